@@ -1,0 +1,62 @@
+import { CONSTANTS } from '../constants.ts';
+import { waterDensityGPerMl } from '../matter/waterDensity.ts';
+
+const DISPLACED = CONSTANTS.groundsDisplaceMlPerG.value;
+
+/**
+ * Room that water and wet grounds take together.
+ *
+ * @param input.tempC of the slurry, °C, 0…100
+ * @returns mL
+ */
+export function slurryMl(input: { doseG: number; waterG: number; tempC: number }): number {
+  return input.waterG / waterDensityGPerMl(input.tempC) + DISPLACED * input.doseG;
+}
+
+/**
+ * Water that fills a vessel up to a line over the grounds.
+ *
+ * @param input.lineMl what the vessel holds up to the line, mL
+ * @returns g; 0 or less where the grounds alone reach the line
+ */
+export function waterToLineG(input: { lineMl: number; doseG: number; tempC: number }): number {
+  return (input.lineMl - DISPLACED * input.doseG) * waterDensityGPerMl(input.tempC);
+}
+
+/** How a slurry sits in its vessel. */
+export interface VesselFit {
+  readonly slurryMl: number;
+  /** Room left above the slurry, mL; below 0 where it does not go in. */
+  readonly headspaceMl: number;
+  /** Most that should go in, with the headspace kept, mL. */
+  readonly workingMl: number;
+  readonly fit: 'fits' | 'tight' | 'overflows';
+}
+
+/**
+ * Whether a slurry goes into a vessel with the headspace that it needs.
+ *
+ * @param input.vesselMl brim volume, mL, above 0
+ * @param input.shaken whether the vessel will be shaken, which needs 30 % instead of 15 %
+ */
+export function vesselFit(input: {
+  slurryMl: number;
+  vesselMl: number;
+  shaken: boolean;
+}): VesselFit {
+  const { slurryMl: filledMl, vesselMl } = input;
+  const kept = input.shaken ? CONSTANTS.shakenHeadspaceFrac.value : CONSTANTS.headspaceFrac.value;
+  const workingMl = vesselMl * (1 - kept);
+  const fit = filledMl > vesselMl ? 'overflows' : filledMl > workingMl ? 'tight' : 'fits';
+  return { slurryMl: filledMl, headspaceMl: vesselMl - filledMl, workingMl, fit };
+}
+
+/**
+ * Time constant with which a vessel's slurry approaches its surroundings.
+ *
+ * @param volumeMl slurry volume, mL, above 0
+ * @returns s; 2 h for a litre, growing with the cube root
+ * @see CONSTANTS.vesselTimeSPerLitreThird (memory)
+ */
+export const vesselTimeConstantS = (volumeMl: number): number =>
+  CONSTANTS.vesselTimeSPerLitreThird.value * Math.cbrt(volumeMl / 1000);

@@ -1,0 +1,198 @@
+import type { Sourced } from './sourced.ts';
+
+/**
+ * Every single constant of the model, once. Tables of the same kind of thing (grinds, separations,
+ * ingredients, units, component properties) stand beside the idea that they belong to.
+ */
+export const CONSTANTS = {
+  maximumYieldFrac: {
+    value: 0.3,
+    unit: '',
+    source: 'Liang, Chan and Ristenpart 2021, equilibrium desorption in immersion brewing',
+    mark: 'memory',
+  },
+  partitionFrac: {
+    value: 0.717,
+    unit: '',
+    source: 'Liang, Chan and Ristenpart 2021, equilibrium desorption in immersion brewing',
+    mark: 'memory',
+  },
+  solubleFrac: {
+    value: 0.215,
+    unit: '',
+    low: 0.195,
+    high: 0.235,
+    source: 'maximum yield times partition, 0.30 × 0.717; the spread between coffees is ours',
+    mark: 'ours',
+  },
+  halfRatio: {
+    value: 0.5,
+    unit: '',
+    source: 'ratio at which a bed gives half of its soluble share',
+    mark: 'ours',
+  },
+  diffusivity22M2PerS: {
+    value: 2.0e-12,
+    unit: 'm²/s',
+    low: 1.4e-12,
+    high: 2.86e-12,
+    source:
+      'apparent, whole unstirred bed: coarse grounds reach 93 % of equilibrium in 12 h at 22 °C',
+    mark: 'ours',
+  },
+  diameterSigma: {
+    value: 0.35,
+    unit: '',
+    source: 'standard deviation of the logarithm of the particle diameter, by mass',
+    mark: 'practice',
+  },
+  wettingTimeS: {
+    value: 3 * 3600,
+    unit: 's',
+    source: 'time constant in which dry pockets become wet by themselves',
+    mark: 'practice',
+  },
+  agitationWetsFrac: {
+    value: 0.8,
+    unit: '',
+    source: 'share of the grounds still dry that one agitation wets',
+    mark: 'practice',
+  },
+  retainedSpreadGPerG: {
+    value: 0.2,
+    unit: 'g/g',
+    source: 'half width of the 95 % range of the liquid kept by the grounds',
+    mark: 'practice',
+  },
+  looseDensitySpreadFrac: {
+    value: 0.12,
+    unit: '',
+    source: 'half width of the 95 % range of a scooped volume',
+    mark: 'practice',
+  },
+  groundsDisplaceMlPerG: {
+    value: 0.77,
+    unit: 'mL/g',
+    source: 'room that wet grounds take in the vessel',
+    mark: 'practice',
+  },
+  headspaceFrac: {
+    value: 0.15,
+    unit: '',
+    source: 'room kept free above the slurry',
+    mark: 'practice',
+  },
+  shakenHeadspaceFrac: {
+    value: 0.3,
+    unit: '',
+    source: 'room kept free where the vessel will be shaken',
+    mark: 'practice',
+  },
+  vesselTimeSPerLitreThird: {
+    value: 2 * 3600,
+    unit: 's',
+    source: 'Newton cooling of a vessel, 2 h per litre^(1/3), as a start',
+    mark: 'memory',
+  },
+  arabicaCaffeineFrac: {
+    value: 0.012,
+    unit: '',
+    low: 0.01,
+    high: 0.015,
+    source: 'roasted arabica, share of mass',
+    mark: 'memory',
+  },
+  robustaCaffeineFrac: {
+    value: 0.022,
+    unit: '',
+    low: 0.016,
+    high: 0.026,
+    source: 'roasted robusta, share of mass',
+    mark: 'memory',
+  },
+  decafCaffeineFrac: {
+    value: 0.001,
+    unit: '',
+    source: 'decaffeinated coffee, at most',
+    mark: 'memory',
+  },
+  caffeineOutFrac: {
+    value: 0.9,
+    unit: '',
+    source: 'share of the caffeine that is out at equilibrium',
+    mark: 'memory',
+  },
+  brewVolumeTempC: {
+    value: 4,
+    unit: '°C',
+    source: 'temperature at which a stored brew is measured',
+    mark: 'practice',
+  },
+  iceDensityGPerMl: {
+    value: 0.917,
+    unit: 'g/mL',
+    source: 'CRC Handbook, ice at 0 °C',
+    mark: 'published',
+  },
+  fusionJPerG: { value: 333.55, unit: 'J/g', source: 'CRC Handbook', mark: 'published' },
+  iceHeatJPerGK: {
+    value: 2.06,
+    unit: 'J/(g K)',
+    source: 'ASHRAE Refrigeration, ice near 0 °C',
+    mark: 'memory',
+  },
+  iceTransferWPerM2K: {
+    value: 250,
+    unit: 'W/(m² K)',
+    source: 'heat transfer from a drink at rest to its ice',
+    mark: 'memory',
+  },
+  roomTransferWPerM2K: {
+    value: 10,
+    unit: 'W/(m² K)',
+    source: 'heat transfer from still air to a glass',
+    mark: 'memory',
+  },
+  cupAreaFactor: {
+    value: 5.54,
+    unit: '',
+    source: 'surface of a cylinder as wide as high, divided by volume^(2/3)',
+    mark: 'exact',
+  },
+  targetMinutes: {
+    value: 4,
+    unit: 'min',
+    source: 'minute after pouring at which a drink is judged',
+    mark: 'practice',
+  },
+  coldHoldingC: {
+    value: 5,
+    unit: '°C',
+    source: 'FDA Food Code 3-501.16, 41 °F',
+    mark: 'published',
+  },
+  keepDays: {
+    value: 7,
+    unit: 'days',
+    source: 'FDA Food Code 3-501.17, counting the day of making',
+    mark: 'published',
+  },
+  counterSteepHours: {
+    value: 12,
+    unit: 'h',
+    source: 'counter steep beyond which a caution is shown',
+    mark: 'practice',
+  },
+  warmSteepHours: {
+    value: 24,
+    unit: 'h',
+    source: 'steep outside the fridge beyond which a caution is shown',
+    mark: 'practice',
+  },
+  singleCaffeineMg: {
+    value: 200,
+    unit: 'mg',
+    source: 'EFSA 2015, single dose for adults; the day’s limit in pregnancy',
+    mark: 'published',
+  },
+} as const satisfies Record<string, Sourced>;

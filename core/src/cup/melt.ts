@@ -1,0 +1,196 @@
+import { CONSTANTS } from '../constants.ts';
+import { coffeeOf, type Composition } from '../matter/composition.ts';
+import { heatCapacityJPerK } from '../matter/properties.ts';
+import { dormandPrinceStep, type Pair } from '../numeric/dormandPrinceStep.ts';
+import { findRoot } from '../numeric/findRoot.ts';
+import { coldDebtJ, iceAreaM2, type Ice } from './ice.ts';
+
+const FUSION = CONSTANTS.fusionJPerG.value;
+const TOLERANCE = 1e-8;
+
+/** A drink standing in a room with ice in it. */
+export interface MeltInput {
+  readonly liquid: Composition;
+  /** Temperature of the mixed liquid before it meets the ice, °C. */
+  readonly tempC: number;
+  readonly ice: Ice | null;
+  /** Cup to its fill line, mL: decides the surface towards the room. */
+  readonly cupMl: number;
+  readonly roomC: number;
+  /** Shaken, or stirred until the ice melts no further, before it stands. */
+  readonly stirredDown: boolean;
+}
+
+/** The drink at a moment: how much of its ice has joined it, and how cold it is. */
+export interface MeltPoint {
+  readonly meltedG: number;
+  readonly tempC: number;
+}
+
+/**
+ * Ice that melts in an insulated drink until both are at 0 °C: the heat above 0 °C pays the cold
+ * debt, the rest melts.
+ *
+ * @param input.heatJ heat of the liquid above 0 °C, J
+ * @param input.debtJ cold debt of the ice, J
+ * @param input.iceG mass of the ice, g
+ * @returns melted mass, g, 0…iceG
+ */
+export function equilibriumMeltG(input: { heatJ: number; debtJ: number; iceG: number }): number {
+  return Math.min(input.iceG, Math.max(0, (input.heatJ - input.debtJ) / FUSION));
+}
+
+/**
+ * Ice melting in a drink at rest, at given moments.
+ *
+ * Specific heats are taken once, at the mixed temperature. The melt joins at 0 °C, so the heat of
+ * the liquid above 0 °C changes only by what passes to the ice and from the room. While the ice
+ * pays its cold debt, and once it is gone, the solution is closed; in between a Dormand–Prince pair
+ * carries it at a relative error of 1e-8 per step.
+ *
+ * @param input.liquid must not be empty; tempC 0…100; ice.tempC −40…0; roomC 0…50
+ * @param minutes moments after pouring, ascending, 0 or more
+ * @returns one point per moment
+ */
+export function meltAt(input: MeltInput, minutes: readonly number[]): MeltPoint[] {
+  const state = startOf(input);
+  const points: MeltPoint[] = [];
+  let timeS = 0;
+  for (const minute of minutes) {
+    advance(state, minute * 60 - timeS);
+    timeS = minute * 60;
+    points.push({ meltedG: meltedG(state), tempC: tempC(state) });
+  }
+  return points;
+}
+
+interface State {
+  /** Heat of the liquid above 0 °C, J. */
+  heatJ: number;
+  debtJ: number;
+  /** Edge of a piece of ice over its first edge; 0 when the ice is gone. */
+  edge: number;
+  /** Step that the integrator would try next, s. */
+  stepS: number;
+  readonly iceG: number;
+  readonly baseJPerK: number;
+  readonly meltJPerGK: number;
+  readonly iceWPerK: number;
+  readonly roomWPerK: number;
+  readonly roomC: number;
+}
+
+function startOf(input: MeltInput): State {
+  const { liquid, ice, cupMl, roomC } = input;
+  const baseJPerK = heatCapacityJPerK({ composition: liquid, tempC: input.tempC });
+  const state: State = {
+    heatJ: baseJPerK * input.tempC,
+    debtJ: ice ? coldDebtJ(ice) : 0,
+    edge: ice && ice.massG > 0 ? 1 : 0,
+    stepS: 5,
+    iceG: ice?.massG ?? 0,
+    baseJPerK,
+    meltJPerGK: heatCapacityJPerK({
+      composition: coffeeOf({ massG: 1, strengthFrac: ice?.coffeeFrac ?? 0 }),
+      tempC: input.tempC,
+    }),
+    iceWPerK: ice ? CONSTANTS.iceTransferWPerM2K.value * iceAreaM2(ice) : 0,
+    roomWPerK:
+      CONSTANTS.roomTransferWPerM2K.value *
+      CONSTANTS.cupAreaFactor.value *
+      (cupMl * 1e-6) ** (2 / 3),
+    roomC,
+  };
+  if (input.stirredDown && state.edge > 0) stirDown(state);
+  return state;
+}
+
+function stirDown(state: State): void {
+  const { heatJ, debtJ, iceG } = state;
+  const melted = equilibriumMeltG({ heatJ, debtJ, iceG });
+  state.debtJ = Math.max(0, debtJ - heatJ);
+  state.edge = Math.cbrt(1 - melted / iceG);
+  state.heatJ = Math.max(0, heatJ - debtJ - FUSION * melted);
+}
+
+// Not `** 3`: a power is many times slower than two products, and this is the inmost loop.
+const cubed = (x: number): number => x * x * x;
+const meltedG = (state: State): number => state.iceG * (1 - cubed(state.edge));
+const tempC = (state: State): number =>
+  state.heatJ / (state.baseJPerK + state.meltJPerGK * meltedG(state));
+
+function advance(state: State, durationS: number): void {
+  let leftS = durationS;
+  if (leftS > 0 && state.edge > 0 && state.debtJ > 0) leftS -= payDebt(state, leftS);
+  if (leftS > 0 && state.edge > 0) leftS -= melt(state, leftS);
+  if (leftS > 0) relax({ state, iceWPerK: 0, timeS: leftS });
+}
+
+/** Approach of the liquid to where heat from the room and to the ice balance; the ice's size stays. */
+function relax(input: { state: State; iceWPerK: number; timeS: number }): number {
+  const { state, iceWPerK, timeS } = input;
+  const capacity = state.baseJPerK + state.meltJPerGK * meltedG(state);
+  const whole = state.roomWPerK + iceWPerK;
+  const settledC = (state.roomWPerK * state.roomC) / whole;
+  const start = tempC(state);
+  const fade = Math.exp((-whole * timeS) / capacity);
+  state.heatJ = capacity * (settledC + (start - settledC) * fade);
+  // What passed to the ice meanwhile.
+  return iceWPerK * (settledC * timeS + ((start - settledC) * (1 - fade) * capacity) / whole);
+}
+
+/** @returns the time used: all of it, or until the debt is paid */
+function payDebt(state: State, leftS: number): number {
+  const iceWPerK = state.iceWPerK * state.edge * state.edge;
+  const after = (timeS: number) => {
+    const trial = { ...state };
+    return { trial, paidJ: relax({ state: trial, iceWPerK, timeS }) };
+  };
+  const whole = after(leftS);
+  if (whole.paidJ <= state.debtJ) {
+    state.heatJ = whole.trial.heatJ;
+    state.debtJ -= whole.paidJ;
+    return leftS;
+  }
+  const paidS = findRoot({ f: (timeS) => state.debtJ - after(timeS).paidJ, low: 0, high: leftS });
+  state.heatJ = after(paidS).trial.heatJ;
+  state.debtJ = 0;
+  return paidS;
+}
+
+/** @returns the time used: all of it, or until the ice is gone */
+function melt(state: State, leftS: number): number {
+  const { iceG, baseJPerK, meltJPerGK, iceWPerK, roomWPerK, roomC } = state;
+  const perEdge = iceWPerK / (3 * FUSION * iceG);
+  // In the edge the law is linear where the ice vanishes; in the mass it has a root there.
+  // x is the liquid's heat in J, y the edge.
+  const slope = ({ x, y }: Pair): Pair => {
+    const t = x / (baseJPerK + meltJPerGK * iceG * (1 - cubed(y)));
+    return { x: roomWPerK * (roomC - t) - iceWPerK * y * y * t, y: -perEdge * t };
+  };
+  const scale = Math.max(Math.abs(state.heatJ), baseJPerK);
+  let usedS = 0;
+  while (usedS < leftS) {
+    const stepS = Math.min(state.stepS, leftS - usedS);
+    const from: Pair = { x: state.heatJ, y: state.edge };
+    const { state: end, error } = dormandPrinceStep({ slope, state: from, step: stepS });
+    const off = Math.max(Math.abs(error.x) / scale, Math.abs(error.y)) / TOLERANCE;
+    const growth = Math.min(4, Math.max(0.2, 0.9 * (off || 1e-6) ** -0.2));
+    if (off > 1) {
+      state.stepS = stepS * growth;
+      continue;
+    }
+    if (end.y <= 0) {
+      const edgeAfter = (step: number) => dormandPrinceStep({ slope, state: from, step }).state.y;
+      const lastS = findRoot({ f: edgeAfter, low: 0, high: stepS });
+      state.heatJ = dormandPrinceStep({ slope, state: from, step: lastS }).state.x;
+      state.edge = 0;
+      return usedS + lastS;
+    }
+    state.heatJ = end.x;
+    state.edge = end.y;
+    usedS += stepS;
+    if (stepS === state.stepS || growth < 1) state.stepS = stepS * growth;
+  }
+  return leftS;
+}

@@ -1,0 +1,43 @@
+export { CONSTANTS } from './constants.ts';
+export { DOMAIN_ERRORS, DomainError, type DomainErrorCode } from './errors.ts';
+export {
+  batch,
+  batchCurve,
+  type BatchInput,
+  type BatchOutcome,
+  type BatchPoint,
+} from './brew/batch.ts';
+export { batchRange, type BatchRange, type Range } from './brew/batchRange.ts';
+export { SEPARATION_NAMES, SEPARATIONS, type SeparationMethod } from './brew/separation.ts';
+export { immersionYieldFrac } from './brew/strength.ts';
+export { STRENGTH_NAMES, strengthName, type StrengthName } from './brew/strengthName.ts';
+export {
+  approachingTemperature,
+  heldTemperature,
+  type TemperatureHistory,
+} from './brew/temperature.ts';
+export {
+  slurryMl,
+  vesselFit,
+  vesselTimeConstantS,
+  waterToLineG,
+  type VesselFit,
+} from './brew/vessel.ts';
+export { WETTING_NAMES, WETTINGS, type Wetting } from './brew/wetting.ts';
+export { batchCautions } from './caution/batchCautions.ts';
+export type { Caution } from './caution/caution.ts';
+export { GRIND_NAMES, GRINDS, looseDensityGPerMl, type Grind } from './coffee/grinds.ts';
+export { buildOrder, type BuildStep } from './cup/buildOrder.ts';
+export { liquidColour, type Rgb } from './cup/liquidColour.ts';
+export { reckonBatch } from './reckon/reckonBatch.ts';
+export { drinkInput, reckonDrink } from './reckon/reckonDrink.ts';
+export { coffeeOf, type Composition } from './matter/composition.ts';
+export {
+  INGREDIENT_IDS,
+  INGREDIENTS,
+  ingredientOf,
+  type Allergen,
+  type IngredientId,
+} from './matter/ingredients.ts';
+export { densityGPerMl, energyKcal, volumeMl } from './matter/properties.ts';
+export { convert, UNITS, type UnitId } from './units/units.ts';

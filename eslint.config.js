@@ -1,0 +1,35 @@
+import tseslint from 'typescript-eslint';
+import vue from 'eslint-plugin-vue';
+import vueParser from 'vue-eslint-parser';
+
+export default tseslint.config(
+  { ignores: ['**/node_modules', '**/dist', 'data', '.demo', 'test-results', 'playwright-report'] },
+  ...tseslint.configs.strict,
+  ...vue.configs['flat/recommended'],
+  {
+    languageOptions: {
+      parser: vueParser,
+      parserOptions: {
+        parser: tseslint.parser,
+        sourceType: 'module',
+        extraFileExtensions: ['.vue'],
+      },
+    },
+    rules: {
+      // `noUncheckedIndexedAccess` makes `!` the honest word for an index that a loop has bounded.
+      '@typescript-eslint/no-non-null-assertion': 'off',
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
+      '@typescript-eslint/consistent-type-imports': 'error',
+      'vue/multi-word-component-names': 'off',
+      'vue/block-order': ['error', { order: ['script', 'template', 'style'] }],
+      // Prettier lays out templates.
+      'vue/html-self-closing': 'off',
+      'vue/max-attributes-per-line': 'off',
+      'vue/singleline-html-element-content-newline': 'off',
+      'vue/html-indent': 'off',
+      'vue/html-closing-bracket-newline': 'off',
+      'vue/multiline-html-element-content-newline': 'off',
+      'vue/require-default-prop': 'off',
+    },
+  },
+);
