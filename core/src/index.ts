@@ -41,3 +41,39 @@ export {
 } from './matter/ingredients.ts';
 export { densityGPerMl, energyKcal, volumeMl } from './matter/properties.ts';
 export { convert, UNITS, type UnitId } from './units/units.ts';
+export { planInput, reckonPlan, type PlanOutcome } from './reckon/reckonPlan.ts';
+export { problemSchema, type Problem } from './schemas/common.ts';
+export { idSchema } from './schemas/document.ts';
+export { reckonBatchRequest, reckonBatchResponse } from './schemas/reckonBatch.ts';
+export { reckonDrinkRequest, reckonDrinkResponse } from './schemas/reckonDrink.ts';
+export {
+  drinkSchema,
+  shelfCoffeeSchema,
+  shopSchema,
+  vesselSchema,
+  type Drink,
+  type ShelfCoffee,
+  type Shop,
+  type Vessel,
+} from './schemas/shelf.ts';
+export {
+  batchSchema,
+  planSchema,
+  startBatchRequest,
+  strainBatchRequest,
+  STEEP_PLACES,
+  type Batch,
+  type Plan,
+  type Prediction,
+  type StartBatchRequest,
+  type StrainBatchRequest,
+} from './schemas/batch.ts';
+export {
+  jugEntryRequest,
+  jugEntrySchema,
+  jugSchema,
+  type Jug,
+  type JugEntry,
+  type JugEntryRequest,
+} from './schemas/jug.ts';
+export { ingredientSchema, ingredientsResponse } from './schemas/ingredients.ts';

@@ -1,0 +1,87 @@
+import {
+  batch,
+  batchCurve,
+  type BatchInput,
+  type BatchOutcome,
+  type BatchPoint,
+} from '../brew/batch.ts';
+import { batchRange, type BatchRange } from '../brew/batchRange.ts';
+import { approachingTemperature } from '../brew/temperature.ts';
+import { slurryMl, vesselFit, vesselTimeConstantS, type VesselFit } from '../brew/vessel.ts';
+import { batchCautions } from '../caution/batchCautions.ts';
+import type { Caution } from '../caution/caution.ts';
+import type { Plan } from '../schemas/batch.ts';
+
+const CURVE_POINTS = 121;
+
+/** Everything that a plan leads to. */
+export interface PlanOutcome {
+  readonly outcome: BatchOutcome;
+  readonly range: BatchRange;
+  /** Even steps from 0 to the horizon, as if the steep went on in its last place. */
+  readonly curve: readonly BatchPoint[];
+  readonly fit: VesselFit;
+  readonly cautions: readonly Caution[];
+}
+
+/**
+ * What a plan leads to in its vessel, with the slurry approaching the temperature of each place.
+ *
+ * @param input.coffee soluble share and species of the coffee
+ * @param input.vessel brim volume, and whether it will be shaken
+ * @param input.horizonHours how far the curve goes, h, above 0
+ * @throws {DomainError} out_of_range where the ratio is absurd
+ */
+export function reckonPlan(input: {
+  plan: Plan;
+  coffee: BatchInput['coffee'];
+  vessel: { brimMl: number; shaken: boolean };
+  horizonHours: number;
+}): PlanOutcome {
+  const { plan, vessel, horizonHours } = input;
+  const batchInput = planInput(input);
+  const outcome = batch(batchInput);
+  return {
+    outcome,
+    range: batchRange(batchInput),
+    curve: batchCurve({
+      ...batchInput,
+      horizonS: horizonHours * 3600,
+      points: CURVE_POINTS,
+    }),
+    fit: vesselFit({
+      slurryMl: outcome.slurryMl,
+      vesselMl: vessel.brimMl,
+      shaken: vessel.shaken,
+    }),
+    cautions: batchCautions({
+      outcome,
+      method: plan.separation.method,
+      steep: plan.steep,
+      waterC: plan.waterC,
+    }),
+  };
+}
+
+/** @returns the plan as the model takes it */
+export function planInput(input: { plan: Plan; coffee: BatchInput['coffee'] }): BatchInput {
+  const { plan, coffee } = input;
+  const { doseG, waterG, waterC, grind, wetting, steep, separation } = plan;
+  const { solubleFrac, robustaFrac, decafFrac } = coffee;
+  const places = steep.map(({ hours, tempC }) => ({ durationS: hours * 3600, tempC }));
+  return {
+    doseG,
+    waterG,
+    grind,
+    coffee: { solubleFrac, robustaFrac, decafFrac },
+    wetting,
+    history: approachingTemperature({
+      waterC,
+      places,
+      timeConstantS: vesselTimeConstantS(slurryMl({ doseG, waterG, tempC: waterC })),
+    }),
+    steepS: places.reduce((sum, { durationS }) => sum + durationS, 0),
+    agitationS: [],
+    separation,
+  };
+}

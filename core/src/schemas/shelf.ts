@@ -1,0 +1,57 @@
+import { z } from 'zod';
+import { documentFields, nameSchema } from './document.ts';
+import { additionSchema, fillWithSchema, iceSchema, targetSchema } from './reckonDrink.ts';
+import { coffeeSchema } from './reckonBatch.ts';
+
+/** The shop: its clock's zone, its rooms, its money. */
+export const shopSchema = z.object({
+  ...documentFields,
+  name: nameSchema,
+  zone: z.string(),
+  currency: z.string().length(3),
+  roomC: z.number().min(0).max(50),
+  fridgeC: z.number().min(0).max(15),
+  waterC: z.number().min(0).max(60),
+  openHours: z.number().min(0).max(24),
+  closeHours: z.number().min(0).max(24),
+});
+
+/** A coffee on the shelf. */
+export const shelfCoffeeSchema = z.object({
+  ...documentFields,
+  name: nameSchema,
+  ...coffeeSchema.shape,
+  roast: z.enum(['light', 'medium', 'dark']),
+  roastedOn: z.iso.date(),
+  pricePerKg: z.number().min(0),
+});
+
+/** A vessel to steep in. */
+export const vesselSchema = z.object({
+  ...documentFields,
+  name: nameSchema,
+  brimMl: z.number().positive().max(200_000),
+  heightMm: z.number().positive().max(2000),
+  kind: z.enum(['jar', 'bucket', 'pitcher']),
+  shaken: z.boolean(),
+});
+
+/** A drink of the menu. */
+export const drinkSchema = z.object({
+  ...documentFields,
+  name: nameSchema,
+  cupMl: z.number().min(10).max(20_000),
+  glass: z.enum(['tumbler', 'mug']),
+  ice: iceSchema.nullable(),
+  additions: z.array(additionSchema).max(20),
+  fillWith: fillWithSchema,
+  target: targetSchema,
+  stirredDown: z.boolean(),
+  price: z.number().min(0),
+  order: z.number().int(),
+});
+
+export type Shop = z.infer<typeof shopSchema>;
+export type ShelfCoffee = z.infer<typeof shelfCoffeeSchema>;
+export type Vessel = z.infer<typeof vesselSchema>;
+export type Drink = z.infer<typeof drinkSchema>;

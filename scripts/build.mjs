@@ -1,0 +1,4 @@
+import { build, ensureInstalled } from './tools.mjs';
+
+ensureInstalled();
+build();

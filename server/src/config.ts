@@ -1,0 +1,40 @@
+import { z } from 'zod';
+
+const environment = z.object({
+  RATIO_PORT: z.coerce.number().int().min(0).max(65535).default(4870),
+  RATIO_HOST: z.string().default('127.0.0.1'),
+  RATIO_DATA: z.string().default('data'),
+  RATIO_NOW: z.iso.datetime().optional(),
+  RATIO_LOG: z.enum(['fatal', 'error', 'warn', 'info', 'debug', 'silent']).default('info'),
+});
+
+export interface Config {
+  readonly port: number;
+  readonly host: string;
+  /** Folder of the database. */
+  readonly dataDir: string;
+  /** Instant at which the clock stands still, for pictures and tests. */
+  readonly frozenAt: Date | null;
+  readonly logLevel: string;
+}
+
+/**
+ * Configuration from the environment, with defaults that work.
+ *
+ * @throws {Error} naming the variable that cannot be understood
+ */
+export function readConfig(env: NodeJS.ProcessEnv): Config {
+  const parsed = environment.safeParse(env);
+  if (!parsed.success) {
+    const [issue] = parsed.error.issues;
+    throw new Error(`${String(issue?.path[0])}: ${issue?.message}`);
+  }
+  const { RATIO_PORT, RATIO_HOST, RATIO_DATA, RATIO_NOW, RATIO_LOG } = parsed.data;
+  return {
+    port: RATIO_PORT,
+    host: RATIO_HOST,
+    dataDir: RATIO_DATA,
+    frozenAt: RATIO_NOW === undefined ? null : new Date(RATIO_NOW),
+    logLevel: RATIO_LOG,
+  };
+}

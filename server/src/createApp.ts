@@ -1,0 +1,106 @@
+import compression from 'compression';
+import express, { type ErrorRequestHandler, type Express } from 'express';
+import helmet from 'helmet';
+import type { Logger } from 'pino';
+import { pinoHttp } from 'pino-http';
+import path from 'node:path';
+import { z } from 'zod';
+import { batchEndpoints } from './batches/endpoints.ts';
+import { createBatchService } from './batches/service.ts';
+import type { Changes } from './changes/changes.ts';
+import type { Clock } from './clock.ts';
+import type { Database } from './database/database.ts';
+import { endpoint, mountEndpoints, type Endpoint } from './endpoint.ts';
+import { healthEndpoint } from './health.ts';
+import { jugEndpoints } from './jugs/endpoints.ts';
+import { createJugService } from './jugs/service.ts';
+import { openapiDocument } from './openapi/openapiDocument.ts';
+import { ProblemError, problemDocument, PROBLEMS, toProblem } from './problem.ts';
+import { reckonEndpoints } from './reckon/endpoints.ts';
+import { shelfEndpoints } from './shelf/endpoints.ts';
+import { createShelfService } from './shelf/service.ts';
+
+interface Needs {
+  readonly db: Database;
+  readonly clock: Clock;
+  readonly changes: Changes;
+  readonly log: Logger;
+  /** Folder of the built pages; without it only the API answers. */
+  readonly webDir?: string;
+}
+
+/** Builds the application; whoever calls it listens. */
+export function createApp({ db, clock, changes, log, webDir }: Needs): Express {
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(
+    helmet({
+      // Tablets reach the shop's server by plain HTTP on its own network.
+      strictTransportSecurity: false,
+      contentSecurityPolicy: {
+        useDefaults: false,
+        directives: {
+          defaultSrc: ["'self'"],
+          baseUri: ["'none'"],
+          formAction: ["'self'"],
+          frameAncestors: ["'none'"],
+          imgSrc: ["'self'", 'data:'],
+          objectSrc: ["'none'"],
+        },
+      },
+    }),
+    pinoHttp({
+      logger: log,
+      autoLogging: { ignore: (request) => !request.url?.startsWith('/api') },
+    }),
+    compression(),
+  );
+
+  const endpoints: Endpoint[] = [
+    healthEndpoint(db.sequelize),
+    ...reckonEndpoints,
+    ...shelfEndpoints(createShelfService(db), clock),
+    ...batchEndpoints(createBatchService({ db, clock, changes })),
+    ...jugEndpoints(createJugService({ db, clock, changes })),
+  ];
+  endpoints.push(
+    endpoint({
+      method: 'get',
+      path: '/api/openapi.json',
+      summary: 'This description',
+      answer: z.looseObject({ openapi: z.string() }),
+      handle: () => description,
+    }),
+  );
+  const description = openapiDocument(endpoints);
+
+  app.get('/api/changes', changes.stream);
+  mountEndpoints(app, endpoints);
+  app.use('/api', (request) => {
+    throw new ProblemError('not_found', `There is nothing at ${request.originalUrl}.`);
+  });
+  if (webDir !== undefined) servePages(app, webDir);
+  app.use(answerProblem);
+  return app;
+}
+
+function servePages(app: Express, webDir: string): void {
+  app.use(
+    '/assets',
+    express.static(path.join(webDir, 'assets'), { immutable: true, maxAge: '1y' }),
+  );
+  app.use(express.static(webDir, { index: false }));
+  app.get('/{*path}', (_, response) => {
+    response.sendFile('index.html', { root: webDir, headers: { 'Cache-Control': 'no-cache' } });
+  });
+}
+
+// Four parameters make it an error handler.
+const answerProblem: ErrorRequestHandler = (error, request, response, _next) => {
+  const problem = toProblem(error);
+  if (problem.code === 'internal') request.log.error({ err: error }, 'unforeseen failure');
+  response
+    .status(PROBLEMS[problem.code].status)
+    .type('application/problem+json')
+    .send(JSON.stringify(problemDocument(problem)));
+};

@@ -1,0 +1,20 @@
+import type { Sequelize } from 'sequelize';
+import { SequelizeStorage, Umzug } from 'umzug';
+import { documentsAndLedger } from './migrations/20261125-documents-and-ledger.ts';
+
+/** In order; a landed one is never edited. */
+const MIGRATIONS = [documentsAndLedger];
+
+/** Brings the database's tables up to date. */
+export async function migrate(sequelize: Sequelize): Promise<void> {
+  await migrator(sequelize).up();
+}
+
+/** @returns umzug over this project's migrations, to go either way */
+export const migrator = (sequelize: Sequelize) =>
+  new Umzug({
+    migrations: MIGRATIONS,
+    context: sequelize.getQueryInterface(),
+    storage: new SequelizeStorage({ sequelize }),
+    logger: undefined,
+  });

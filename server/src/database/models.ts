@@ -1,0 +1,104 @@
+import {
+  DataTypes,
+  type CreationOptional,
+  type InferAttributes,
+  type InferCreationAttributes,
+  type Model,
+  type ModelAttributes,
+  type ModelStatic,
+  type Sequelize,
+} from 'sequelize';
+import type { Batch, Drink, JugEntry, ShelfCoffee, Shop, Vessel } from '@ratio/core';
+
+/** A document as a row: identity, version, and the rest as JSON that a schema has checked. */
+export interface DocumentRow<T> extends Model<
+  InferAttributes<DocumentRow<T>>,
+  InferCreationAttributes<DocumentRow<T>>
+> {
+  id: string;
+  version: CreationOptional<number>;
+  body: Omit<T, 'id' | 'version'>;
+}
+
+/** A row of a jug's ledger. */
+export interface JugEntryRow
+  extends
+    Model<InferAttributes<JugEntryRow>, InferCreationAttributes<JugEntryRow>>,
+    Omit<JugEntry, 'at'> {
+  at: string;
+  /** Order of writing. */
+  seq: CreationOptional<number>;
+  undoes: string | null;
+}
+
+/** A stored jug: what is on hand is not in it but in its ledger. */
+export interface JugBody {
+  readonly label: string;
+  readonly coffeeName: string;
+  readonly batchId: string | null;
+  readonly strengthFrac: number;
+  readonly readBy: 'refractometer' | 'prediction';
+  readonly caffeineMgPerG: number;
+  readonly capacityMl: number;
+  readonly madeAt: string;
+  readonly useBy: string;
+}
+
+/** What the shop's row keeps beside the shop itself. */
+export type ShopBody = Omit<Shop, 'id' | 'version'> & { readonly clockOffsetMs: number };
+
+export interface Models {
+  readonly shops: ModelStatic<DocumentRow<ShopBody>>;
+  readonly coffees: ModelStatic<DocumentRow<ShelfCoffee>>;
+  readonly vessels: ModelStatic<DocumentRow<Vessel>>;
+  readonly drinks: ModelStatic<DocumentRow<Drink>>;
+  readonly batches: ModelStatic<DocumentRow<Batch>>;
+  readonly jugs: ModelStatic<DocumentRow<JugBody>>;
+  readonly jugEntries: ModelStatic<JugEntryRow>;
+}
+
+/** Tables of documents, by model. */
+export const DOCUMENT_TABLES = {
+  shops: 'shops',
+  coffees: 'coffees',
+  vessels: 'vessels',
+  drinks: 'drinks',
+  batches: 'batches',
+  jugs: 'jugs',
+} as const;
+
+/** @returns the tables of a connected database */
+export function defineModels(sequelize: Sequelize): Models {
+  const document = <T>(table: string): ModelStatic<DocumentRow<T>> =>
+    sequelize.define<DocumentRow<T>>(
+      table,
+      {
+        id: { type: DataTypes.STRING(64), primaryKey: true },
+        version: { type: DataTypes.INTEGER, allowNull: false, defaultValue: 1 },
+        body: { type: DataTypes.JSON, allowNull: false },
+      } as ModelAttributes<DocumentRow<T>>,
+      { tableName: table },
+    );
+  return {
+    shops: document(DOCUMENT_TABLES.shops),
+    coffees: document(DOCUMENT_TABLES.coffees),
+    vessels: document(DOCUMENT_TABLES.vessels),
+    drinks: document(DOCUMENT_TABLES.drinks),
+    batches: document(DOCUMENT_TABLES.batches),
+    jugs: document(DOCUMENT_TABLES.jugs),
+    jugEntries: sequelize.define<JugEntryRow>(
+      'jug_entries',
+      {
+        seq: { type: DataTypes.INTEGER, primaryKey: true, autoIncrement: true },
+        id: { type: DataTypes.STRING(64), allowNull: false, unique: true },
+        jugId: { type: DataTypes.STRING(64), allowNull: false },
+        kind: { type: DataTypes.STRING(16), allowNull: false },
+        massG: { type: DataTypes.DOUBLE, allowNull: false },
+        note: { type: DataTypes.STRING, allowNull: false },
+        at: { type: DataTypes.STRING(32), allowNull: false },
+        undoes: { type: DataTypes.STRING(64), allowNull: true, unique: true },
+      },
+      { tableName: 'jug_entries' },
+    ),
+  };
+}

@@ -1,0 +1,77 @@
+import express, { type Express, type Request, type Response } from 'express';
+import type { z } from 'zod';
+import { bodyProblem, ProblemError } from './problem.ts';
+
+/** What a handler gets of a request, checked. */
+export interface Call<B> {
+  readonly body: B;
+  /** Parts of the path by name; every name of the path is there. */
+  readonly params: Readonly<Record<string, string>>;
+  /** Version that the client saw, from If-Match. */
+  readonly seenVersion: number | null;
+}
+
+/** One endpoint, told once: the router, the checks and the description are made from it. */
+export interface Endpoint<B = unknown> {
+  readonly method: 'get' | 'post' | 'put';
+  /** With parts in braces: /api/jugs/{id}/entries. */
+  readonly path: string;
+  readonly summary: string;
+  readonly body?: z.ZodType<B>;
+  readonly answer: z.ZodType;
+  readonly status?: number;
+  readonly handle: (call: Call<B>) => unknown;
+}
+
+/** Ties a body's schema to its handler's type. */
+export const endpoint = <B = undefined>(definition: Endpoint<B>): Endpoint =>
+  definition as Endpoint;
+
+const LIMIT = '256kb';
+
+/** Mounts endpoints; a path asked with another method is answered 405. */
+export function mountEndpoints(app: Express, endpoints: readonly Endpoint[]): void {
+  app.use('/api', express.json({ limit: LIMIT }));
+  for (const one of endpoints)
+    app[one.method](expressPath(one.path), async (request: Request, response: Response) => {
+      const answer = await one.handle(callOf(one, request));
+      response.status(one.status ?? 200).json(answer);
+    });
+  for (const path of new Set(endpoints.map((one) => one.path)))
+    app.all(expressPath(path), (request) => {
+      const known = endpoints.filter((one) => one.path === path);
+      const methods = known.map(({ method }) => method.toUpperCase()).join(', ');
+      throw new ProblemError(
+        'method_not_allowed',
+        `${request.method} is not known here; ${methods} is.`,
+      );
+    });
+}
+
+const expressPath = (path: string): string => path.replaceAll(/\{(\w+)\}/g, ':$1');
+
+function callOf(one: Endpoint, request: Request): Call<unknown> {
+  return {
+    body: one.body ? parseBody(one.body, request) : undefined,
+    params: request.params as Record<string, string>,
+    seenVersion: seenVersion(request.get('If-Match')),
+  };
+}
+
+function parseBody(schema: z.ZodType, request: Request): unknown {
+  if (!request.is(['application/json', '+json']))
+    throw new ProblemError(
+      'unsupported_media_type',
+      'Send a body with Content-Type: application/json.',
+    );
+  const parsed = schema.safeParse(request.body);
+  if (!parsed.success) throw bodyProblem(parsed.error);
+  return parsed.data;
+}
+
+function seenVersion(header: string | undefined): number | null {
+  if (header === undefined) return null;
+  const match = /^"?(\d{1,9})"?$/.exec(header.trim());
+  if (!match) throw new ProblemError('bad_request', 'If-Match holds the version, as in "3".');
+  return Number(match[1]);
+}

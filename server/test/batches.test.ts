@@ -1,0 +1,170 @@
+import { spawn } from 'node:child_process';
+import { once } from 'node:events';
+import { expect } from 'chai';
+import request from 'supertest';
+import type { Plan } from '@ratio/core';
+import { migrator } from '../src/database/migrate.ts';
+import { openDatabase } from '../src/database/database.ts';
+import { openLidoServer, type LidoServer } from './lidoServer.ts';
+
+const PLAN: Plan = {
+  coffeeId: 'slack-tide',
+  vesselId: 'tall-jar',
+  grind: 'coarse',
+  doseG: 900,
+  waterG: 4500,
+  waterC: 12,
+  wetting: 'stages',
+  steep: [{ place: 'fridge', tempC: 4, hours: 18 }],
+  separation: { method: 'drain', rinseG: 0 },
+};
+
+describe('batches and jugs', () => {
+  let server: LidoServer;
+  beforeEach(async () => (server = await openLidoServer()));
+  afterEach(() => server.close());
+  const start = (id: string, plan: object = PLAN) =>
+    request(server.app).post('/api/batches').send({ id, plan });
+  const strain = (id: string, version: string, body: object) =>
+    request(server.app).post(`/api/batches/${id}/strain`).set('If-Match', version).send(body);
+  const enter = (jug: string, body: object) =>
+    request(server.app).post(`/api/jugs/${jug}/entries`).send(body);
+  const jugs = async () => (await request(server.app).get('/api/jugs')).body;
+
+  it('opens on the lido’s morning: two running batches, three jugs, four coffees, five vessels, eight drinks', async () => {
+    const get = async (path: string) => (await request(server.app).get(path)).body;
+    const batches = await get('/api/batches');
+    expect(
+      batches.filter(({ status }: { status: string }) => status === 'steeping'),
+    ).to.have.length(2);
+    expect(await jugs()).to.have.length(3);
+    expect(await get('/api/coffees')).to.have.length(4);
+    expect(await get('/api/vessels')).to.have.length(5);
+    expect(await get('/api/drinks')).to.have.length(8);
+  });
+
+  it('start a steep with the prediction that the page shows, and keep it', async () => {
+    const { status, body } = await start('new-batch');
+    expect(status).to.equal(201);
+    expect(body.predicted.strengthFrac).to.be.within(
+      body.predicted.strengthLowFrac,
+      body.predicted.strengthHighFrac,
+    );
+    expect(Date.parse(body.endsAt) - Date.parse(body.startedAt)).to.equal(18 * 3_600_000);
+    const again = await openDatabase(server.dataDir);
+    expect((await again.models.batches.findByPk('new-batch'))?.body.plan).to.deep.equal(PLAN);
+    await again.close();
+  });
+
+  it('start nothing twice when a request is repeated, and refuse another plan under its id', async () => {
+    const first = await start('new-batch');
+    const second = await start('new-batch');
+    expect(second.body).to.deep.equal(first.body);
+    expect((await start('new-batch', { ...PLAN, doseG: 800 })).status).to.equal(409);
+    const { body } = await request(server.app).get('/api/batches');
+    expect(body.filter(({ id }: { id: string }) => id === 'new-batch')).to.have.length(1);
+  });
+
+  for (const [name, over, status] of [
+    ['an unknown coffee', { coffeeId: 'nowhere' }, 404],
+    ['a jar that overflows', { vesselId: 'small-jar' }, 422],
+    ['an absurd ratio', { doseG: 1, waterG: 4000 }, 422],
+    ['an unknown key', { milk: true }, 400],
+  ] as const)
+    it(`refuse ${name} and keep nothing`, async () => {
+      expect((await start('bad-batch', { ...PLAN, ...over })).status).to.equal(status);
+      const { body } = await request(server.app).get('/api/batches');
+      expect(body).to.have.length(5);
+    });
+
+  it('are strained into a jug once, by whoever saw the present version', async () => {
+    const body = { jugId: 'new-jug', brewG: 2600, strengthFrac: 0.034 };
+    expect(
+      (await request(server.app).post('/api/batches/lido-batch-4/strain').send(body)).status,
+    ).to.equal(428);
+    const stale = await strain('lido-batch-4', '"7"', body);
+    expect(stale.status).to.equal(412);
+    expect(stale.body.current).to.include({ id: 'lido-batch-4', version: 1 });
+    expect((await strain('lido-batch-4', '"1"', { ...body, brewG: 90_000 })).status).to.equal(422);
+    expect((await strain('lido-batch-4', '"1"', body)).body).to.include({
+      status: 'strained',
+      version: 2,
+    });
+    expect((await strain('lido-batch-4', '"2"', { ...body, jugId: 'other' })).status).to.equal(409);
+    const made = (await jugs()).find(({ id }: { id: string }) => id === 'new-jug');
+    expect(made).to.include({ onHandG: 2600, strengthFrac: 0.034, readBy: 'refractometer' });
+    // Seven days counting the day of making (FDA Food Code 3-501.17).
+    expect(Date.parse(made.useBy) - Date.parse(made.madeAt)).to.equal(6 * 86_400_000);
+  });
+
+  it('keep each draw as a row, count a repeated one once, and take one back once', async () => {
+    const before = (await jugs())[0].onHandG;
+    const draw = { id: 'draw-1', kind: 'poured', massG: 88, note: 'Lido black' };
+    expect((await enter('lido-jug-1', draw)).body.onHandG).to.be.closeTo(before - 88, 1e-9);
+    expect((await enter('lido-jug-1', draw)).body.onHandG).to.be.closeTo(before - 88, 1e-9);
+    const undo = await enter('lido-jug-1', { id: 'undo-1', kind: 'undone', entryId: 'draw-1' });
+    expect(undo.body.onHandG).to.be.closeTo(before, 1e-9);
+    expect(
+      (await enter('lido-jug-1', { id: 'undo-2', kind: 'undone', entryId: 'draw-1' })).status,
+    ).to.equal(409);
+    expect(await server.db.models.jugEntries.count({ where: { jugId: 'lido-jug-1' } })).to.equal(6);
+  });
+
+  it('pour no more than a jug holds', async () => {
+    const { status, body } = await enter('lido-jug-1', {
+      id: 'draw-9',
+      kind: 'poured',
+      massG: 5000,
+    });
+    expect(status).to.equal(409);
+    expect(body.detail).to.match(/Only \d+ g/);
+  });
+
+  it('add up when thirty tablets pour at once', async () => {
+    const before = (await jugs())[1].onHandG;
+    await Promise.all(
+      Array.from({ length: 30 }, (_, i) =>
+        enter('lido-jug-2', { id: `rush-${i}`, kind: 'poured', massG: 10 }),
+      ),
+    );
+    expect((await jugs())[1].onHandG).to.be.closeTo(before - 300, 1e-6);
+  });
+
+  it('survive a kill once they are acknowledged', async () => {
+    const program = `
+      import { openDatabase } from ${JSON.stringify(new URL('../src/database/database.ts', import.meta.url).href)};
+      const db = await openDatabase(${JSON.stringify(server.dataDir)});
+      await db.write((transaction) => db.models.jugEntries.create(
+        { id: 'before-the-kill', jugId: 'lido-jug-1', kind: 'poured', massG: -1, note: '', at: '2026-06-13T06:40:00Z', undoes: null },
+        { transaction }));
+      process.kill(process.pid, 'SIGKILL');`;
+    const child = spawn(
+      process.execPath,
+      ['--import', 'tsx', '--input-type=module', '-e', program],
+      { stdio: 'inherit' },
+    );
+    expect((await once(child, 'exit'))[1]).to.equal('SIGKILL');
+    expect(await server.db.models.jugEntries.count({ where: { id: 'before-the-kill' } })).to.equal(
+      1,
+    );
+  });
+
+  it('tell open pages what changed', async () => {
+    const listening = server.app.listen(0);
+    const { port } = listening.address() as { port: number };
+    const stream = await fetch(`http://127.0.0.1:${port}/api/changes`);
+    const reader = stream.body!.pipeThrough(new TextDecoderStream()).getReader();
+    await reader.read();
+    await start('heard-batch');
+    expect((await reader.read()).value).to.contain('"id":"heard-batch"');
+    await reader.cancel();
+    listening.close();
+  });
+
+  it('migrate down and up again', async () => {
+    const umzug = migrator(server.db.sequelize);
+    await umzug.down({ to: 0 });
+    await umzug.up();
+    expect(await server.db.models.jugs.count()).to.equal(0);
+  });
+});
