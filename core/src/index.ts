@@ -77,3 +77,17 @@ export {
   type JugEntryRequest,
 } from './schemas/jug.ts';
 export { ingredientSchema, ingredientsResponse } from './schemas/ingredients.ts';
+export {
+  readAmount,
+  type Expected,
+  type MisreadAmount,
+  type ReadAmount,
+} from './units/readAmount.ts';
+export {
+  inOneLine,
+  writeMass,
+  writeTemp,
+  writeVolume,
+  type ShopUnits,
+  type WrittenAmount,
+} from './units/writeAmount.ts';

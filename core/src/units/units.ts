@@ -11,7 +11,7 @@ export interface Unit {
   readonly canonical: number;
   readonly system: UnitSystem;
   readonly symbol: string;
-  /** Everyday spellings, lower case, without plural s. */
+  /** Everyday spellings beside the symbol, lower case, without plural s. */
   readonly spellings: readonly string[];
   readonly source: string;
   readonly mark: SourceMark;

@@ -1,0 +1,138 @@
+import { fahrenheitToCelsius, UNITS, type Quantity, type UnitId } from './units.ts';
+import { toNumber } from './fraction.ts';
+import { scanNumber } from './scanNumber.ts';
+import { scanUnit } from './scanUnit.ts';
+
+/** What a field holds, and so what it can understand. */
+export type Expected = Quantity | 'ratio' | 'temperature' | 'percent';
+
+/** An amount that was understood, in the canonical unit of its quantity. */
+export interface ReadAmount {
+  readonly ok: true;
+  readonly quantity: Expected;
+  /** g, mL, s, water over coffee, °C, or a fraction 0–1. */
+  readonly value: number;
+  /** Upper end where a range was told; the same as value where not. */
+  readonly high: number;
+}
+
+/** A text that is no amount, and what would do. */
+export interface MisreadAmount {
+  readonly ok: false;
+  readonly message: string;
+}
+
+const EXAMPLES: Readonly<Record<Expected, string>> = {
+  mass: '900 g, 1.2 kg or 26 oz',
+  volume: '350 mL, 3/4 L or 12 fl oz',
+  time: '18 h, 12-14 h or 40 min',
+  ratio: '1:6 or 6',
+  temperature: '4 °C or 39 °F',
+  percent: '3.4 %',
+};
+
+/**
+ * Reads an amount as somebody would say it: a number, mixed fraction or range with a unit, a ratio,
+ * a temperature, a percentage. A plain number is in the field's own unit.
+ *
+ * @param input.accepts quantities that the field can take, the usual one first
+ * @param input.plainUnit unit of a plain number where the usual quantity has units
+ * @returns the amount, or a sentence that says what is wrong and what would do; never a guess
+ * @example readAmount({ text: '3 1/2 cups', accepts: ['volume'] }) // 828.06 mL
+ */
+export function readAmount(input: {
+  text: string;
+  accepts: readonly [Expected, ...Expected[]];
+  plainUnit?: UnitId;
+}): ReadAmount | MisreadAmount {
+  const { accepts, plainUnit } = input;
+  const text = input.text.trim();
+  const wanted = EXAMPLES[accepts[0]];
+  if (text === '') return { ok: false, message: `Nothing is entered. Try ${wanted}.` };
+  if (/^[-−]/.test(text)) return { ok: false, message: `It cannot be below zero. Try ${wanted}.` };
+
+  const ratio = /^1\s*(?::|to|in)\s*/i.exec(text);
+  if (ratio && accepts.includes('ratio')) return readRatio({ text, at: ratio[0].length, wanted });
+
+  const first = scanNumber({ text, at: 0 });
+  if (!first) return { ok: false, message: `“${text}” has no number in front. Try ${wanted}.` };
+  const range = /^\s*(?:[-–—]|to)\s*(?=[\d½⅓⅔¼¾.]|an?\b|half)/i.exec(text.slice(first.end));
+  const second = range ? scanNumber({ text, at: first.end + range[0].length }) : null;
+  const [low, high] = [toNumber(first.value), toNumber((second ?? first).value)];
+  const rest = text.slice((second ?? first).end).trim();
+  if (second && high < low)
+    return { ok: false, message: `“${text}” runs backwards. Put the smaller number first.` };
+
+  if (rest === '') return plain({ low, high, quantity: accepts[0], plainUnit });
+  if (/^%$|^per ?cent$/i.test(rest) && accepts.includes('percent'))
+    return { ok: true, quantity: 'percent', value: low / 100, high: high / 100 };
+  const degrees = /^(?:°|degrees?)?\s*(c|f|celsius|fahrenheit)$/i.exec(rest);
+  if (degrees && accepts.includes('temperature')) {
+    const toC = /^f/i.test(degrees[1]!) ? fahrenheitToCelsius : (t: number) => t;
+    return { ok: true, quantity: 'temperature', value: toC(low), high: toC(high) };
+  }
+  const unit = scanUnit({ text: rest, at: 0 });
+  if (!unit || unit.end < rest.length) return compound({ low, rest, unit, accepts, wanted });
+  const { quantity, canonical } = UNITS[unit.value];
+  if (!accepts.includes(quantity))
+    return { ok: false, message: `“${rest}” measures ${quantity}; here it takes ${wanted}.` };
+  return { ok: true, quantity, value: low * canonical, high: high * canonical };
+}
+
+function plain(input: {
+  low: number;
+  high: number;
+  quantity: Expected;
+  plainUnit: UnitId | undefined;
+}): ReadAmount {
+  const { low, high, quantity, plainUnit } = input;
+  const factor = plainUnit ? UNITS[plainUnit].canonical : quantity === 'percent' ? 0.01 : 1;
+  return { ok: true, quantity, value: low * factor, high: high * factor };
+}
+
+/** Two amounts in a row add up: `2 h 30 min`, `1 lb 4 oz`, `a cup and a half`. */
+function compound(input: {
+  low: number;
+  rest: string;
+  unit: ReturnType<typeof scanUnit>;
+  accepts: readonly [Expected, ...Expected[]];
+  wanted: string;
+}): ReadAmount | MisreadAmount {
+  const { low, rest, unit, accepts, wanted } = input;
+  const unknown: MisreadAmount = {
+    ok: false,
+    message: `“${rest}” is not a unit that is known here. Try ${wanted}.`,
+  };
+  if (!unit) return unknown;
+  const joint = /^\s*(?:and\s+|,\s*)?/i.exec(rest.slice(unit.end))![0];
+  const tail = rest.slice(unit.end + joint.length);
+  const number = scanNumber({ text: tail, at: 0 });
+  if (!number) return unknown;
+  const after = tail.slice(number.end).trim();
+  const { quantity, canonical } = UNITS[unit.value];
+  const isShareOfOne = after === '' && /and/i.test(joint) && toNumber(number.value) < 1;
+  const second = isShareOfOne ? unit.value : wholeUnit(after);
+  if (second === null || UNITS[second].quantity !== quantity) return unknown;
+  if (!accepts.includes(quantity))
+    return { ok: false, message: `“${rest}” measures ${quantity}; here it takes ${wanted}.` };
+  const sum = low * canonical + toNumber(number.value) * UNITS[second].canonical;
+  return { ok: true, quantity, value: sum, high: sum };
+}
+
+function wholeUnit(text: string): UnitId | null {
+  const unit = scanUnit({ text, at: 0 });
+  return unit && unit.end === text.length ? unit.value : null;
+}
+
+function readRatio(input: {
+  text: string;
+  at: number;
+  wanted: string;
+}): ReadAmount | MisreadAmount {
+  const { text, at, wanted } = input;
+  const number = scanNumber({ text, at });
+  if (!number || text.slice(number.end).trim() !== '')
+    return { ok: false, message: `“${text}” is not a ratio. Try ${wanted}.` };
+  const value = toNumber(number.value);
+  return { ok: true, quantity: 'ratio', value, high: value };
+}

@@ -1,0 +1,119 @@
+import { add, fraction, multiply, type Fraction } from './fraction.ts';
+
+/** Something found in a text, and where it ends. */
+export interface Scanned<T> {
+  readonly value: T;
+  readonly end: number;
+}
+
+const VULGAR: Readonly<Record<string, Fraction>> = {
+  '½': fraction(1, 2),
+  '⅓': fraction(1, 3),
+  '⅔': fraction(2, 3),
+  '¼': fraction(1, 4),
+  '¾': fraction(3, 4),
+  '⅕': fraction(1, 5),
+  '⅙': fraction(1, 6),
+  '⅛': fraction(1, 8),
+  '⅜': fraction(3, 8),
+  '⅝': fraction(5, 8),
+  '⅞': fraction(7, 8),
+};
+
+const WORDS: Readonly<Record<string, number>> = {
+  a: 1,
+  an: 1,
+  one: 1,
+  two: 2,
+  three: 3,
+  four: 4,
+  five: 5,
+  six: 6,
+  seven: 7,
+  eight: 8,
+  nine: 9,
+  ten: 10,
+  eleven: 11,
+  twelve: 12,
+  fourteen: 14,
+  fifteen: 15,
+  sixteen: 16,
+  eighteen: 18,
+  twenty: 20,
+  'twenty-four': 24,
+};
+
+const PART_WORDS: Readonly<Record<string, Fraction>> = {
+  half: fraction(1, 2),
+  third: fraction(1, 3),
+  thirds: fraction(1, 3),
+  quarter: fraction(1, 4),
+  quarters: fraction(1, 4),
+};
+
+const WORD = Object.keys(WORDS)
+  .sort((a, b) => b.length - a.length)
+  .join('|');
+const PART = Object.keys(PART_WORDS)
+  .sort((a, b) => b.length - a.length)
+  .join('|');
+const SIGNS = Object.keys(VULGAR).join('');
+
+const match = (text: string, at: number, pattern: string): RegExpExecArray | null => {
+  const sticky = new RegExp(pattern, 'iy');
+  sticky.lastIndex = at;
+  return sticky.exec(text);
+};
+
+/**
+ * A number as people write or say it: `12`, `1.2`, `1,2`, `4,500`, `3 1/2`, `3½`, `half`,
+ * `two thirds`, `one and a half`, `twelve`. Fractions stay exact.
+ *
+ * @param input.at where to look, index into text
+ * @returns the number and the index behind it; null where none begins there
+ */
+export function scanNumber(input: { text: string; at: number }): Scanned<Fraction> | null {
+  const { text, at } = input;
+  const whole = scanWhole(text, at);
+  if (whole === null) return scanPart(text, at);
+  // Does a fraction follow: 3 1/2, 3½, three and a half?
+  const gap = match(text, whole.end, '\\s*(?:and\\s+)?');
+  const from = whole.end + (gap?.[0].length ?? 0);
+  const part = scanPart(text, from);
+  if (part) {
+    const joined = { value: add(whole.value, part.value), end: part.end };
+    // "two thirds" multiplies, "two and a third" adds.
+    const counted = match(text, from, `(${PART})\\b`);
+    const isCount =
+      counted && !/and/i.test(gap?.[0] ?? '') && !/\d/.test(text.slice(at, whole.end));
+    return isCount ? { value: multiply(whole.value, part.value), end: part.end } : joined;
+  }
+  return whole;
+}
+
+function scanWhole(text: string, at: number): Scanned<Fraction> | null {
+  // 1/2 is a part, not a whole 1.
+  if (match(text, at, '\\d+\\s*[/⁄]\\s*\\d')) return null;
+  const grouped = match(text, at, '\\d{1,3}(?:,\\d{3})+(?:\\.\\d+)?(?![\\d,])');
+  if (grouped) return decimal(grouped[0].replaceAll(',', ''), at + grouped[0].length);
+  const plain = match(text, at, '(?:\\d+(?:[.,]\\d+)?|\\.\\d+)');
+  if (plain) return decimal(plain[0].replace(',', '.'), at + plain[0].length);
+  const word = match(text, at, `(${WORD})\\b`);
+  if (!word) return null;
+  return { value: fraction(WORDS[word[0].toLowerCase()]!), end: at + word[0].length };
+}
+
+function scanPart(text: string, at: number): Scanned<Fraction> | null {
+  const sign = match(text, at, `[${SIGNS}]`);
+  if (sign) return { value: VULGAR[sign[0]]!, end: at + 1 };
+  const slash = match(text, at, '(\\d+)\\s*[/⁄]\\s*(\\d+)');
+  if (slash && Number(slash[2]) > 0)
+    return { value: fraction(Number(slash[1]), Number(slash[2])), end: at + slash[0].length };
+  const word = match(text, at, `(?:an?\\s+)?(${PART})\\b(?:\\s+(?:of\\s+)?an?\\b)?`);
+  return word ? { value: PART_WORDS[word[1]!.toLowerCase()]!, end: at + word[0].length } : null;
+}
+
+function decimal(digits: string, end: number): Scanned<Fraction> {
+  const [whole, after = ''] = digits.split('.');
+  return { value: fraction(Number(`${whole}${after}`), 10 ** after.length), end };
+}

@@ -1,0 +1,128 @@
+import { expect } from 'chai';
+import fc from 'fast-check';
+import { readAmount, type Expected } from '../../src/units/readAmount.ts';
+import { UNITS, type UnitId } from '../../src/units/units.ts';
+import { inOneLine, writeMass, writeTemp, writeVolume } from '../../src/units/writeAmount.ts';
+import { expectNear } from '../near.ts';
+
+const read = (text: string, accepts: [Expected, ...Expected[]], plainUnit?: UnitId) =>
+  readAmount({ text, accepts, ...(plainUnit ? { plainUnit } : {}) });
+
+describe('readAmount', () => {
+  const understood: [
+    text: string,
+    accepts: [Expected, ...Expected[]],
+    value: number,
+    high?: number,
+  ][] = [
+    ['900', ['mass'], 900],
+    ['1.2 kg', ['mass'], 1200],
+    ['1,2 kg', ['mass'], 1200],
+    ['4,500 g', ['mass'], 4500],
+    ['26oz', ['mass'], 26 * 28.349523125],
+    ['2 lb', ['mass'], 907.18474],
+    ['1 lb 4 oz', ['mass'], 566.9904625],
+    ['3 1/2 cups', ['volume'], 3.5 * 236.5882365],
+    ['3½ cups', ['volume'], 3.5 * 236.5882365],
+    ['half a cup', ['volume'], 118.29411825],
+    ['a cup and a half', ['volume'], 1.5 * 236.5882365],
+    ['one and a half cups', ['volume'], 1.5 * 236.5882365],
+    ['two thirds cup', ['volume'], (2 / 3) * 236.5882365],
+    ['3/4 L', ['volume'], 750],
+    ['2 quarts', ['volume'], 2 * 946.352946],
+    ['10 tablespoons', ['volume'], 5 * 29.5735295625],
+    ['12 fl. oz', ['volume'], 12 * 29.5735295625],
+    ['2 metric cups', ['volume'], 500],
+    ['1 imperial pint', ['volume'], 568.26125],
+    ['18 h', ['time'], 64_800],
+    ['12-14 h', ['time'], 43_200, 50_400],
+    ['12 to 14 hours', ['time'], 43_200, 50_400],
+    ['2 h 30 min', ['time'], 9000],
+    ['1:6', ['ratio'], 6],
+    ['1 to 8', ['ratio'], 8],
+    ['5.5', ['ratio'], 5.5],
+    ['4 °C', ['temperature'], 4],
+    ['41 F', ['temperature'], 5],
+    ['3.4 %', ['percent'], 0.034],
+    ['3.4', ['percent'], 0.034],
+  ];
+  for (const [text, accepts, value, high = value] of understood) {
+    it(`understands “${text}”`, () => {
+      const amount = read(text, accepts);
+      if (!amount.ok) throw new Error(amount.message);
+      expectNear(amount.value, value, 1e-12);
+      expectNear(amount.high, high, 1e-12);
+    });
+  }
+
+  it('takes a plain number in the field’s own unit', () => {
+    expect(read('18', ['time'], 'hour')).to.include({ ok: true, value: 64_800 });
+  });
+
+  const refused: [text: string, accepts: [Expected, ...Expected[]], says: RegExp][] = [
+    ['', ['mass'], /Nothing is entered/],
+    ['lots', ['mass'], /no number/],
+    ['-5 g', ['mass'], /below zero/],
+    ['12 g of coffee', ['mass'], /not a unit/],
+    ['5 bushels', ['volume'], /not a unit/],
+    ['3 cups', ['mass'], /measures volume/],
+    ['14-12 h', ['time'], /backwards/],
+    ['1:x', ['ratio'], /not a ratio/],
+    ['1/0 cup', ['volume'], /not a unit|no number/],
+    ['2 h 30', ['time'], /not a unit/],
+    ['1 lb 4 mL', ['mass'], /not a unit/],
+  ];
+  for (const [text, accepts, says] of refused)
+    it(`refuses “${text}” with what would do`, () => {
+      const amount = read(text, accepts);
+      if (amount.ok) throw new Error(`understood as ${amount.value}`);
+      expect(amount.message).to.match(says);
+    });
+
+  it('reads back every unit by its symbol', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...(Object.keys(UNITS) as UnitId[])),
+        fc.integer({ min: 1, max: 99_999 }),
+        (id, hundredths) => {
+          const { symbol, canonical, quantity } = UNITS[id];
+          const amount = read(`${(hundredths / 100).toFixed(2)} ${symbol}`, [quantity]);
+          if (!amount.ok) throw new Error(amount.message);
+          expectNear(amount.value, (hundredths / 100) * canonical, 1e-12);
+        },
+      ),
+    );
+  });
+
+  it('reads mixed fractions exactly', () => {
+    fc.assert(
+      fc.property(
+        fc.nat(40),
+        fc.integer({ min: 1, max: 15 }),
+        fc.integer({ min: 2, max: 16 }),
+        (whole, n, d) => {
+          const amount = read(`${whole} ${n}/${d} g`, ['mass']);
+          if (!amount.ok) throw new Error(amount.message);
+          expect(amount.value).to.equal((whole * d + n) / d);
+        },
+      ),
+    );
+  });
+});
+
+describe('writing amounts', () => {
+  for (const [written, expected] of [
+    [writeMass({ massG: 900, units: 'metric' }), '900\u2009g'],
+    [writeMass({ massG: 12_340, units: 'metric' }), '12.34\u2009kg'],
+    [writeMass({ massG: 900, units: 'us' }), '31.7\u2009oz'],
+    [writeMass({ massG: 4500, units: 'us' }), '9.92\u2009lb'],
+    [writeVolume({ volumeMl: 350, units: 'metric' }), '350\u2009mL'],
+    [writeVolume({ volumeMl: 2820, units: 'metric' }), '2.82\u2009L'],
+    [writeVolume({ volumeMl: 350, units: 'us' }), '11.8\u2009fl oz'],
+    [writeVolume({ volumeMl: 2820, units: 'us' }), '2.98\u2009qt'],
+    [writeTemp({ tempC: 4, units: 'us' }), '39\u2009°F'],
+  ] as const)
+    it(`writes ${expected}`, () => {
+      expect(inOneLine(written)).to.equal(expected);
+    });
+});
