@@ -18,7 +18,10 @@ export default tseslint.config(
     rules: {
       // `noUncheckedIndexedAccess` makes `!` the honest word for an index that a loop has bounded.
       '@typescript-eslint/no-non-null-assertion': 'off',
-      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
+      '@typescript-eslint/no-unused-vars': [
+        'error',
+        { argsIgnorePattern: '^_', varsIgnorePattern: '^_' },
+      ],
       '@typescript-eslint/consistent-type-imports': 'error',
       'vue/multi-word-component-names': 'off',
       'vue/block-order': ['error', { order: ['script', 'template', 'style'] }],
@@ -31,5 +34,14 @@ export default tseslint.config(
       'vue/multiline-html-element-content-newline': 'off',
       'vue/require-default-prop': 'off',
     },
+  },
+  {
+    files: ['**/*.cjs'],
+    rules: { '@typescript-eslint/no-require-imports': 'off' },
+  },
+  {
+    // Chai's assertions are properties, and fixtures are empty patterns.
+    files: ['**/test/**', 'e2e/**'],
+    rules: { '@typescript-eslint/no-unused-expressions': 'off', 'no-empty-pattern': 'off' },
   },
 );

@@ -185,7 +185,7 @@ export const lidoDrinks: readonly Body<Drink>[] = [
     cupMl: 200,
     ice: cubes(90),
     fillWith: cold('water'),
-    target: { strengthFrac: 0.0335, atMinutes: 2 },
+    target: { strengthFrac: 0.0345, atMinutes: 2 },
     price: 3.8,
     order: 8,
   },

@@ -39,7 +39,7 @@ export {
   type Allergen,
   type IngredientId,
 } from './matter/ingredients.ts';
-export { densityGPerMl, energyKcal, volumeMl } from './matter/properties.ts';
+export { storedCoffeeMl } from './matter/properties.ts';
 export { convert, UNITS, type UnitId } from './units/units.ts';
 export { planInput, reckonPlan, type PlanOutcome } from './reckon/reckonPlan.ts';
 export { problemSchema, type Problem } from './schemas/common.ts';
@@ -91,3 +91,16 @@ export {
   type ShopUnits,
   type WrittenAmount,
 } from './units/writeAmount.ts';
+export {
+  followingKey,
+  setTiedAmount,
+  TIED_KEYS,
+  togglePin,
+  type TiedAmounts,
+  type TiedKey,
+} from './brew/tiedAmounts.ts';
+export { strengthFrac } from './brew/strength.ts';
+export { waterDensityGPerMl } from './matter/waterDensity.ts';
+export { mix } from './matter/composition.ts';
+export type { ReckonDrinkResponse } from './schemas/reckonDrink.ts';
+export { fullIceG, ICE_SHAPES } from './cup/ice.ts';

@@ -2,8 +2,7 @@ import { caffeineMgPerG } from '../coffee/caffeine.ts';
 import type { Grind } from '../coffee/grinds.ts';
 import { CONSTANTS } from '../constants.ts';
 import { DomainError, requireWithin } from '../errors.ts';
-import { coffeeOf } from '../matter/composition.ts';
-import { volumeMl } from '../matter/properties.ts';
+import { storedCoffeeMl } from '../matter/properties.ts';
 import { createRelease } from './release.ts';
 import { SEPARATIONS, separate, type SeparationMethod } from './separation.ts';
 import { equilibriumYieldFrac, strengthFrac } from './strength.ts';
@@ -99,10 +98,7 @@ export function batch(input: BatchInput, model: BatchModel = DEFAULT_MODEL): Bat
     strengthFrac: parted.strengthFrac,
     strengthName: strengthName(parted.strengthFrac),
     brewG: parted.brewG,
-    brewMl: volumeMl({
-      composition: coffeeOf({ massG: parted.brewG, strengthFrac: parted.strengthFrac }),
-      tempC: CONSTANTS.brewVolumeTempC.value,
-    }),
+    brewMl: storedCoffeeMl({ massG: parted.brewG, strengthFrac: parted.strengthFrac }),
     retainedG: parted.retainedG,
     slurryMl: slurryMl({ doseG, waterG, tempC: input.history.tempC(0) }),
     // Rinsing dilutes caffeine and solids alike.

@@ -1,5 +1,6 @@
+import { CONSTANTS } from '../constants.ts';
 import { COMPONENTS } from './components.ts';
-import { COMPONENT_KEYS, massG, type Composition } from './composition.ts';
+import { coffeeOf, COMPONENT_KEYS, massG, type Composition } from './composition.ts';
 
 /**
  * Volume as the sum of the components' own volumes.
@@ -15,6 +16,15 @@ export function volumeMl(input: { composition: Composition; tempC: number }): nu
   }
   return sum;
 }
+
+/**
+ * Room that black coffee takes in a jug.
+ *
+ * @param input.strengthFrac coffee solids over whole mass, 0–1
+ * @returns mL at the temperature of a stored brew, 4 °C
+ */
+export const storedCoffeeMl = (input: { massG: number; strengthFrac: number }): number =>
+  volumeMl({ composition: coffeeOf(input), tempC: CONSTANTS.brewVolumeTempC.value });
 
 /** @returns density, g/mL, at a temperature of 0…110 °C; the composition must not be empty */
 export function densityGPerMl(input: { composition: Composition; tempC: number }): number {

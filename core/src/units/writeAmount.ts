@@ -49,8 +49,11 @@ export const writeVolume = (input: { volumeMl: number; units: ShopUnits }): Writ
 /** @returns a temperature, °C, in the shop's units, whole degrees */
 export const writeTemp = (input: { tempC: number; units: ShopUnits }): WrittenAmount =>
   input.units === 'us'
-    ? { figure: celsiusToFahrenheit(input.tempC).toFixed(0), unit: '°F' }
-    : { figure: input.tempC.toFixed(0), unit: '°C' };
+    ? { figure: signed(celsiusToFahrenheit(input.tempC)), unit: '°F' }
+    : { figure: signed(input.tempC), unit: '°C' };
+
+/** Whole degrees with a true minus. */
+const signed = (degrees: number): string => degrees.toFixed(0).replace('-', '−');
 
 /** @returns figure and unit in one line, with a thin space between */
 export const inOneLine = ({ figure, unit }: WrittenAmount): string => `${figure}\u2009${unit}`;

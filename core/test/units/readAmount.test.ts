@@ -121,6 +121,7 @@ describe('writing amounts', () => {
     [writeVolume({ volumeMl: 350, units: 'us' }), '11.8\u2009fl oz'],
     [writeVolume({ volumeMl: 2820, units: 'us' }), '2.98\u2009qt'],
     [writeTemp({ tempC: 4, units: 'us' }), '39\u2009°F'],
+    [writeTemp({ tempC: -2, units: 'metric' }), '−2\u2009°C'],
   ] as const)
     it(`writes ${expected}`, () => {
       expect(inOneLine(written)).to.equal(expected);

@@ -1,0 +1,52 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from './lido.ts';
+
+const PAGES = ['plan', 'steep', 'jugs', 'pour'];
+
+for (const name of PAGES) {
+  test(`${name}: axe finds nothing, by day and by night`, async ({ page, lido }) => {
+    await page.goto(`${lido.url}/${name}`);
+    await expect(page.getByRole('link', { name: /^Jugs/ })).toContainText('3 jugs');
+    for (const theme of ['day', 'night']) {
+      const { violations } = await new AxeBuilder({ page }).analyze();
+      expect(violations.map(({ id, nodes }) => `${theme} ${id}: ${nodes[0]?.html}`)).toEqual([]);
+      await page.getByRole('button', { name: 'Day/night' }).click();
+    }
+  });
+
+  test(`${name}: nothing is cut off sideways at the sizes that it promises`, async ({
+    page,
+    lido,
+  }) => {
+    const widths = name === 'pour' ? [1280, 768, 390] : [1280, 768];
+    for (const width of widths) {
+      await page.setViewportSize({ width, height: width === 1280 ? 800 : 1024 });
+      await page.goto(`${lido.url}/${name}`);
+      await expect(page.getByRole('link', { name: /^Jugs/ })).toContainText('3 jugs');
+      expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(
+        width,
+      );
+    }
+  });
+}
+
+test('the main job of Plan and Pour needs no scrolling at 1280 × 800', async ({ page, lido }) => {
+  for (const [path, button] of [
+    ['plan', 'Start this steep'],
+    ['pour', 'Pour this one'],
+  ] as const) {
+    await page.goto(`${lido.url}/${path}`);
+    await expect(page.getByRole('button', { name: button })).toBeInViewport({ ratio: 1 });
+  }
+});
+
+test('US units are one tap away on every page, and read back', async ({ page, lido }) => {
+  await page.goto(`${lido.url}/plan`);
+  await page.getByRole('button', { name: /Units/ }).click();
+  await expect(page.getByRole('textbox', { name: 'Coffee in' })).toHaveValue(/30\.0\soz/);
+  await page.getByRole('textbox', { name: 'Coffee in' }).fill('32');
+  await page.getByRole('textbox', { name: 'Coffee in' }).blur();
+  await expect(page.getByRole('textbox', { name: 'Coffee in' })).toHaveValue(/32\.0\soz/);
+  await page.goto(`${lido.url}/pour`);
+  await expect(page.getByRole('region', { name: 'This drink' })).toContainText('fl oz');
+});

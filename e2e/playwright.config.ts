@@ -1,0 +1,27 @@
+import { defineConfig } from '@playwright/test';
+
+/** Journeys through the real pages, two at a time: each test has a server and a database of its own. */
+export default defineConfig({
+  testDir: '.',
+  timeout: 60_000,
+  workers: 2,
+  fullyParallel: true,
+  reporter: [['list'], ['json', { outputFile: '../test-results/playwright.json' }]],
+  outputDir: '../test-results/e2e',
+  use: {
+    viewport: { width: 1280, height: 800 },
+    timezoneId: 'Europe/Lisbon',
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+});

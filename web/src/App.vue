@@ -1,0 +1,99 @@
+<script setup lang="ts">
+import { onScopeDispose, ref } from 'vue';
+import { RouterView, useRouter } from 'vue-router';
+import { sentenceOf } from './api/client.ts';
+import KeysHelp from './line/KeysHelp.vue';
+import NoticeBar from './line/NoticeBar.vue';
+import TheLine from './line/TheLine.vue';
+import { useBatches } from './stores/batches.ts';
+import { useDraft } from './stores/draft.ts';
+import { useJugs } from './stores/jugs.ts';
+import { useSettings } from './stores/settings.ts';
+import { useShop } from './stores/shop.ts';
+import { useChanges } from './stores/useChanges.ts';
+
+const STATION_KEYS: Readonly<Record<string, string>> = {
+  '1': '/plan',
+  '2': '/steep',
+  '3': '/jugs',
+  '4': '/pour',
+};
+
+useSettings();
+useChanges();
+const shelf = useShop();
+const batches = useBatches();
+const jugs = useJugs();
+const drafts = useDraft();
+const router = useRouter();
+const state = ref<'loading' | 'ready' | 'failed'>('loading');
+const failure = ref('');
+const help = ref(false);
+
+async function load(): Promise<void> {
+  state.value = 'loading';
+  try {
+    await Promise.all([shelf.load(), batches.load(), jugs.load()]);
+    state.value = 'ready';
+  } catch (error) {
+    failure.value = sentenceOf(error);
+    state.value = 'failed';
+  }
+}
+void load();
+
+function key(event: KeyboardEvent): void {
+  const target = event.target as HTMLElement;
+  if (target.closest('input, textarea, [role="slider"], [role="dialog"]')) return;
+  if (event.ctrlKey || event.metaKey || event.altKey) return;
+  const station = STATION_KEYS[event.key];
+  if (station) void router.push(station);
+  else if (event.key === '?') help.value = true;
+  else if (event.key === 'n') {
+    const { coffeeId, vesselId } = drafts.draft;
+    drafts.restart({ coffeeId, vesselId });
+    void router.push('/plan');
+  }
+}
+window.addEventListener('keydown', key);
+onScopeDispose(() => window.removeEventListener('keydown', key));
+</script>
+
+<template>
+  <a href="#page" class="skip">Skip to the page</a>
+  <TheLine @help="help = true" />
+  <main id="page" tabindex="-1">
+    <RouterView v-if="state === 'ready'" />
+    <p v-else-if="state === 'loading'" class="wait soft" role="status">Fetching the shop …</p>
+    <div v-else class="wait" role="alert">
+      <h1>The shop’s server does not answer</h1>
+      <p>{{ failure }} What you typed is kept on this tablet.</p>
+      <button type="button" @click="load">Try again</button>
+    </div>
+  </main>
+  <NoticeBar />
+  <KeysHelp v-model="help" />
+</template>
+
+<style scoped>
+.skip {
+  position: absolute;
+  left: -999px;
+}
+
+.skip:focus {
+  left: 8px;
+  top: 8px;
+  padding: 12px;
+  background: var(--panel);
+  z-index: 20;
+}
+
+main:focus {
+  outline: none;
+}
+
+.wait {
+  padding: 48px 24px;
+}
+</style>

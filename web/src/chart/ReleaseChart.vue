@@ -1,0 +1,174 @@
+<script setup lang="ts">
+import type { BatchPoint } from '@ratio/core';
+import { max } from 'd3-array';
+import { scaleLinear } from 'd3-scale';
+import { area, line } from 'd3-shape';
+import { computed, ref } from 'vue';
+import SvgHandle from '../svg/SvgHandle.vue';
+import AxisBottom from './AxisBottom.vue';
+import AxisSide from './AxisSide.vue';
+import ChartTable from './ChartTable.vue';
+
+/** Yield and strength of a steep against its hours; the end of the steep is the handle. */
+const props = defineProps<{
+  curve: readonly BatchPoint[];
+  hours: number;
+  yieldFrac: number;
+  releasedFrac: number;
+  /** Low and high over the middle, of the yield. */
+  spread: { low: number; high: number };
+  /** Yield that a strength of the slurry stands for. */
+  yieldOfStrength: (strengthFrac: number) => number;
+  clockAt: (hours: number) => string;
+}>();
+const emit = defineEmits<{ hours: [hours: number] }>();
+
+const WIDTH = 560;
+const HEIGHT = 268;
+const LEFT = 44;
+const RIGHT = WIDTH - 48;
+const TOP = 30;
+const BASE = 212;
+const STEP_H = 0.25;
+const svg = ref<SVGSVGElement | null>(null);
+
+const horizon = computed(() => props.curve.at(-1)?.hours ?? 30);
+const x = computed(() => scaleLinear([0, horizon.value], [LEFT, RIGHT]));
+const top = computed(
+  () => (max(props.curve, (point) => point.extractionYieldFrac) ?? 0.2) * props.spread.high,
+);
+const y = computed(() => scaleLinear([0, top.value * 1.05], [BASE, TOP]));
+const path = computed(
+  () =>
+    line<BatchPoint>(
+      (point) => x.value(point.hours),
+      (point) => y.value(point.extractionYieldFrac),
+    )(props.curve) ?? '',
+);
+const band = computed(
+  () =>
+    area<BatchPoint>(
+      (point) => x.value(point.hours),
+      (point) => y.value(point.extractionYieldFrac * props.spread.low),
+      (point) => y.value(point.extractionYieldFrac * props.spread.high),
+    )(props.curve) ?? '',
+);
+const majors = computed(() => x.value.ticks(6));
+const yieldTicks = computed(() =>
+  y.value.ticks(5).map((value) => ({ y: y.value(value), label: (100 * value).toFixed(0) })),
+);
+const strengthTicks = computed(() => {
+  const strongest = props.curve.at(-1)?.strengthFrac ?? 0.04;
+  return scaleLinear([0, strongest * 1.1], [0, 1])
+    .ticks(5)
+    .map((value) => ({ y: y.value(props.yieldOfStrength(value)), label: (100 * value).toFixed(1) }))
+    .filter((tick) => tick.y >= TOP - 4);
+});
+const at = computed(() => ({ x: x.value(props.hours), y: y.value(props.yieldFrac) }));
+const labelLeft = computed(() => at.value.x > RIGHT - 150);
+const rows = computed(() =>
+  props.curve
+    .filter((_, i) => i % 12 === 0)
+    .map((point) => [
+      `${point.hours.toFixed(1)} h`,
+      `${(100 * point.extractionYieldFrac).toFixed(1)} %`,
+      `${(100 * point.strengthFrac).toFixed(2)} %`,
+    ]),
+);
+</script>
+
+<template>
+  <figure>
+    <svg
+      ref="svg"
+      class="chart"
+      :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
+      role="group"
+      aria-label="Yield and strength by hours"
+    >
+      <text class="title" :x="LEFT - 30" y="14">Yield, % of the coffee, by hours</text>
+      <text class="title" :x="WIDTH - 8" y="14" text-anchor="end">Strength, %</text>
+      <path class="band" :d="band" />
+      <path class="curve" :d="path" />
+      <AxisSide :ticks="yieldTicks" :x="LEFT" side="left" />
+      <AxisSide :ticks="strengthTicks" :x="RIGHT" side="right" />
+      <AxisBottom :scale="x" :y="BASE" :majors="majors" :minor-step="1" :under="clockAt" />
+      <line class="end" :x1="at.x" :x2="at.x" :y1="TOP - 8" :y2="BASE" />
+      <circle class="dot" :cx="at.x" :cy="at.y" r="5" />
+      <g
+        :transform="`translate(${at.x + (labelLeft ? -12 : 12)} ${at.y + 26})`"
+        :text-anchor="labelLeft ? 'end' : 'start'"
+      >
+        <text class="set figures">{{ (100 * yieldFrac).toFixed(1) }} %</text>
+        <text class="note" y="18">{{ (100 * releasedFrac).toFixed(0) }} % of what it gives</text>
+      </g>
+      <SvgHandle
+        :svg="svg"
+        :x="at.x"
+        :y="BASE"
+        axis="x"
+        :value="hours"
+        :min="STEP_H"
+        :max="horizon"
+        :step="STEP_H"
+        label="End of the steep"
+        :value-text="`${hours} hours, ${clockAt(hours)}`"
+        :invert="x.invert"
+        @change="emit('hours', $event)"
+      >
+        <rect class="tab" x="-9" y="-2" width="18" height="12" rx="2" />
+      </SvgHandle>
+    </svg>
+    <ChartTable
+      caption="Yield and strength by hours"
+      :head="['Hours', 'Yield', 'Strength']"
+      :rows="rows"
+    />
+  </figure>
+</template>
+
+<style scoped>
+.chart {
+  display: block;
+  width: 100%;
+  height: auto;
+}
+
+.title {
+  fill: var(--ink);
+  font-size: 13px;
+  font-weight: 600;
+}
+
+.band {
+  fill: var(--ink);
+  opacity: 0.09;
+}
+
+.curve {
+  fill: none;
+  stroke: var(--ink);
+  stroke-width: 2.2;
+}
+
+.end {
+  stroke: var(--action);
+  stroke-width: 2;
+}
+
+.dot,
+.tab {
+  fill: var(--action);
+}
+
+.set {
+  fill: var(--action);
+  font-size: 15px;
+  font-weight: 600;
+}
+
+.note {
+  fill: var(--ink-soft);
+  font-size: 12.5px;
+}
+</style>

@@ -1,0 +1,52 @@
+/** @returns "Sat 08:10" in a zone */
+export const clockTime = (input: { at: Date; zone: string }): string =>
+  formatter(input.zone).format(input.at).replace(',', '');
+
+/** @returns "08:10" in a zone */
+export const timeOfDay = (input: { at: Date; zone: string }): string => clockTime(input).slice(-5);
+
+/** @returns "Sat 20 Jun" in a zone */
+export const dayName = (input: { at: Date; zone: string }): string =>
+  new Intl.DateTimeFormat('en-GB', {
+    timeZone: input.zone,
+    weekday: 'short',
+    day: 'numeric',
+    month: 'short',
+  })
+    .format(input.at)
+    .replace(',', '');
+
+/** @returns "in 9 h 20 min", "40 min ago", "now" */
+export function fromNow(input: { at: Date; now: Date }): string {
+  const minutes = Math.round((input.at.getTime() - input.now.getTime()) / 60_000);
+  if (minutes === 0) return 'now';
+  return minutes > 0 ? `in ${duration(minutes)}` : `${duration(-minutes)} ago`;
+}
+
+/** @returns "9 h 20 min", "40 min", "3 d 4 h" */
+export function duration(minutes: number): string {
+  const [days, hours, rest] = [
+    Math.floor(minutes / 1440),
+    Math.floor((minutes % 1440) / 60),
+    minutes % 60,
+  ];
+  if (days > 0) return hours > 0 ? `${days}\u00a0d ${hours}\u00a0h` : `${days}\u00a0d`;
+  if (hours === 0) return `${rest}\u00a0min`;
+  return rest > 0 ? `${hours}\u00a0h ${rest}\u00a0min` : `${hours}\u00a0h`;
+}
+
+const formatters = new Map<string, Intl.DateTimeFormat>();
+
+function formatter(zone: string): Intl.DateTimeFormat {
+  const known = formatters.get(zone);
+  if (known) return known;
+  const made = new Intl.DateTimeFormat('en-GB', {
+    timeZone: zone,
+    weekday: 'short',
+    hour: '2-digit',
+    minute: '2-digit',
+    hourCycle: 'h23',
+  });
+  formatters.set(zone, made);
+  return made;
+}

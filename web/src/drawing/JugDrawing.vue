@@ -1,0 +1,38 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import VesselOutline from './VesselOutline.vue';
+import { TAPER, vesselShape } from './vesselShape.ts';
+
+/** A jug with what is in it; all jugs of a page are drawn to one scale. */
+const props = defineProps<{ capacityMl: number; onHandMl: number; colour: string; text: string }>();
+
+const PX_PER_MM = 0.42;
+const FLOOR = 92;
+const shape = computed(() => {
+  const slim = 1.25;
+  const heightMm = slim * 2 * Math.cbrt((props.capacityMl * 1000) / (2 * Math.PI * slim));
+  return vesselShape({ brimMl: props.capacityMl, heightMm, taper: TAPER.jug });
+});
+</script>
+
+<template>
+  <svg viewBox="0 0 92 96" role="img" :aria-label="text">
+    <VesselOutline
+      :shape="shape"
+      :x="52"
+      :floor="FLOOR"
+      :scale="PX_PER_MM"
+      ticks-side="left"
+      :per-unit-ml="1000"
+      plain
+      :layers="[{ volumeMl: onHandMl, colour, grounds: false }]"
+    />
+  </svg>
+</template>
+
+<style scoped>
+svg {
+  display: block;
+  width: 92px;
+}
+</style>

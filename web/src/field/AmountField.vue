@@ -1,0 +1,99 @@
+<script setup lang="ts">
+import { readAmount, type Expected, type UnitId } from '@ratio/core';
+import { ElInput } from 'element-plus';
+import { computed, nextTick, ref, useId } from 'vue';
+
+/** An amount typed as one would say it. A wrong entry stays, says why, and changes nothing. */
+const props = defineProps<{
+  label: string;
+  /** In the canonical unit of the first quantity that it accepts. */
+  value: number;
+  accepts: readonly [Expected, ...Expected[]];
+  plainUnit?: UnitId;
+  /** How a value is written in the field. */
+  write: (value: number) => string;
+  step: number;
+  min: number;
+  max: number;
+  /** Why a value outside the limits will not do, in a sentence. */
+  limitText: string;
+}>();
+const emit = defineEmits<{ change: [value: number, quantity: Expected] }>();
+
+const id = useId();
+const typed = ref<string | null>(null);
+const wrong = ref('');
+const shown = computed(() => typed.value ?? props.write(props.value));
+
+function input(text: string): void {
+  typed.value = text;
+  const amount = readAmount({
+    text,
+    accepts: props.accepts,
+    ...(props.plainUnit ? { plainUnit: props.plainUnit } : {}),
+  });
+  if (!amount.ok) {
+    wrong.value = amount.message;
+    return;
+  }
+  const usual = amount.quantity === props.accepts[0];
+  if (usual && (amount.value < props.min || amount.value > props.max)) {
+    wrong.value = props.limitText;
+    return;
+  }
+  wrong.value = '';
+  emit('change', amount.value, amount.quantity);
+}
+
+function leave(): void {
+  if (wrong.value === '') typed.value = null;
+}
+
+function key(event: KeyboardEvent | Event): void {
+  if (!(event instanceof KeyboardEvent)) return;
+  if (event.key === 'Escape') {
+    typed.value = null;
+    wrong.value = '';
+    return;
+  }
+  const way = { ArrowUp: 1, ArrowDown: -1 }[event.key];
+  if (way === undefined) return;
+  event.preventDefault();
+  const step = props.step * (event.shiftKey ? 10 : 1);
+  const next = Math.round((props.value + way * step) / props.step) * props.step;
+  typed.value = null;
+  wrong.value = '';
+  emit('change', Math.min(props.max, Math.max(props.min, next)), props.accepts[0]);
+}
+
+async function select(event: FocusEvent): Promise<void> {
+  await nextTick();
+  (event.target as HTMLInputElement).select();
+}
+</script>
+
+<template>
+  <div class="amount bare">
+    <ElInput
+      :id="id"
+      :model-value="shown"
+      :aria-label="label"
+      :aria-invalid="wrong !== ''"
+      :aria-describedby="wrong === '' ? undefined : `${id}-wrong`"
+      autocomplete="off"
+      inputmode="text"
+      @update:model-value="input"
+      @keydown="key"
+      @blur="leave"
+      @focus="select"
+    />
+    <p v-if="wrong !== ''" :id="`${id}-wrong`" class="due wrong" role="alert">{{ wrong }}</p>
+  </div>
+</template>
+
+<style scoped>
+.wrong {
+  font-size: var(--t13);
+  font-weight: 600;
+}
+</style>

@@ -1,0 +1,69 @@
+<script setup lang="ts">
+/** The figure of a panel, its unit smaller, and what goes with it. */
+withDefaults(
+  defineProps<{
+    label: string;
+    figure: string;
+    unit: string;
+    size?: 'large' | 'middle' | 'small';
+  }>(),
+  { size: 'large' },
+);
+</script>
+
+<template>
+  <div class="figure" :class="size">
+    <h2>{{ label }}</h2>
+    <p class="line">
+      <span class="figures number">{{ figure }}</span>
+      <span class="small-unit">{{ unit }}</span>
+      <span v-if="$slots.beside" class="beside"><slot name="beside" /></span>
+    </p>
+    <p v-if="$slots.default" class="soft"><slot /></p>
+  </div>
+</template>
+
+<style scoped>
+.line {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: baseline;
+  gap: 0 0.35rem;
+}
+
+.number {
+  font-weight: 500;
+  line-height: 1.05;
+  letter-spacing: -0.03em;
+}
+
+.large .number {
+  font-size: var(--t64);
+}
+
+.middle .number {
+  font-size: var(--t40);
+}
+
+.small .number {
+  font-size: var(--t24);
+}
+
+.small-unit {
+  color: var(--ink-soft);
+  font-size: var(--t18);
+}
+
+.large .small-unit {
+  font-size: var(--t24);
+}
+
+.small .small-unit {
+  font-size: var(--t13);
+}
+
+.beside {
+  margin-left: 0.4rem;
+  font-weight: 600;
+}
+</style>

@@ -1,0 +1,22 @@
+import './withoutEval.ts';
+import '@fontsource/chivo/400.css';
+import '@fontsource/chivo/500.css';
+import '@fontsource/chivo/600.css';
+import '@fontsource/chivo/700.css';
+import '@fontsource/chivo-mono/400.css';
+import '@fontsource/chivo-mono/500.css';
+import '@fontsource/chivo-mono/600.css';
+import 'element-plus/es/components/button/style/css';
+import 'element-plus/es/components/dialog/style/css';
+import 'element-plus/es/components/input/style/css';
+import 'element-plus/es/components/option/style/css';
+import 'element-plus/es/components/select/style/css';
+import './style/tokens.css';
+import './style/element.css';
+import './style/base.css';
+import { createPinia } from 'pinia';
+import { createApp } from 'vue';
+import App from './App.vue';
+import { router } from './router.ts';
+
+createApp(App).use(createPinia()).use(router).mount('#app');

@@ -1,0 +1,136 @@
+<script setup lang="ts">
+import { coffeeOf, inOneLine, writeVolume, type Jug } from '@ratio/core';
+import { computed } from 'vue';
+import { RouterLink, useRouter } from 'vue-router';
+import { clockTime, dayName, fromNow } from '../../clock/formatClock.ts';
+import JugDrawing from '../../drawing/JugDrawing.vue';
+import { cssColour } from '../../drawing/colour.ts';
+import { onHandMl, useJugs } from '../../stores/jugs.ts';
+import { useSettings } from '../../stores/settings.ts';
+import { useShop } from '../../stores/shop.ts';
+
+const DAY_MS = 86_400_000;
+
+const shelf = useShop();
+const jugs = useJugs();
+const settings = useSettings();
+const router = useRouter();
+
+const rows = computed(() =>
+  jugs.onHand.map((jug) => {
+    const useBy = new Date(jug.useBy);
+    const leftMs = useBy.getTime() - shelf.now.getTime();
+    return {
+      jug,
+      level: inOneLine(writeVolume({ volumeMl: onHandMl(jug), units: settings.units })),
+      colour: cssColour(coffeeOf({ massG: 1, strengthFrac: jug.strengthFrac })),
+      made: clockTime({ at: new Date(jug.madeAt), zone: shelf.zone }),
+      useBy: dayName({ at: useBy, zone: shelf.zone }),
+      left: fromNow({ at: useBy, now: shelf.now }),
+      state: leftMs < 0 ? 'past its date: discard it' : leftMs < DAY_MS ? 'use it first' : 'keeps',
+      due: leftMs < DAY_MS,
+    };
+  }),
+);
+
+async function pourFrom(jug: Jug): Promise<void> {
+  jugs.choose(jug.id);
+  await router.push('/pour');
+}
+</script>
+
+<template>
+  <div class="page">
+    <h1>Concentrate on hand</h1>
+    <p class="soft">
+      Oldest first. Keep it at 5 °C (41 °F) or below, covered and labelled; the local food code
+      decides.
+    </p>
+    <ul v-if="rows.length > 0">
+      <li v-for="{ jug, ...row } in rows" :key="jug.id">
+        <JugDrawing
+          :capacity-ml="jug.capacityMl"
+          :on-hand-ml="onHandMl(jug)"
+          :colour="row.colour"
+          :text="`${row.level} in ${jug.label}`"
+        />
+        <div>
+          <h2 class="name">{{ jug.label }}</h2>
+          <p>{{ jug.coffeeName }}</p>
+          <p class="soft">made {{ row.made }}</p>
+        </div>
+        <p class="number">
+          <span class="figures">{{ (100 * jug.strengthFrac).toFixed(2) }} %</span>
+          <span class="soft note">{{
+            jug.readBy === 'refractometer' ? 'read' : 'predicted, not read'
+          }}</span>
+        </p>
+        <p class="number">
+          <span class="figures">{{ row.level }}</span>
+          <span class="soft note">on hand</span>
+        </p>
+        <p>
+          use by <strong>{{ row.useBy }}</strong><br />
+          <span :class="row.due ? 'due' : 'resting'"
+            ><strong>{{ row.state }}</strong
+            >, {{ row.left }}</span
+          >
+        </p>
+        <button type="button" @click="pourFrom(jug)">Pour from it</button>
+      </li>
+    </ul>
+    <div v-else class="empty">
+      <h2>No jug holds concentrate</h2>
+      <p>A jug appears here when a batch is strained into it.</p>
+      <p><RouterLink to="/steep">See what is steeping</RouterLink></p>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.page {
+  max-width: 1180px;
+  padding: 24px;
+}
+
+li {
+  display: grid;
+  grid-template-columns: 92px 1.3fr 1fr 1fr 1.5fr auto;
+  align-items: center;
+  gap: 24px;
+  margin-top: 14px;
+  padding: 14px 20px;
+  border: 1px solid var(--hairline);
+  background: var(--panel);
+}
+
+.name {
+  color: var(--ink);
+  font-size: var(--t24);
+}
+
+.number .figures {
+  font-size: var(--t24);
+}
+
+.note {
+  display: block;
+  font-size: var(--t13);
+}
+
+button {
+  min-height: var(--touch);
+  border: 1px solid var(--hairline-strong);
+  border-radius: 4px;
+  background: none;
+  padding: 0 18px;
+  font-weight: 600;
+  cursor: pointer;
+}
+
+@media (max-width: 900px) {
+  li {
+    grid-template-columns: 92px 1fr 1fr;
+  }
+}
+</style>

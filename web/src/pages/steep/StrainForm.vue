@@ -1,0 +1,73 @@
+<script setup lang="ts">
+import { inOneLine, writeMass, type Batch, type ShopUnits } from '@ratio/core';
+import { ElButton } from 'element-plus';
+import { ref } from 'vue';
+import AmountField from '../../field/AmountField.vue';
+
+/** Straining a batch: what came out on the scale, and a reading where there is one. */
+const props = defineProps<{ batch: Batch; units: ShopUnits; busy: boolean; due: boolean }>();
+const emit = defineEmits<{ strain: [actual: { brewG: number; strengthFrac: number | null }] }>();
+
+const brewG = ref(Math.round(props.batch.predicted.brewG));
+const strengthFrac = ref(props.batch.predicted.strengthFrac);
+const read = ref(false);
+
+function setReading(value: number): void {
+  strengthFrac.value = value;
+  read.value = true;
+}
+</script>
+
+<template>
+  <form
+    class="strain"
+    @submit.prevent="emit('strain', { brewG, strengthFrac: read ? strengthFrac : null })"
+  >
+    <div>
+      <span class="label">Came out, on the scale</span>
+      <AmountField
+        label="Brew that came out"
+        :value="brewG"
+        :accepts="['mass']"
+        :plain-unit="units === 'metric' ? 'gram' : 'ounce'"
+        :write="(massG) => inOneLine(writeMass({ massG, units }))"
+        :step="10"
+        :min="1"
+        :max="batch.plan.doseG + batch.plan.waterG + batch.plan.separation.rinseG"
+        limit-text="No more than what went in, and not nothing."
+        @change="(value) => (brewG = value)"
+      />
+    </div>
+    <div>
+      <span class="label">Reading, {{ read ? 'yours' : 'as predicted' }}</span>
+      <AmountField
+        label="Refractometer reading"
+        :value="strengthFrac"
+        :accepts="['percent']"
+        :write="(frac) => `${(100 * frac).toFixed(2)}\u2009%`"
+        :step="0.0001"
+        :min="0.001"
+        :max="0.3"
+        limit-text="Between 0.1 % and 30 %."
+        @change="setReading"
+      />
+    </div>
+    <ElButton native-type="submit" :type="due ? 'primary' : 'default'" :loading="busy"
+      >Strain into a jug</ElButton
+    >
+  </form>
+</template>
+
+<style scoped>
+.strain {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: end;
+  gap: 12px 24px;
+}
+
+.strain > div {
+  width: 176px;
+  border-bottom: 1px solid var(--hairline-strong);
+}
+</style>

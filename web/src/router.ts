@@ -1,0 +1,20 @@
+import { createRouter, createWebHistory } from 'vue-router';
+import JugsPage from './pages/jugs/JugsPage.vue';
+import PlanPage from './pages/plan/PlanPage.vue';
+import PourPage from './pages/pour/PourPage.vue';
+import SteepPage from './pages/steep/SteepPage.vue';
+
+export const router = createRouter({
+  history: createWebHistory(),
+  routes: [
+    { path: '/', redirect: '/plan' },
+    { path: '/plan', component: PlanPage, meta: { title: 'Plan' } },
+    { path: '/steep', component: SteepPage, meta: { title: 'Steep' } },
+    { path: '/jugs', component: JugsPage, meta: { title: 'Jugs' } },
+    { path: '/pour', component: PourPage, meta: { title: 'Pour' } },
+    { path: '/:rest(.*)*', redirect: '/plan' },
+  ],
+});
+router.afterEach(({ meta }) => {
+  document.title = `${String(meta['title'])} · Ratio`;
+});
