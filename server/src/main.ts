@@ -6,6 +6,7 @@ import { createClock } from './clock.ts';
 import { readConfig } from './config.ts';
 import { createApp } from './createApp.ts';
 import { openDatabase } from './database/database.ts';
+import { ensureShop } from './shelf/service.ts';
 
 const WEB_DIR = fileURLToPath(new URL('../../web/dist', import.meta.url));
 const PATIENCE_MS = 5000;
@@ -13,6 +14,7 @@ const PATIENCE_MS = 5000;
 const config = readConfig(process.env);
 const log = pino({ level: config.logLevel });
 const db = await openDatabase(path.resolve(config.dataDir));
+await ensureShop(db);
 const shop = await db.models.shops.findOne();
 const clock = createClock({
   frozenAt: config.frozenAt,

@@ -11,6 +11,7 @@ export const SUFFIXES = {
   Kcal: 'kcal',
   Mg: 'mg',
   Um: 'µm',
+  Mm: 'mm',
   MgPerG: 'mg/g',
   PerKg: 'per kg',
   Hours: 'h',

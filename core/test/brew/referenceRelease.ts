@@ -15,17 +15,18 @@ const QUICK_S = 45;
  * is the sum of the modes. Modes that fade within seconds follow the wetting at once.
  *
  * @param input.tolerance of the library, per component
- * @returns share of the equilibrium yield that is out at timeS
+ * @param input.timesS ascending
+ * @returns share of the equilibrium yield that is out at each time
  */
 export function referenceRelease(input: {
   grind: Grind;
   wetting: Wetting;
   agitationS: readonly number[];
   history: TemperatureHistory;
-  timeS: number;
+  timesS: readonly number[];
   tolerance: number;
-}): number {
-  const { grind, wetting, agitationS, history, timeS, tolerance } = input;
+}): number[] {
+  const { grind, wetting, agitationS, history, timesS, tolerance } = input;
   const { diameterUm, freeFrac } = GRINDS[grind];
   const tau = CONSTANTS.wettingTimeS.value;
   const sizes = Array.from({ length: 13 }, (_, i) => {
@@ -42,15 +43,25 @@ export function referenceRelease(input: {
       rate: ((k + 1) * Math.PI) ** 2 / radiusM ** 2,
     })),
   );
-  const coldest = diffusivityM2PerS(history.tempC(timeS));
+  const lastS = timesS.at(-1)!;
+  const coldest = diffusivityM2PerS(history.tempC(lastS));
   const slow = modes.filter(({ rate }) => rate * coldest < 1 / QUICK_S);
   const quick = modes.filter(({ rate }) => rate * coldest >= 1 / QUICK_S);
 
   const wet0 = WETTINGS[wetting].wetFrac;
   let state = [1 - wet0, ...slow.map(({ share }) => wet0 * share)];
-  const stops = [...new Set([...agitationS, ...history.breaksS, timeS])]
-    .filter((at) => at > 0 && at <= timeS)
+  const stops = [...new Set([...agitationS, ...history.breaksS, ...timesS])]
+    .filter((at) => at > 0 && at <= lastS)
     .sort((a, b) => a - b);
+  const outAt = (timeS: number): number => {
+    const [dry, ...left] = state as [number, ...number[]];
+    const now = diffusivityM2PerS(history.tempC(timeS));
+    const held =
+      left.reduce((sum, m) => sum + m, 0) +
+      quick.reduce((sum, { share, rate }) => sum + ((dry / tau) * share) / (rate * now), 0);
+    return freeFrac * (1 - dry) + (1 - freeFrac) * (1 - dry - held);
+  };
+  const course: number[] = timesS.includes(0) ? [freeFrac * wet0] : [];
   let from = 0;
   for (const to of stops) {
     const slope = (time: number, y: number[]): number[] => {
@@ -64,11 +75,7 @@ export function referenceRelease(input: {
       const wetted = CONSTANTS.agitationWetsFrac.value * state[0]!;
       state = [state[0]! - wetted, ...slow.map(({ share }, i) => state[i + 1]! + wetted * share)];
     }
+    if (timesS.includes(to)) course.push(outAt(to));
   }
-  const [dry, ...left] = state as [number, ...number[]];
-  const now = diffusivityM2PerS(history.tempC(timeS));
-  const held =
-    left.reduce((sum, m) => sum + m, 0) +
-    quick.reduce((sum, { share, rate }) => sum + ((dry / tau) * share) / (rate * now), 0);
-  return freeFrac * (1 - dry) + (1 - freeFrac) * (1 - dry - held);
+  return course;
 }

@@ -61,10 +61,10 @@ describe('createRelease', () => {
   for (const { name, ...input } of rows)
     it(`agrees with an ODE library to 1e-6 (odex, extrapolation): ${name}`, () => {
       const release = createRelease(input);
-      expect(release(input.timeS) / referenceRelease({ ...input, tolerance: 1e-9 })).to.be.closeTo(
-        1,
-        1e-6,
-      );
+      expect(
+        release(input.timeS) /
+          referenceRelease({ ...input, timesS: [input.timeS], tolerance: 1e-9 })[0]!,
+      ).to.be.closeTo(1, 1e-6);
     });
 
   it('reaches 93 % of equilibrium with coarse grounds in 12 h on the counter (the model’s anchor)', () => {

@@ -16,7 +16,7 @@ function numericKeys(node: unknown): string[] {
   return [...own, ...Object.values(rest).flatMap(numericKeys)];
 }
 
-const SCHEMAS = Object.entries(core).filter(
+const SCHEMAS = Object.entries(core as Record<string, unknown>).filter(
   (entry): entry is [string, z.ZodType] => entry[1] instanceof z.ZodType,
 );
 

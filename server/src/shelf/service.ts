@@ -23,8 +23,7 @@ export function createShelfService({ models }: Database): ShelfService {
   return {
     shop: async () => {
       const [row] = await listDocuments(models.shops);
-      if (!row)
-        throw new ProblemError('not_found', 'No shop is set up yet. Start with the demo data.');
+      if (!row) throw new ProblemError('not_found', 'No shop is set up.');
       const { clockOffsetMs: _, ...shop } = row;
       return shop;
     },
@@ -34,6 +33,27 @@ export function createShelfService({ models }: Database): ShelfService {
     drinks: async () =>
       (await listDocuments<Drink>(models.drinks)).sort((a, b) => a.order - b.order),
   };
+}
+
+/** A shop before anybody has said anything about it. */
+const NEW_SHOP: Omit<Shop, 'id' | 'version' | 'zone'> = {
+  name: 'The shop',
+  currency: 'EUR',
+  roomC: 22,
+  fridgeC: 4,
+  waterC: 12,
+  openHours: 8,
+  closeHours: 18,
+};
+
+/** Makes the shop's row in a database that has none, in the machine's own zone. */
+export async function ensureShop({ models, write }: Database): Promise<void> {
+  const { timeZone: zone } = Intl.DateTimeFormat().resolvedOptions();
+  await write(async (transaction) => {
+    if ((await models.shops.count({ transaction })) > 0) return;
+    const body = { ...NEW_SHOP, zone, clockOffsetMs: 0 };
+    await models.shops.create({ id: 'shop', body }, { transaction });
+  });
 }
 
 /** @returns the ingredient table with its ids */

@@ -1,0 +1,26 @@
+import { benchMenu, solveMenu } from './menu.ts';
+import { benchReplan, replan } from './replan.ts';
+import { medianMs } from './timed.ts';
+
+const FRAME_MS = 16;
+
+const rows = [benchReplan(), benchMenu()];
+console.log(
+  '| what | ours, ms | baseline | its ms | times as fast | largest relative difference from odex at 1e-9 |',
+);
+console.log('|---|---|---|---|---|---|');
+for (const { name, baseline, oursMs, baselineMs, difference } of rows)
+  console.log(
+    `| ${name} | ${oursMs.toFixed(2)} | ${baseline} | ${baselineMs.toFixed(1)} | ${(baselineMs / oursMs).toFixed(0)} | ${difference.toExponential(1)} |`,
+  );
+
+const together = medianMs({
+  run: () => {
+    replan();
+    solveMenu();
+  },
+  forMs: 1500,
+});
+console.log(
+  `\nA re-plan and a menu together: ${together.toFixed(2)} ms, ${((100 * together) / FRAME_MS).toFixed(0)} % of a ${FRAME_MS} ms frame.`,
+);

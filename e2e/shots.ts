@@ -1,0 +1,50 @@
+import { fileURLToPath } from 'node:url';
+import { test, type Lido } from './lido.ts';
+import type { Page } from '@playwright/test';
+
+const FOLDER = fileURLToPath(new URL('../docs/screenshots/', import.meta.url));
+
+interface Shot {
+  readonly name: string;
+  readonly path: string;
+  readonly width?: number;
+  readonly height?: number;
+  readonly before?: (page: Page) => Promise<void>;
+}
+
+const SHOTS: readonly Shot[] = [
+  { name: 'plan', path: '/plan' },
+  { name: 'plan-upright', path: '/plan', width: 768, height: 1024 },
+  { name: 'steep', path: '/steep' },
+  { name: 'jugs', path: '/jugs' },
+  { name: 'pour', path: '/pour' },
+  {
+    name: 'pour-out-of-reach',
+    path: '/pour',
+    before: (page) => page.getByRole('button', { name: /Deep end/ }).click(),
+  },
+  {
+    name: 'pour-phone-night',
+    path: '/pour',
+    width: 390,
+    height: 844,
+    before: async (page) => {
+      await page.getByRole('button', { name: 'Day/night' }).click();
+      await page.evaluate(() => window.scrollTo(0, 0));
+    },
+  },
+];
+
+async function take(page: Page, lido: Lido, shot: Shot): Promise<void> {
+  await page.setViewportSize({ width: shot.width ?? 1280, height: shot.height ?? 800 });
+  await page.goto(`${lido.url}${shot.path}`);
+  await page.getByRole('link', { name: /^Jugs/ }).getByText('3 jugs').waitFor();
+  await shot.before?.(page);
+  await page.evaluate(() => document.fonts.ready);
+  await page.screenshot({ path: `${FOLDER}${shot.name}.png` });
+}
+
+for (const shot of SHOTS)
+  test(shot.name, async ({ page, lido }) => {
+    await take(page, lido, shot);
+  });
