@@ -104,3 +104,9 @@ export { waterDensityGPerMl } from './matter/waterDensity.ts';
 export { mix } from './matter/composition.ts';
 export type { ReckonDrinkResponse } from './schemas/reckonDrink.ts';
 export { fullIceG, ICE_SHAPES } from './cup/ice.ts';
+export { reckonRecipe, type ReckonedRecipe } from './reckon/reckonRecipe.ts';
+export {
+  reckonRecipeRequest,
+  reckonRecipeResponse,
+  type ReckonRecipeResponse,
+} from './schemas/reckonRecipe.ts';

@@ -117,6 +117,24 @@ describe('the reckoning endpoints', () => {
     expect(body.cautions.map(({ code }: { code: string }) => code)).to.include('caffeine_assumed');
   });
 
+  it('read a recipe told in words', async () => {
+    const text = '3 1/2 cups coarse coffee, 2 quarts water, overnight in the fridge';
+    const { status, body } = await post('/api/reckon/recipe', { text });
+    expect(status).to.equal(200);
+    expect(body.coffee).to.deep.include({ grind: 'coarse', form: 'ground' });
+    expect(body.steep).to.deep.equal({ hours: { low: 10, high: 14 }, place: 'fridge' });
+    expect(body.ratio.value).to.be.within(body.ratio.low, body.ratio.high);
+    expect(body.strengthFrac.value).to.be.within(body.strengthFrac.low, body.strengthFrac.high);
+    const [note] = body.notes;
+    expect(text.slice(...(note.span as [number, number]))).to.equal('3 1/2 cups');
+  });
+
+  it('say what a recipe lacks', async () => {
+    const { status, body } = await post('/api/reckon/recipe', { text: '200 g coffee, 16 h' });
+    expect({ status, code: body.code }).to.deep.equal({ status: 422, code: 'unreadable' });
+    expect(body.issues[0]).to.deep.include({ path: 'text' });
+  });
+
   it('list every ingredient of the contract, each adding up to 100 g', async () => {
     const { body } = await request(server.app).get('/api/ingredients');
     const ids =

@@ -5,11 +5,28 @@ import {
   reckonDrink,
   reckonDrinkRequest,
   reckonDrinkResponse,
+  reckonRecipe,
+  reckonRecipeRequest,
+  reckonRecipeResponse,
 } from '@ratio/core';
 import { endpoint, type Endpoint } from '../endpoint.ts';
+import { ProblemError } from '../problem.ts';
 
 /** The arithmetic for outside programs; it keeps nothing. */
 export const reckonEndpoints: readonly Endpoint[] = [
+  endpoint({
+    method: 'post',
+    path: '/api/reckon/recipe',
+    summary: 'A recipe as told in words and spoons, made comparable',
+    body: reckonRecipeRequest,
+    answer: reckonRecipeResponse,
+    handle: ({ body }) => {
+      const { status: _, ...recipe } = reckonRecipe(body.text);
+      if (!('message' in recipe)) return recipe;
+      const { message } = recipe;
+      throw new ProblemError('unreadable', message, { issues: [{ path: 'text', message }] });
+    },
+  }),
   endpoint({
     method: 'post',
     path: '/api/reckon/batch',
