@@ -1,0 +1,156 @@
+import { CONSTANTS } from '../constants.ts';
+import { DomainError } from '../errors.ts';
+import { createRandom } from '../numeric/random.ts';
+import { batch, type BatchInput } from './batch.ts';
+import type { Range } from './batchRange.ts';
+
+/** What a batch's result is uncertain by. */
+export const UNCERTAIN_INPUTS = ['solubleFrac', 'diffusivity', 'retained', 'looseDensity'] as const;
+export type UncertainInput = (typeof UNCERTAIN_INPUTS)[number];
+
+/** What to do about each, in the words of the bench. */
+export const NARROWED_BY: Readonly<Record<UncertainInput, string>> = {
+  solubleFrac: 'read a batch of this coffee with a refractometer',
+  diffusivity: 'read the brew once half way through the steep',
+  retained: 'weigh what comes out of the strainer',
+  looseDensity: 'weigh the coffee',
+};
+
+const HALF_WIDTH_SIGMAS = 1.959964;
+const { solubleFrac, diffusivity22M2PerS, retainedSpreadGPerG, looseDensitySpreadFrac } = CONSTANTS;
+const SOLUBLE_SIGMA =
+  (solubleFrac.high - solubleFrac.low) / 2 / solubleFrac.value / HALF_WIDTH_SIGMAS;
+const DIFFUSIVITY_SIGMA =
+  Math.log(diffusivity22M2PerS.high / diffusivity22M2PerS.low) / 2 / HALF_WIDTH_SIGMAS;
+const RETAINED_SIGMA = retainedSpreadGPerG.value / HALF_WIDTH_SIGMAS;
+const DENSITY_SIGMA = looseDensitySpreadFrac.value / HALF_WIDTH_SIGMAS;
+
+/** A result's range, and how much of its variance each input brings, strongest first. */
+export interface SampledRange extends Range {
+  readonly median: number;
+  readonly contributions: readonly { input: UncertainInput; shareFrac: number }[];
+}
+
+export interface MonteCarloResult {
+  readonly draws: number;
+  readonly strengthFrac: SampledRange;
+  readonly brewMl: SampledRange;
+  readonly extractionYieldFrac: SampledRange;
+}
+
+const OUTPUTS = ['strengthFrac', 'brewMl', 'extractionYieldFrac'] as const;
+
+/** A sampling of a batch that goes on in steps, so that it can show itself and be stopped. */
+export interface MonteCarlo {
+  /** Draws more, and summarises all so far. */
+  readonly advance: (draws: number) => MonteCarloResult;
+}
+
+/**
+ * Seeded Monte Carlo over the whole chain: soluble share and liquid kept are normal, the
+ * diffusivity lognormal, a scoop's density normal where the coffee was scooped.
+ *
+ * @param input.seed any whole number: the same seed gives the same draws
+ * @param input.ofScoop the batch that the same scoop gives when the loose coffee is denser by a
+ *   factor; left out where the coffee was weighed
+ * @returns 5th and 95th percentile and median of each result; contributions are squared
+ *   correlations with the inputs, exact where the model is linear
+ */
+export function createMonteCarlo(input: {
+  batch: BatchInput;
+  seed: number;
+  ofScoop?: (densityFactor: number) => BatchInput;
+}): MonteCarlo {
+  const { ofScoop } = input;
+  const random = createRandom(input.seed);
+  const inputs: UncertainInput[] = UNCERTAIN_INPUTS.filter(
+    (name) => name !== 'looseDensity' || ofScoop,
+  );
+  const normals: number[][] = inputs.map(() => []);
+  const results = OUTPUTS.map((): number[] => []);
+
+  function draw(): void {
+    const z = inputs.map(() => random.normal());
+    const [soluble, diffusivity, retained, density] = z as [number, number, number, number?];
+    const base =
+      ofScoop && density !== undefined
+        ? ofScoop(Math.max(0.2, 1 + density * DENSITY_SIGMA))
+        : input.batch;
+    const outcome = batch(
+      {
+        ...base,
+        coffee: {
+          ...base.coffee,
+          solubleFrac: base.coffee.solubleFrac * Math.max(0.2, 1 + soluble * SOLUBLE_SIGMA),
+        },
+      },
+      {
+        diffusivity22M2PerS: diffusivity22M2PerS.value * Math.exp(diffusivity * DIFFUSIVITY_SIGMA),
+        retainedShiftGPerG: retained * RETAINED_SIGMA,
+      },
+    );
+    z.forEach((value, i) => normals[i]!.push(value));
+    OUTPUTS.forEach((name, i) => results[i]!.push(outcome[name]));
+  }
+
+  const summarise = (values: readonly number[]): SampledRange => {
+    const sorted = Float64Array.from(values).sort();
+    const contributions = inputs
+      .map((name, i) => ({ input: name, shareFrac: squaredCorrelation(normals[i]!, values) }))
+      .sort((a, b) => b.shareFrac - a.shareFrac);
+    return {
+      low: percentile(sorted, 0.05),
+      median: percentile(sorted, 0.5),
+      high: percentile(sorted, 0.95),
+      contributions,
+    };
+  };
+
+  return {
+    advance: (draws) => {
+      if (!(draws >= 1))
+        throw new DomainError('out_of_range', { name: 'draws', value: draws, min: 1 });
+      for (let i = 0; i < draws; i++) draw();
+      const [strength, brew, extraction] = results.map(summarise) as [
+        SampledRange,
+        SampledRange,
+        SampledRange,
+      ];
+      return {
+        draws: results[0]!.length,
+        strengthFrac: strength,
+        brewMl: brew,
+        extractionYieldFrac: extraction,
+      };
+    },
+  };
+}
+
+/**
+ * The range that would be left if an input were known.
+ *
+ * @param shareFrac what the input brings to the variance, 0–1
+ * @returns width left over width now, 0–1
+ */
+export const widthLeftFrac = (shareFrac: number): number => Math.sqrt(Math.max(0, 1 - shareFrac));
+
+/** Linear between the two nearest values. */
+function percentile(sorted: Float64Array, frac: number): number {
+  const place = frac * (sorted.length - 1);
+  const below = Math.floor(place);
+  const above = Math.min(sorted.length - 1, below + 1);
+  return sorted[below]! + (place - below) * (sorted[above]! - sorted[below]!);
+}
+
+function squaredCorrelation(a: readonly number[], b: readonly number[]): number {
+  const mean = (values: readonly number[]) => values.reduce((sum, v) => sum + v, 0) / values.length;
+  const [meanA, meanB] = [mean(a), mean(b)];
+  let [ab, aa, bb] = [0, 0, 0];
+  for (let i = 0; i < a.length; i++) {
+    const [da, db] = [a[i]! - meanA, b[i]! - meanB];
+    ab += da * db;
+    aa += da * da;
+    bb += db * db;
+  }
+  return aa === 0 || bb === 0 ? 0 : (ab * ab) / (aa * bb);
+}
