@@ -110,3 +110,31 @@ export {
   reckonRecipeResponse,
   type ReckonRecipeResponse,
 } from './schemas/reckonRecipe.ts';
+export {
+  batchClock,
+  crewWindows,
+  isManned,
+  nearestFits,
+  startForReadyMs,
+  type BatchEvent,
+  type ClockFit,
+  type DailyHours,
+} from './clock/batchClock.ts';
+export { instantOf, zoned } from './clock/localTime.ts';
+export {
+  batchAmounts,
+  solveBatch,
+  TARGET_KEYS,
+  type BatchAmounts,
+  type BatchSetting,
+  type BatchSolution,
+  type Target,
+  type TargetKey,
+} from './brew/solveBatch.ts';
+export {
+  createMonteCarlo,
+  NARROWED_BY,
+  widthLeftFrac,
+  type MonteCarloResult,
+  type SampledRange,
+} from './brew/monteCarlo.ts';
