@@ -16,6 +16,8 @@ export const lidoShop: Body<Shop> = {
   waterC: 12,
   openHours: 8,
   closeHours: 20,
+  crewFromHours: 6,
+  crewToHours: 21,
 };
 
 export const lidoCoffees: readonly Body<ShelfCoffee>[] = [
@@ -210,7 +212,12 @@ export interface LidoBatch {
   };
 }
 
-const coarse = { grind: 'coarse', wetting: 'stages', waterC: 12 } as const;
+const coarse = {
+  grind: 'coarse',
+  wetting: 'stages',
+  waterC: 12,
+  agitationHours: [],
+} satisfies Partial<Plan>;
 const drained = { method: 'drain', rinseG: 0 } as const;
 
 export const lidoBatches: readonly LidoBatch[] = [

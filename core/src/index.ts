@@ -91,14 +91,6 @@ export {
   type ShopUnits,
   type WrittenAmount,
 } from './units/writeAmount.ts';
-export {
-  followingKey,
-  setTiedAmount,
-  TIED_KEYS,
-  togglePin,
-  type TiedAmounts,
-  type TiedKey,
-} from './brew/tiedAmounts.ts';
 export { strengthFrac } from './brew/strength.ts';
 export { waterDensityGPerMl } from './matter/waterDensity.ts';
 export { mix } from './matter/composition.ts';
@@ -138,3 +130,12 @@ export {
   type MonteCarloResult,
   type SampledRange,
 } from './brew/monteCarlo.ts';
+export { pinTarget, setTarget, type HeldTargets } from './brew/heldTargets.ts';
+export { batchSetting } from './reckon/reckonPlan.ts';
+export { STRAIN_MINUTES } from './clock/batchClock.ts';
+export {
+  draftSchema,
+  saveDraftRequest,
+  type Draft,
+  type SaveDraftRequest,
+} from './schemas/draft.ts';

@@ -10,6 +10,8 @@ import { createBatchService } from './batches/service.ts';
 import type { Changes } from './changes/changes.ts';
 import type { Clock } from './clock.ts';
 import type { Database } from './database/database.ts';
+import { draftEndpoints } from './drafts/endpoints.ts';
+import { createDraftService } from './drafts/service.ts';
 import { endpoint, mountEndpoints, type Endpoint } from './endpoint.ts';
 import { healthEndpoint } from './health.ts';
 import { jugEndpoints } from './jugs/endpoints.ts';
@@ -59,7 +61,8 @@ export function createApp({ db, clock, changes, log, webDir }: Needs): Express {
   const endpoints: Endpoint[] = [
     healthEndpoint(db.sequelize),
     ...reckonEndpoints,
-    ...shelfEndpoints(createShelfService(db), clock),
+    ...shelfEndpoints(createShelfService({ db, changes }), clock),
+    ...draftEndpoints(createDraftService({ db, clock, changes })),
     ...batchEndpoints(createBatchService({ db, clock, changes })),
     ...jugEndpoints(createJugService({ db, clock, changes })),
   ];

@@ -1,4 +1,5 @@
 import express, { type Express, type Request, type Response } from 'express';
+import { idSchema } from '@ratio/core';
 import type { z } from 'zod';
 import { bodyProblem, ProblemError } from './problem.ts';
 
@@ -26,6 +27,17 @@ export interface Endpoint<B = unknown> {
 /** Ties a body's schema to its handler's type. */
 export const endpoint = <B = undefined>(definition: Endpoint<B>): Endpoint =>
   definition as Endpoint;
+
+/**
+ * The identity in a path, for a document that may be made by the request.
+ *
+ * @throws {ProblemError} bad_request where it is none
+ */
+export function idOf(params: Call<unknown>['params']): string {
+  const parsed = idSchema.safeParse(params['id']);
+  if (parsed.success) return parsed.data;
+  throw new ProblemError('bad_request', 'An id has small letters, digits and dashes, at most 64.');
+}
 
 const LIMIT = '256kb';
 

@@ -16,6 +16,7 @@ const PLAN: Plan = {
   waterC: 12,
   wetting: 'stages',
   steep: [{ place: 'fridge', tempC: 4, hours: 18 }],
+  agitationHours: [],
   separation: { method: 'drain', rinseG: 0 },
 };
 

@@ -2,8 +2,90 @@ import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { expect } from 'chai';
+import request from 'supertest';
+import { createChanges } from '../src/changes/changes.ts';
 import { openDatabase } from '../src/database/database.ts';
+import { openLidoServer, type LidoServer } from './lidoServer.ts';
 import { createShelfService, ensureShop } from '../src/shelf/service.ts';
+
+describe('documents that several tablets write', () => {
+  let server: LidoServer;
+  beforeEach(async () => (server = await openLidoServer()));
+  afterEach(() => server.close());
+  const put = (at: string, version: string, body: object) =>
+    request(server.app).put(at).set('If-Match', version).send(body);
+  const bodyOf = async (at: string) => {
+    const [{ id, version, ...body }] = (await request(server.app).get(at)).body;
+    return { id, version, body };
+  };
+
+  it('are written by whoever saw the present version; the other one is shown both', async () => {
+    const { id, version, body } = await bodyOf('/api/coffees');
+    const first = await put(`/api/coffees/${id}`, `"${version}"`, { ...body, pricePerKg: 33 });
+    expect(first.body).to.include({ version: version + 1, pricePerKg: 33 });
+    const second = await put(`/api/coffees/${id}`, `"${version}"`, { ...body, pricePerKg: 44 });
+    expect(second.status).to.equal(412);
+    expect(second.body.current).to.include({ version: version + 1, pricePerKg: 33 });
+  });
+
+  it('need a version, a name that fits, and nothing unknown', async () => {
+    const { id, body } = await bodyOf('/api/vessels');
+    expect((await request(server.app).put(`/api/vessels/${id}`).send(body)).status).to.equal(428);
+    expect((await put('/api/vessels/Not%20An%20Id', '"0"', body)).status).to.equal(400);
+    expect((await put(`/api/vessels/${id}`, '"1"', { ...body, colour: 'red' })).status).to.equal(
+      400,
+    );
+    expect(
+      (await put(`/api/vessels/${id}`, '"1"', { ...body, name: '' })).body.issues[0].path,
+    ).to.equal('name');
+    const made = await put('/api/vessels/new-jar', '"0"', { ...body, name: 'New jar' });
+    expect(made.body).to.include({ id: 'new-jar', version: 1, name: 'New jar' });
+  });
+
+  it('keep the shop’s clock through a change of its hours', async () => {
+    const {
+      now: _,
+      clockFrozen: __,
+      id: ___,
+      version,
+      ...shop
+    } = (await request(server.app).get('/api/shop')).body;
+    const changed = await put('/api/shop', `"${version}"`, { ...shop, crewFromHours: 5 });
+    expect(changed.body).to.include({ crewFromHours: 5 });
+    expect((await server.db.models.shops.findOne())?.body).to.have.property('clockOffsetMs');
+  });
+
+  it('hold a draft for every tablet', async () => {
+    const plan = {
+      coffeeId: 'slack-tide',
+      vesselId: 'tall-jar',
+      grind: 'coarse',
+      doseG: 900,
+      waterG: 4500,
+      waterC: 12,
+      wetting: 'stages',
+      steep: [{ place: 'fridge', tempC: 4, hours: 18 }],
+      agitationHours: [],
+      separation: { method: 'drain', rinseG: 0 },
+    };
+    const held = [
+      { key: 'ratio', value: 5 },
+      { key: 'doseG', value: 900 },
+    ];
+    const draft = { plan, held, pinned: null, scooped: false, startAt: null };
+    expect((await put('/api/drafts/bench', '"0"', draft)).body).to.include({
+      id: 'bench',
+      version: 1,
+    });
+    expect((await put('/api/drafts/bench', '"0"', draft)).status).to.equal(412);
+    expect((await put('/api/drafts/bench', '"1"', { ...draft, scooped: true })).body).to.include({
+      version: 2,
+      scooped: true,
+    });
+    const { body } = await request(server.app).get('/api/drafts');
+    expect(body).to.have.length(1);
+  });
+});
 
 describe('a shop without data', () => {
   it('gets its row once, with a zone that a clock knows', async () => {
@@ -12,7 +94,7 @@ describe('a shop without data', () => {
     await ensureShop(db);
     await ensureShop(db);
     expect(await db.models.shops.count()).to.equal(1);
-    const { zone } = await createShelfService(db).shop();
+    const { zone } = await createShelfService({ db, changes: createChanges() }).shop();
     expect(() => new Intl.DateTimeFormat('en', { timeZone: zone })).to.not.throw();
     await db.close();
     await rm(dataDir, { recursive: true });

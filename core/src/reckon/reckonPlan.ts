@@ -6,6 +6,7 @@ import {
   type BatchPoint,
 } from '../brew/batch.ts';
 import { batchRange, type BatchRange } from '../brew/batchRange.ts';
+import type { BatchSetting } from '../brew/solveBatch.ts';
 import { approachingTemperature } from '../brew/temperature.ts';
 import { slurryMl, vesselFit, vesselTimeConstantS, type VesselFit } from '../brew/vessel.ts';
 import { batchCautions } from '../caution/batchCautions.ts';
@@ -29,6 +30,7 @@ export interface PlanOutcome {
  *
  * @param input.coffee soluble share and species of the coffee
  * @param input.vessel brim volume, and whether it will be shaken
+ * @param input.scooped whether the coffee was measured by volume, which widens the range
  * @param input.horizonHours how far the curve goes, h, above 0
  * @throws {DomainError} out_of_range where the ratio is absurd
  */
@@ -37,13 +39,14 @@ export function reckonPlan(input: {
   coffee: BatchInput['coffee'];
   vessel: { brimMl: number; shaken: boolean };
   horizonHours: number;
+  scooped?: boolean;
 }): PlanOutcome {
   const { plan, vessel, horizonHours } = input;
   const batchInput = planInput(input);
   const outcome = batch(batchInput);
   return {
     outcome,
-    range: batchRange(batchInput),
+    range: batchRange(batchInput, input.scooped ? { ofScoop: scoopOf(batchInput) } : {}),
     curve: batchCurve({
       ...batchInput,
       horizonS: horizonHours * 3600,
@@ -63,25 +66,44 @@ export function reckonPlan(input: {
   };
 }
 
+/** The batch that the same scoop gives when the loose coffee is denser by a factor. */
+export const scoopOf =
+  (batchInput: BatchInput) =>
+  (densityFactor: number): BatchInput => ({
+    ...batchInput,
+    doseG: batchInput.doseG * densityFactor,
+  });
+
 /** @returns the plan as the model takes it */
 export function planInput(input: { plan: Plan; coffee: BatchInput['coffee'] }): BatchInput {
+  const { plan } = input;
+  const { doseG, waterG } = plan;
+  const { waterC: _, historyOf, ...rest } = batchSetting(input);
+  return { ...rest, doseG, waterG, history: historyOf({ doseG, waterG }) };
+}
+
+/** @returns all of a plan but its coffee and water, for whoever solves for those */
+export function batchSetting(input: {
+  plan: Omit<Plan, 'doseG' | 'waterG'>;
+  coffee: BatchInput['coffee'];
+}): BatchSetting {
   const { plan, coffee } = input;
-  const { doseG, waterG, waterC, grind, wetting, steep, separation } = plan;
+  const { waterC, grind, wetting, steep, separation, agitationHours } = plan;
   const { solubleFrac, robustaFrac, decafFrac } = coffee;
   const places = steep.map(({ hours, tempC }) => ({ durationS: hours * 3600, tempC }));
   return {
-    doseG,
-    waterG,
     grind,
     coffee: { solubleFrac, robustaFrac, decafFrac },
     wetting,
-    history: approachingTemperature({
-      waterC,
-      places,
-      timeConstantS: vesselTimeConstantS(slurryMl({ doseG, waterG, tempC: waterC })),
-    }),
+    waterC,
+    historyOf: ({ doseG, waterG }) =>
+      approachingTemperature({
+        waterC,
+        places,
+        timeConstantS: vesselTimeConstantS(slurryMl({ doseG, waterG, tempC: waterC })),
+      }),
     steepS: places.reduce((sum, { durationS }) => sum + durationS, 0),
-    agitationS: [],
+    agitationS: agitationHours.map((hours) => hours * 3600),
     separation,
   };
 }

@@ -26,6 +26,7 @@ export const planSchema = z.strictObject({
   waterC: z.number().min(0).max(100),
   wetting: z.enum(WETTING_NAMES),
   steep: z.array(planPieceSchema).min(1).max(10),
+  agitationHours: z.array(z.number().min(0).max(BATCH_LIMITS.hours)).max(20),
   separation: z.strictObject({
     method: z.enum(SEPARATION_NAMES),
     rinseG: z.number().min(0).max(BATCH_LIMITS.waterG),

@@ -14,6 +14,8 @@ export const shopSchema = z.object({
   waterC: z.number().min(0).max(60),
   openHours: z.number().min(0).max(24),
   closeHours: z.number().min(0).max(24),
+  crewFromHours: z.number().min(0).max(24),
+  crewToHours: z.number().min(0).max(24),
 });
 
 /** A coffee on the shelf. */

@@ -1,4 +1,5 @@
 import type { Model, ModelStatic, Transaction } from 'sequelize';
+import type { WriteTransaction } from './writeTransaction.ts';
 import { ProblemError } from '../problem.ts';
 import type { DocumentRow } from './models.ts';
 
@@ -32,4 +33,39 @@ export async function findDocument<R extends Model>(
   const row = await model.findByPk(id, { transaction });
   if (row === null) throw new ProblemError('not_found', `There is no ${what} “${id}”.`);
   return row;
+}
+
+/**
+ * Writes a document that somebody saw in a version, or makes a new one.
+ *
+ * @param input.seenVersion version that the writer saw; 0 where there was none
+ * @returns the document as it is now
+ * @throws {ProblemError} version_required without a version; stale, with the current document, where
+ *   somebody else wrote first
+ */
+export async function saveDocument<T>(input: {
+  write: WriteTransaction;
+  model: ModelStatic<DocumentRow<T>>;
+  id: string;
+  seenVersion: number | null;
+  body: Omit<T, 'id' | 'version'>;
+}): Promise<Sent<T>> {
+  const { write, model, id, seenVersion, body } = input;
+  if (seenVersion === null)
+    throw new ProblemError(
+      'version_required',
+      'Send the version that you saw as If-Match, 0 for a new one.',
+    );
+  return write(async (transaction) => {
+    const row = await model.findByPk(id, { transaction });
+    const current = row ? { ...row.body, id, version: row.version } : null;
+    if (seenVersion !== (current?.version ?? 0))
+      throw new ProblemError('stale', 'Somebody else changed this first. Keep one of the two.', {
+        current,
+      });
+    const version = seenVersion + 1;
+    if (row) await row.update({ body, version } as Partial<DocumentRow<T>>, { transaction });
+    else await model.create({ id, version, body } as never, { transaction });
+    return { ...body, id, version };
+  });
 }

@@ -1,9 +1,10 @@
 import type { Sequelize } from 'sequelize';
 import { SequelizeStorage, Umzug } from 'umzug';
+import { drafts } from './migrations/20261125-drafts.ts';
 import { documentsAndLedger } from './migrations/20261125-documents-and-ledger.ts';
 
 /** In order; a landed one is never edited. */
-const MIGRATIONS = [documentsAndLedger];
+const MIGRATIONS = [documentsAndLedger, drafts];
 
 /** Brings the database's tables up to date. */
 export async function migrate(sequelize: Sequelize): Promise<void> {

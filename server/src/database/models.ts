@@ -8,7 +8,7 @@ import {
   type ModelStatic,
   type Sequelize,
 } from 'sequelize';
-import type { Batch, Drink, JugEntry, ShelfCoffee, Shop, Vessel } from '@ratio/core';
+import type { Batch, Draft, Drink, JugEntry, ShelfCoffee, Shop, Vessel } from '@ratio/core';
 
 /** A document as a row: identity, version, and the rest as JSON that a schema has checked. */
 export interface DocumentRow<T> extends Model<
@@ -54,6 +54,7 @@ export interface Models {
   readonly drinks: ModelStatic<DocumentRow<Drink>>;
   readonly batches: ModelStatic<DocumentRow<Batch>>;
   readonly jugs: ModelStatic<DocumentRow<JugBody>>;
+  readonly drafts: ModelStatic<DocumentRow<Draft>>;
   readonly jugEntries: ModelStatic<JugEntryRow>;
 }
 
@@ -86,6 +87,7 @@ export function defineModels(sequelize: Sequelize): Models {
     drinks: document(DOCUMENT_TABLES.drinks),
     batches: document(DOCUMENT_TABLES.batches),
     jugs: document(DOCUMENT_TABLES.jugs),
+    drafts: document('drafts'),
     jugEntries: sequelize.define<JugEntryRow>(
       'jug_entries',
       {

@@ -7,7 +7,7 @@ import {
 } from '@ratio/core';
 import { z } from 'zod';
 import type { Clock } from '../clock.ts';
-import { endpoint, type Endpoint } from '../endpoint.ts';
+import { endpoint, idOf, type Endpoint } from '../endpoint.ts';
 import { listIngredients, type ShelfService } from './service.ts';
 
 /** What the shop is, has and sells. */
@@ -29,6 +29,32 @@ export const shelfEndpoints = (shelf: ShelfService, clock: Clock): readonly Endp
       now: clock.now().toISOString(),
       clockFrozen: clock.frozen,
     }),
+  }),
+  endpoint({
+    method: 'put',
+    path: '/api/shop',
+    summary: 'Change the shop; needs If-Match with the version that was seen',
+    body: shopSchema.omit({ id: true, version: true }).strict(),
+    answer: shopSchema,
+    handle: ({ body, seenVersion }) => shelf.saveShop({ seenVersion, body }),
+  }),
+  endpoint({
+    method: 'put',
+    path: '/api/coffees/{id}',
+    summary: 'Change a coffee, or put a new one on the shelf; needs If-Match, 0 for a new one',
+    body: shelfCoffeeSchema.omit({ id: true, version: true }).strict(),
+    answer: shelfCoffeeSchema,
+    handle: ({ body, params, seenVersion }) =>
+      shelf.saveCoffee({ id: idOf(params), seenVersion, body }),
+  }),
+  endpoint({
+    method: 'put',
+    path: '/api/vessels/{id}',
+    summary: 'Change a vessel, or put a new one on the shelf; needs If-Match, 0 for a new one',
+    body: vesselSchema.omit({ id: true, version: true }).strict(),
+    answer: vesselSchema,
+    handle: ({ body, params, seenVersion }) =>
+      shelf.saveVessel({ id: idOf(params), seenVersion, body }),
   }),
   endpoint({
     method: 'get',

@@ -7,7 +7,8 @@ import {
   type Vessel,
 } from '@ratio/core';
 import type { Database } from '../database/database.ts';
-import { listDocuments } from '../database/documents.ts';
+import { listDocuments, saveDocument } from '../database/documents.ts';
+import type { Changes } from '../changes/changes.ts';
 import { ProblemError } from '../problem.ts';
 
 /** What the shop has and sells. */
@@ -16,17 +17,54 @@ export interface ShelfService {
   readonly coffees: () => Promise<ShelfCoffee[]>;
   readonly vessels: () => Promise<Vessel[]>;
   readonly drinks: () => Promise<Drink[]>;
+  readonly saveShop: (input: Omit<Save<Shop>, 'id'>) => Promise<Shop>;
+  readonly saveCoffee: (input: Save<ShelfCoffee>) => Promise<ShelfCoffee>;
+  readonly saveVessel: (input: Save<Vessel>) => Promise<Vessel>;
 }
 
-/** @returns reads of the shelf */
-export function createShelfService({ models }: Database): ShelfService {
+/** A document to write, and the version that the writer saw. */
+interface Save<T> {
+  readonly id: string;
+  readonly seenVersion: number | null;
+  readonly body: Omit<T, 'id' | 'version'>;
+}
+
+/** @returns the use cases of the shelf */
+export function createShelfService({
+  db,
+  changes,
+}: {
+  db: Database;
+  changes: Changes;
+}): ShelfService {
+  const { models, write } = db;
+  const shopRow = async () => {
+    const [row] = await listDocuments(models.shops);
+    if (!row) throw new ProblemError('not_found', 'No shop is set up.');
+    return row;
+  };
+  async function told<T extends { id: string }>(saved: Promise<T>): Promise<T> {
+    const document = await saved;
+    changes.tell({ noun: 'shelf', id: document.id });
+    return document;
+  }
   return {
     shop: async () => {
-      const [row] = await listDocuments(models.shops);
-      if (!row) throw new ProblemError('not_found', 'No shop is set up.');
-      const { clockOffsetMs: _, ...shop } = row;
+      const { clockOffsetMs: _, ...shop } = await shopRow();
       return shop;
     },
+    saveShop: async ({ seenVersion, body }) => {
+      const { id, clockOffsetMs } = await shopRow();
+      const whole = { ...body, clockOffsetMs };
+      const saved = await told(
+        saveDocument({ write, model: models.shops, id, seenVersion, body: whole }),
+      );
+      const { clockOffsetMs: _, ...shop } = saved;
+      return shop;
+    },
+    saveCoffee: (input) =>
+      told(saveDocument<ShelfCoffee>({ write, model: models.coffees, ...input })),
+    saveVessel: (input) => told(saveDocument<Vessel>({ write, model: models.vessels, ...input })),
     coffees: () => listDocuments<ShelfCoffee>(models.coffees),
     vessels: async () =>
       (await listDocuments<Vessel>(models.vessels)).sort((a, b) => b.brimMl - a.brimMl),
@@ -44,6 +82,8 @@ const NEW_SHOP: Omit<Shop, 'id' | 'version' | 'zone'> = {
   waterC: 12,
   openHours: 8,
   closeHours: 18,
+  crewFromHours: 7,
+  crewToHours: 19,
 };
 
 /** Makes the shop's row in a database that has none, in the machine's own zone. */
