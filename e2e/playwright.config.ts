@@ -11,6 +11,7 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     timezoneId: 'Europe/Lisbon',
+    locale: 'en-GB',
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: [

@@ -139,3 +139,11 @@ export {
   type Draft,
   type SaveDraftRequest,
 } from './schemas/draft.ts';
+export {
+  EXPLAINED,
+  explainPlan,
+  markText,
+  type Explained,
+  type Explanation,
+} from './explain/explainPlan.ts';
+export { scoopOf } from './reckon/reckonPlan.ts';

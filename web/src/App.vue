@@ -34,6 +34,7 @@ async function load(): Promise<void> {
   state.value = 'loading';
   try {
     await Promise.all([shelf.load(), batches.load(), jugs.load()]);
+    await drafts.load();
     state.value = 'ready';
   } catch (error) {
     failure.value = sentenceOf(error);
@@ -50,8 +51,7 @@ function key(event: KeyboardEvent): void {
   if (station) void router.push(station);
   else if (event.key === '?') help.value = true;
   else if (event.key === 'n') {
-    const { coffeeId, vesselId } = drafts.draft;
-    drafts.restart({ coffeeId, vesselId });
+    drafts.restart();
     void router.push('/plan');
   }
 }

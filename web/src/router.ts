@@ -3,12 +3,14 @@ import JugsPage from './pages/jugs/JugsPage.vue';
 import PlanPage from './pages/plan/PlanPage.vue';
 import PourPage from './pages/pour/PourPage.vue';
 import SteepPage from './pages/steep/SteepPage.vue';
+import ToldPage from './pages/told/ToldPage.vue';
 
 export const router = createRouter({
   history: createWebHistory(),
   routes: [
     { path: '/', redirect: '/plan' },
     { path: '/plan', component: PlanPage, meta: { title: 'Plan' } },
+    { path: '/plan/told', component: ToldPage, meta: { title: 'Recipes as told' } },
     { path: '/steep', component: SteepPage, meta: { title: 'Steep' } },
     { path: '/jugs', component: JugsPage, meta: { title: 'Jugs' } },
     { path: '/pour', component: PourPage, meta: { title: 'Pour' } },

@@ -20,6 +20,10 @@ const props = defineProps<{
   /** Yield that a strength of the slurry stands for. */
   yieldOfStrength: (strengthFrac: number) => number;
   clockAt: (hours: number) => string;
+  /** When somebody is there to strain, in hours of the steep. */
+  windows?: readonly { fromHours: number; toHours: number }[];
+  /** Other plans on the same axes. */
+  others?: readonly { name: string; curve: readonly BatchPoint[] }[];
 }>();
 const emit = defineEmits<{ hours: [hours: number] }>();
 
@@ -34,8 +38,11 @@ const svg = ref<SVGSVGElement | null>(null);
 
 const horizon = computed(() => props.curve.at(-1)?.hours ?? 30);
 const x = computed(() => scaleLinear([0, horizon.value], [LEFT, RIGHT]));
-const top = computed(
-  () => (max(props.curve, (point) => point.extractionYieldFrac) ?? 0.2) * props.spread.high,
+const top = computed(() =>
+  Math.max(
+    (max(props.curve, (point) => point.extractionYieldFrac) ?? 0.2) * props.spread.high,
+    ...(props.others ?? []).map(({ curve }) => curve.at(-1)!.extractionYieldFrac),
+  ),
 );
 const y = computed(() => scaleLinear([0, top.value * 1.05], [BASE, TOP]));
 const path = computed(
@@ -44,6 +51,18 @@ const path = computed(
       (point) => x.value(point.hours),
       (point) => y.value(point.extractionYieldFrac),
     )(props.curve) ?? '',
+);
+const otherPaths = computed(() =>
+  (props.others ?? []).map(({ name, curve }, i) => ({
+    name,
+    letter: 'ABC'[i]!,
+    end: curve.at(-1)!,
+    path:
+      line<BatchPoint>(
+        (point) => x.value(Math.min(point.hours, horizon.value)),
+        (point) => y.value(point.extractionYieldFrac),
+      )(curve.filter(({ hours }) => hours <= horizon.value)) ?? '',
+  })),
 );
 const band = computed(
   () =>
@@ -88,7 +107,29 @@ const rows = computed(() =>
     >
       <text class="title" :x="LEFT - 30" y="14">Yield, % of the coffee, by hours</text>
       <text class="title" :x="WIDTH - 8" y="14" text-anchor="end">Strength, %</text>
+      <g v-for="window in windows" :key="window.fromHours" class="window">
+        <rect
+          :x="x(window.fromHours)"
+          :width="x(window.toHours) - x(window.fromHours)"
+          :y="TOP"
+          :height="BASE - TOP"
+        />
+        <text
+          v-if="x(window.toHours) - x(window.fromHours) > 54"
+          :x="x((window.fromHours + window.toHours) / 2)"
+          :y="BASE - 8"
+          text-anchor="middle"
+        >
+          crew in
+        </text>
+      </g>
       <path class="band" :d="band" />
+      <g v-for="other in otherPaths" :key="other.letter" class="other">
+        <path :d="other.path" />
+        <text :x="RIGHT - 10" :y="y(other.end.extractionYieldFrac) - 5" text-anchor="end">
+          {{ other.letter }}
+        </text>
+      </g>
       <path class="curve" :d="path" />
       <AxisSide :ticks="yieldTicks" :x="LEFT" side="left" />
       <AxisSide :ticks="strengthTicks" :x="RIGHT" side="right" />
@@ -149,6 +190,28 @@ const rows = computed(() =>
   fill: none;
   stroke: var(--ink);
   stroke-width: 2.2;
+}
+
+.window rect {
+  fill: var(--resting-wash);
+}
+
+.window text {
+  fill: var(--resting);
+  font-size: 12px;
+}
+
+.other path {
+  fill: none;
+  stroke: var(--ink-soft);
+  stroke-width: 1.4;
+  stroke-dasharray: 5 3;
+}
+
+.other text {
+  fill: var(--ink);
+  font-size: 12px;
+  font-weight: 700;
 }
 
 .end {

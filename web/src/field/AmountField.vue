@@ -17,12 +17,16 @@ const props = defineProps<{
   max: number;
   /** Why a value outside the limits will not do, in a sentence. */
   limitText: string;
+  size?: 'row' | 'middle' | 'large';
+  /** Why the page could not follow, from whoever owns the amount. */
+  refused?: string;
 }>();
 const emit = defineEmits<{ change: [value: number, quantity: Expected] }>();
 
 const id = useId();
 const typed = ref<string | null>(null);
 const wrong = ref('');
+const complaint = computed(() => wrong.value || props.refused || '');
 const shown = computed(() => typed.value ?? props.write(props.value));
 
 function input(text: string): void {
@@ -46,7 +50,7 @@ function input(text: string): void {
 }
 
 function leave(): void {
-  if (wrong.value === '') typed.value = null;
+  if (complaint.value === '') typed.value = null;
 }
 
 function key(event: KeyboardEvent | Event): void {
@@ -73,13 +77,13 @@ async function select(event: FocusEvent): Promise<void> {
 </script>
 
 <template>
-  <div class="amount bare">
+  <div class="amount bare" :class="size">
     <ElInput
       :id="id"
       :model-value="shown"
       :aria-label="label"
-      :aria-invalid="wrong !== ''"
-      :aria-describedby="wrong === '' ? undefined : `${id}-wrong`"
+      :aria-invalid="complaint !== ''"
+      :aria-describedby="complaint === '' ? undefined : `${id}-wrong`"
       autocomplete="off"
       inputmode="text"
       @update:model-value="input"
@@ -87,7 +91,9 @@ async function select(event: FocusEvent): Promise<void> {
       @blur="leave"
       @focus="select"
     />
-    <p v-if="wrong !== ''" :id="`${id}-wrong`" class="due wrong" role="alert">{{ wrong }}</p>
+    <p v-if="complaint !== ''" :id="`${id}-wrong`" class="due wrong" role="alert">
+      {{ complaint }}
+    </p>
   </div>
 </template>
 
@@ -95,5 +101,20 @@ async function select(event: FocusEvent): Promise<void> {
 .wrong {
   font-size: var(--t13);
   font-weight: 600;
+}
+.large :deep(.el-input__inner),
+.middle :deep(.el-input__inner) {
+  height: 1.1em;
+  font-family: var(--figures);
+  font-weight: 500;
+  letter-spacing: -0.04em;
+}
+
+.large :deep(.el-input__inner) {
+  font-size: var(--t64);
+}
+
+.middle :deep(.el-input__inner) {
+  font-size: var(--t40);
 }
 </style>

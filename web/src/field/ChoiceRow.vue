@@ -1,32 +1,43 @@
 <script setup lang="ts">
-/** A row of the choices: what it is, its field, and a note at the right. */
-defineProps<{ label: string; note?: string | undefined; state?: 'held' | 'follows' | undefined }>();
+/** A row of the choices: what it is with a note beside it, and its field below. */
+defineProps<{ label: string; note?: string | undefined }>();
 </script>
 
 <template>
   <div class="row">
     <div class="top">
       <span class="label">{{ label }}</span>
-      <slot name="action" />
+      <span v-if="note" class="note soft">{{ note }}</span>
     </div>
     <div class="field">
       <slot />
-      <span v-if="note" class="note soft">{{ note }}</span>
+      <slot name="action" />
     </div>
   </div>
 </template>
 
 <style scoped>
 .row {
-  padding: 7px 0 8px;
+  padding: 5px 0 4px;
   border-bottom: 1px solid var(--hairline);
 }
 
 .top {
   display: flex;
   justify-content: space-between;
-  align-items: center;
-  min-height: 20px;
+  gap: 12px;
+  font-size: var(--t13);
+}
+
+.label {
+  flex: none;
+}
+
+.note {
+  overflow: hidden;
+  text-align: right;
+  text-overflow: ellipsis;
+  white-space: nowrap;
 }
 
 .field {
@@ -38,12 +49,5 @@ defineProps<{ label: string; note?: string | undefined; state?: 'held' | 'follow
 .field > :first-child {
   flex: 1 1 0;
   min-width: 0;
-}
-
-.note {
-  flex: none;
-  max-width: 50%;
-  text-align: right;
-  font-size: var(--t13);
 }
 </style>

@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { RouterLink } from 'vue-router';
+import { RouterLink, useRoute } from 'vue-router';
 import { useSettings } from '../stores/settings.ts';
 import { useLine } from './useLine.ts';
 
 /** The stations in the order in which coffee moves, with what stands at each now. */
+const route = useRoute();
 const settings = useSettings();
 const { stations } = useLine();
 const emit = defineEmits<{ help: [] }>();
@@ -19,7 +20,13 @@ const emit = defineEmits<{ help: [] }>();
       <span>Ratio</span>
     </RouterLink>
     <nav aria-label="Stations">
-      <RouterLink v-for="station in stations" :key="station.to" :to="station.to" class="station">
+      <RouterLink
+        v-for="station in stations"
+        :key="station.to"
+        :to="station.to"
+        class="station"
+        :class="{ here: route.path.startsWith(station.to) }"
+      >
         <strong>{{ station.name }}</strong>
         <span :class="station.due ? 'due' : 'soft'">{{ station.text }}</span>
       </RouterLink>
@@ -88,7 +95,7 @@ nav {
   font-weight: 600;
 }
 
-.station.router-link-active {
+.station.here {
   background: var(--panel);
   border-bottom-color: var(--action);
   border-inline: 1px solid var(--hairline);

@@ -28,9 +28,9 @@ export function useLine() {
   const settings = useSettings();
 
   const plan = computed(() => {
-    const { doseG, ratio } = drafts.draft.amounts;
+    const { doseG, waterG } = drafts.plan;
     const mass = inOneLine(writeMass({ massG: doseG, units: settings.units }));
-    return `1 draft, ${mass} at 1:${ratio.toFixed(1)}`;
+    return `1 draft, ${mass} at 1:${(waterG / doseG).toFixed(1)}`;
   });
   const steep = computed(() => {
     const [next] = batches.steeping;

@@ -1,54 +1,224 @@
 import {
+  batchAmounts,
+  batchSetting,
   CONSTANTS,
-  setTiedAmount,
-  togglePin,
+  pinTarget,
+  setTarget,
+  solveBatch,
+  type BatchSolution,
+  type Draft,
+  type HeldTargets,
   type Plan,
-  type TiedAmounts,
-  type TiedKey,
+  type SaveDraftRequest,
+  type TargetKey,
 } from '@ratio/core';
 import { defineStore } from 'pinia';
-import { computed } from 'vue';
-import { newId } from '../api/client.ts';
+import { computed, ref, shallowRef, watch } from 'vue';
+import { ask, newId, RequestProblem } from '../api/client.ts';
+import { useShop } from './shop.ts';
 import { useStored } from './useStored.ts';
 
-/** A plan before it is started: its choices, and which of the tied amounts are held. */
-export interface Draft extends Omit<Plan, 'doseG' | 'waterG'> {
+/** The draft on this tablet, and which version of it the server is known to have. */
+export interface LocalDraft extends SaveDraftRequest {
   readonly id: string;
-  readonly amounts: TiedAmounts;
+  readonly version: number;
+  readonly unsaved: boolean;
 }
 
-const freshDraft = (): Draft => ({
+/** An amount that could not be set, and why. */
+export interface Conflict {
+  readonly key: TargetKey;
+  readonly solution: Exclude<BatchSolution, { status: 'solved' }>;
+}
+
+const SAVE_AFTER_MS = 400;
+const RETRY_AFTER_MS = 4000;
+
+const freshDraft = (): LocalDraft => ({
   id: newId(),
-  coffeeId: '',
-  vesselId: '',
-  grind: 'coarse',
-  amounts: { doseG: 850, waterG: 4250, ratio: 5, held: ['ratio', 'doseG'], pinned: null },
-  waterC: 12,
-  wetting: 'stages',
-  steep: [{ place: 'fridge', tempC: CONSTANTS.brewVolumeTempC.value, hours: 18 }],
-  separation: { method: 'drain', rinseG: 0 },
+  version: 0,
+  unsaved: false,
+  plan: {
+    coffeeId: '',
+    vesselId: '',
+    grind: 'coarse',
+    doseG: 850,
+    waterG: 4250,
+    waterC: 12,
+    wetting: 'stages',
+    steep: [{ place: 'fridge', tempC: CONSTANTS.brewVolumeTempC.value, hours: 18 }],
+    agitationHours: [],
+    separation: { method: 'drain', rinseG: 0 },
+  },
+  held: [
+    { key: 'ratio', value: 5 },
+    { key: 'doseG', value: 850 },
+  ],
+  pinned: null,
+  scooped: false,
+  startAt: null,
 });
 
-/** The draft on the planning bench; this browser keeps it through a reload. */
+/** The draft on the planning bench: kept here through a reload, and on the server for every tablet. */
 export const useDraft = defineStore('draft', () => {
-  const draft = useStored<Draft>('ratio.draft', freshDraft());
-  const change = (part: Partial<Draft>): void => {
-    draft.value = { ...draft.value, ...part };
+  const shelf = useShop();
+  const draft = useStored<LocalDraft>('ratio.plan', freshDraft());
+  const conflict = shallowRef<Conflict | null>(null);
+  /** What another tablet made of this draft while it was changed here. */
+  const theirs = shallowRef<Draft | null>(null);
+  const plan = computed<Plan>(() => draft.value.plan);
+  const coffee = computed(
+    () => shelf.coffees.find(({ id }) => id === plan.value.coffeeId) ?? shelf.coffees[0],
+  );
+
+  const settingOf = (of: Plan) =>
+    coffee.value ? batchSetting({ plan: of, coffee: coffee.value }) : null;
+  const solve = (of: Plan, held: HeldTargets): BatchSolution | null => {
+    const setting = settingOf(of);
+    return setting && solveBatch(setting, held);
   };
+  /** Every amount of the draft as it is. */
+  const amounts = computed(() => {
+    const setting = settingOf(plan.value);
+    return setting && batchAmounts(setting, plan.value);
+  });
+
+  function commit(part: Partial<LocalDraft>): void {
+    conflict.value = null;
+    draft.value = { ...draft.value, ...part, unsaved: true };
+  }
+
+  /** Sets an amount; where it cannot be had, says why and changes nothing. */
+  function setAmount(key: TargetKey, value: number, more: Partial<LocalDraft> = {}): void {
+    const held = setTarget({ held: draft.value.held, pinned: draft.value.pinned, key, value });
+    const solution = solve(plan.value, held);
+    if (solution === null) return;
+    if (solution.status !== 'solved') {
+      conflict.value = { key, solution };
+      return;
+    }
+    const { doseG, waterG } = solution.amounts;
+    commit({ ...more, held: [...held], plan: { ...plan.value, doseG, waterG } });
+  }
+
+  /** Changes a choice; what is held stays, as long as the new choice lets it. */
+  function change(part: Partial<Plan>): void {
+    const next = { ...plan.value, ...part };
+    const solution = solve(next, draft.value.held);
+    if (solution?.status === 'solved') {
+      const { doseG, waterG } = solution.amounts;
+      commit({ plan: { ...next, doseG, waterG } });
+      return;
+    }
+    const { doseG, waterG } = next;
+    commit({
+      plan: next,
+      held: [
+        { key: 'doseG', value: doseG },
+        { key: 'waterG', value: waterG },
+      ],
+      pinned: null,
+    });
+  }
+
+  function pin(key: TargetKey): void {
+    if (draft.value.pinned === key) return commit({ pinned: null });
+    const value = amounts.value?.[key];
+    if (value)
+      commit({ pinned: key, held: [...pinTarget({ held: draft.value.held, key, value })] });
+  }
+
+  function takePlan(next: Plan, more: Partial<LocalDraft> = {}): void {
+    const { doseG, waterG } = next;
+    commit({
+      plan: next,
+      held: [
+        { key: 'waterG', value: waterG },
+        { key: 'doseG', value: doseG },
+      ],
+      pinned: null,
+      ...more,
+    });
+  }
+
+  const saving = ref<'saved' | 'saving' | 'offline'>('saved');
+  let timer: ReturnType<typeof setTimeout> | undefined;
+
+  async function save(): Promise<void> {
+    if (!draft.value.unsaved || theirs.value) return;
+    const { id, version, unsaved: _, ...body } = draft.value;
+    saving.value = 'saving';
+    try {
+      const saved = await ask<Draft>(`/api/drafts/${id}`, { method: 'PUT', body, version });
+      saving.value = 'saved';
+      if (draft.value.id !== id) return;
+      // Typed on meanwhile? Then what was typed still has to be saved.
+      const { id: __, version: ___, unsaved: ____, ...now } = draft.value;
+      const still = JSON.stringify(now) !== JSON.stringify(body);
+      draft.value = { ...draft.value, version: saved.version, unsaved: still };
+    } catch (error) {
+      const current = error instanceof RequestProblem ? error.problem.current : undefined;
+      if (current) theirs.value = current as Draft;
+      saving.value = current ? 'saved' : 'offline';
+      if (!current) timer = setTimeout(() => void save(), RETRY_AFTER_MS);
+    }
+  }
+
+  watch(draft, ({ unsaved }) => {
+    clearTimeout(timer);
+    if (unsaved) timer = setTimeout(() => void save(), SAVE_AFTER_MS);
+  });
+
+  const local = ({ savedAt: _, ...saved }: Draft): LocalDraft => ({ ...saved, unsaved: false });
+
+  /** Takes what the server has, unless something here is not saved yet. */
+  async function load(): Promise<void> {
+    const drafts = await ask<Draft[]>('/api/drafts');
+    const same = drafts.find(({ id }) => id === draft.value.id);
+    const isFresh = draft.value.version === 0 && !draft.value.unsaved;
+    const found = same ?? (isFresh ? drafts[0] : undefined);
+    if (!found) return;
+    if (!draft.value.unsaved) {
+      if (found.version !== draft.value.version || found.id !== draft.value.id)
+        draft.value = local(found);
+    } else if (found.version > draft.value.version) theirs.value = found;
+    else await save();
+  }
+
   return {
     draft,
-    plan: computed<Plan>(() => {
-      const { id: _, amounts, ...choices } = draft.value;
-      return { ...choices, doseG: amounts.doseG, waterG: amounts.waterG };
-    }),
+    plan,
+    coffee,
+    amounts,
+    conflict,
+    theirs,
+    saving,
+    setAmount,
     change,
-    setAmount: (key: TiedKey, value: number) =>
-      change({ amounts: setTiedAmount({ amounts: draft.value.amounts, key, value }) }),
-    pin: (key: TiedKey) => change({ amounts: togglePin(draft.value.amounts, key) }),
+    commit,
+    pin,
+    takePlan,
+    load,
+    save,
+    /** Settles a draft that two tablets changed: this one's, or the other one's. */
+    settle(which: 'mine' | 'theirs'): void {
+      const other = theirs.value;
+      theirs.value = null;
+      if (!other) return;
+      draft.value =
+        which === 'theirs'
+          ? local(other)
+          : { ...draft.value, version: other.version, unsaved: true };
+    },
     /** The same plan under a new identity, once this one is started. */
-    renew: () => change({ id: newId() }),
-    restart: (defaults: Partial<Draft>) => {
-      draft.value = { ...freshDraft(), ...defaults };
+    renew: () => {
+      draft.value = { ...draft.value, id: newId(), version: 0, unsaved: false, startAt: null };
+    },
+    restart: (): void => {
+      const { coffeeId, vesselId } = plan.value;
+      const fresh = freshDraft();
+      conflict.value = null;
+      draft.value = { ...fresh, plan: { ...fresh.plan, coffeeId, vesselId } };
     },
   };
 });

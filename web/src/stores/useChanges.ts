@@ -1,13 +1,18 @@
 import { onScopeDispose } from 'vue';
 import { useBatches } from './batches.ts';
+import { useDraft } from './draft.ts';
 import { useJugs } from './jugs.ts';
+import { useShop } from './shop.ts';
 
 /** Reads again what another page changed, and everything after a dropped connection. */
 export function useChanges(): void {
-  const stores = { batches: useBatches(), jugs: useJugs() };
+  const stores = { batches: useBatches(), jugs: useJugs(), drafts: useDraft(), shelf: useShop() };
   const source = new EventSource('/api/changes');
   let dropped = false;
   const reload = (noun: keyof typeof stores) => stores[noun].load().catch(() => undefined);
+  const reloadAll = (): void => {
+    for (const noun of Object.keys(stores) as (keyof typeof stores)[]) void reload(noun);
+  };
   source.onmessage = ({ data }: MessageEvent<string>) => {
     const { noun } = JSON.parse(data) as { noun: keyof typeof stores };
     void reload(noun);
@@ -16,8 +21,11 @@ export function useChanges(): void {
   source.onopen = () => {
     if (!dropped) return;
     dropped = false;
-    void reload('batches');
-    void reload('jugs');
+    reloadAll();
   };
-  onScopeDispose(() => source.close());
+  window.addEventListener('online', reloadAll);
+  onScopeDispose(() => {
+    source.close();
+    window.removeEventListener('online', reloadAll);
+  });
 }

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import {
-  followingKey,
   GRIND_NAMES,
   GRINDS,
   inOneLine,
@@ -14,20 +13,29 @@ import {
   writeTemp,
   writeVolume,
   type Expected,
+  type HeldTargets,
+  type Plan,
   type ShelfCoffee,
   type ShopUnits,
-  type TiedKey,
+  type TargetKey,
   type Vessel,
 } from '@ratio/core';
 import { computed } from 'vue';
 import AmountField from '../../field/AmountField.vue';
 import ChoiceField from '../../field/ChoiceField.vue';
 import ChoiceRow from '../../field/ChoiceRow.vue';
-import type { Draft } from '../../stores/draft.ts';
+import HoursListField from '../../field/HoursListField.vue';
+import PinButton from '../../field/PinButton.vue';
+import SteepPieces from './SteepPieces.vue';
 
 /** The choices of a batch in the order of the work. */
 const props = defineProps<{
-  draft: Draft;
+  plan: Plan;
+  held: HeldTargets;
+  pinned: TargetKey | null;
+  scooped: boolean;
+  /** Why an amount could not be set, and which. */
+  refused: { key: TargetKey; text: string } | null;
   coffee: ShelfCoffee;
   vessel: Vessel;
   coffees: readonly ShelfCoffee[];
@@ -38,22 +46,11 @@ const props = defineProps<{
   restedDays: number;
 }>();
 const emit = defineEmits<{
-  change: [part: Partial<Draft>];
-  amount: [key: TiedKey, value: number];
-  pin: [key: TiedKey];
+  change: [part: Partial<Plan>];
+  amount: [key: TargetKey, value: number, scooped?: boolean];
+  pin: [key: TargetKey];
 }>();
 
-const PLACES = [
-  { value: 'fridge', label: 'in the fridge', reason: 'slow and safe: 16 to 24 h' },
-  {
-    value: 'counter',
-    label: 'on the counter',
-    reason: 'faster: 12 to 18 h; check the local rules',
-  },
-] as const;
-
-const piece = computed(() => props.draft.steep[0]!);
-const follows = computed(() => followingKey(props.draft.amounts));
 const grinds = GRIND_NAMES.map((value) => ({
   value,
   label: value[0]!.toUpperCase() + value.slice(1),
@@ -66,33 +63,30 @@ const mass = (massG: number): string => inOneLine(writeMass({ massG, units: prop
 const volume = (volumeMl: number): string =>
   inOneLine(writeVolume({ volumeMl, units: props.units }));
 const temp = (tempC: number): string => inOneLine(writeTemp({ tempC, units: props.units }));
-const loose = computed(() => looseDensityGPerMl({ form: 'ground', grind: props.draft.grind }));
-const waterDensity = computed(() => waterDensityGPerMl(props.draft.waterC));
+const loose = computed(() => looseDensityGPerMl({ form: 'ground', grind: props.plan.grind }));
+const waterDensity = computed(() => waterDensityGPerMl(props.plan.waterC));
 const plainMass = computed(() => (props.units === 'metric' ? 'gram' : 'ounce'));
+const ratio = computed(() => props.plan.waterG / props.plan.doseG);
+const isHeld = (key: TargetKey): boolean => props.held.some((target) => target.key === key);
+const refusal = (key: TargetKey): string => (props.refused?.key === key ? props.refused.text : '');
+const doseNote = computed(() => {
+  const scoop = volume(props.plan.doseG / loose.value);
+  return props.scooped ? `scooped, ${scoop}: ±12 %` : `${scoop} loose`;
+});
 
 function setDose(value: number, quantity: Expected): void {
-  emit('amount', 'doseG', quantity === 'volume' ? value * loose.value : value);
+  const isScoop = quantity === 'volume';
+  emit('amount', 'doseG', isScoop ? value * loose.value : value, isScoop);
 }
 
 function setWater(value: number, quantity: Expected): void {
   emit('amount', 'waterG', quantity === 'volume' ? value * waterDensity.value : value);
 }
-
-function setPlace(place: 'fridge' | 'counter'): void {
-  const tempC = place === 'fridge' ? props.fridgeC : props.roomC;
-  emit('change', { steep: [{ ...piece.value, place, tempC }] });
-}
-
-const setHours = (timeS: number): void =>
-  emit('change', { steep: [{ ...piece.value, hours: timeS / 3600 }] });
-
-const pinText = (key: TiedKey): string =>
-  props.draft.amounts.pinned === key ? 'pinned' : follows.value === key ? 'follows' : 'pin';
 </script>
 
 <template>
   <form class="choices" aria-label="Choices" @submit.prevent>
-    <ChoiceRow label="Coffee" :note="`rested ${restedDays} d`">
+    <ChoiceRow label="Coffee" :note="`${coffee.roast} roast, rested ${restedDays} d`">
       <ChoiceField
         label="Coffee"
         :model-value="coffee.id"
@@ -106,29 +100,18 @@ const pinText = (key: TiedKey): string =>
         @update:model-value="emit('change', { coffeeId: $event })"
       />
     </ChoiceRow>
-    <ChoiceRow label="Grind" :note="GRINDS[draft.grind].reason">
+    <ChoiceRow label="Grind" :note="GRINDS[plan.grind].reason">
       <ChoiceField
         label="Grind"
-        :model-value="draft.grind"
+        :model-value="plan.grind"
         :options="grinds"
         @update:model-value="emit('change', { grind: $event })"
       />
     </ChoiceRow>
-    <ChoiceRow label="Coffee in" :note="`${volume(draft.amounts.doseG / loose)} loose`">
-      <template #action>
-        <button
-          type="button"
-          class="pin"
-          :aria-pressed="draft.amounts.pinned === 'doseG'"
-          aria-label="Pin the coffee"
-          @click="emit('pin', 'doseG')"
-        >
-          {{ pinText('doseG') }}
-        </button>
-      </template>
+    <ChoiceRow label="Coffee in" :note="doseNote">
       <AmountField
         label="Coffee in"
-        :value="draft.amounts.doseG"
+        :value="plan.doseG"
         :accepts="['mass', 'volume']"
         :plain-unit="plainMass"
         :write="mass"
@@ -136,151 +119,176 @@ const pinText = (key: TiedKey): string =>
         :min="5"
         :max="50000"
         limit-text="Between 5 g and 50 kg of coffee."
+        :refused="refusal('doseG')"
         @change="setDose"
       />
-    </ChoiceRow>
-    <ChoiceRow
-      label="Water in"
-      :note="`${volume(draft.amounts.waterG / waterDensity)} at ${temp(draft.waterC)}`"
-    >
       <template #action>
-        <button
-          type="button"
-          class="pin"
-          :aria-pressed="draft.amounts.pinned === 'waterG'"
-          aria-label="Pin the water"
-          @click="emit('pin', 'waterG')"
-        >
-          {{ pinText('waterG') }}
-        </button>
+        <PinButton
+          what="coffee"
+          :pinned="pinned === 'doseG'"
+          :held="isHeld('doseG')"
+          @pin="emit('pin', 'doseG')"
+        />
       </template>
-      <AmountField
-        label="Water in"
-        :value="draft.amounts.waterG"
-        :accepts="['mass', 'volume']"
-        :plain-unit="plainMass"
-        :write="mass"
-        :step="10"
-        :min="10"
-        :max="500000"
-        limit-text="Between 10 g and 500 kg of water."
-        @change="setWater"
-      />
+    </ChoiceRow>
+    <ChoiceRow label="Water in" :note="volume(plan.waterG / waterDensity)">
+      <div class="pair">
+        <AmountField
+          label="Water in"
+          :value="plan.waterG"
+          :accepts="['mass', 'volume']"
+          :plain-unit="plainMass"
+          :write="mass"
+          :step="10"
+          :min="10"
+          :max="500000"
+          limit-text="Between 10 g and 500 kg of water."
+          :refused="refusal('waterG')"
+          @change="setWater"
+        />
+        <span class="soft at">at</span>
+        <AmountField
+          label="Water temperature"
+          class="temp"
+          :value="plan.waterC"
+          :accepts="['temperature']"
+          :write="temp"
+          :step="1"
+          :min="0"
+          :max="95"
+          limit-text="Between 0 and 95 °C."
+          @change="(waterC) => emit('change', { waterC })"
+        />
+      </div>
+      <template #action>
+        <PinButton
+          what="water"
+          :pinned="pinned === 'waterG'"
+          :held="isHeld('waterG')"
+          @pin="emit('pin', 'waterG')"
+        />
+      </template>
     </ChoiceRow>
     <ChoiceRow label="Ratio, coffee to water" note="by mass">
-      <template #action>
-        <button
-          type="button"
-          class="pin"
-          :aria-pressed="draft.amounts.pinned === 'ratio'"
-          aria-label="Pin the ratio"
-          @click="emit('pin', 'ratio')"
-        >
-          {{ pinText('ratio') }}
-        </button>
-      </template>
       <AmountField
         label="Ratio"
-        :value="draft.amounts.ratio"
+        :value="ratio"
         :accepts="['ratio']"
-        :write="(ratio) => `1 : ${ratio.toFixed(1)}`"
+        :write="(value) => `1 : ${value.toFixed(1)}`"
         :step="0.1"
         :min="0.5"
-        :max="60"
-        limit-text="Between 1:0.5 and 1:60."
+        :max="100"
+        limit-text="Between 1:0.5 and 1:100."
+        :refused="refusal('ratio')"
         @change="(value) => emit('amount', 'ratio', value)"
       />
+      <template #action>
+        <PinButton
+          what="ratio"
+          :pinned="pinned === 'ratio'"
+          :held="isHeld('ratio')"
+          @pin="emit('pin', 'ratio')"
+        />
+      </template>
     </ChoiceRow>
-    <ChoiceRow label="Vessel" :note="volume(vessel.brimMl)">
+    <ChoiceRow
+      label="Vessel"
+      :note="`${volume(vessel.brimMl)}, ${vessel.shaken ? 30 : 15} % kept free`"
+    >
       <ChoiceField
         label="Vessel"
         :model-value="vessel.id"
         :options="
-          vessels.map(({ id, name, shaken }) => ({
+          vessels.map(({ id, name, brimMl }) => ({
             value: id,
             label: name,
-            reason: shaken ? 'shaken: 30 % kept free' : '15 % kept free',
+            reason: volume(brimMl),
           }))
         "
         @update:model-value="emit('change', { vesselId: $event })"
       />
     </ChoiceRow>
-    <ChoiceRow label="Wetting" :note="WETTINGS[draft.wetting].reason">
+    <ChoiceRow label="Wetting" :note="WETTINGS[plan.wetting].reason">
       <ChoiceField
         label="Wetting"
-        :model-value="draft.wetting"
+        :model-value="plan.wetting"
         :options="wettings"
         @update:model-value="emit('change', { wetting: $event })"
       />
     </ChoiceRow>
-    <ChoiceRow label="Steep" :note="temp(piece.tempC)">
+    <ChoiceRow
+      label="Steep"
+      :note="plan.steep.length > 1 ? 'one place after another' : temp(plan.steep[0]!.tempC)"
+    >
+      <SteepPieces
+        :pieces="plan.steep"
+        :fridge-c="fridgeC"
+        :room-c="roomC"
+        @change="emit('change', { steep: $event })"
+      />
+    </ChoiceRow>
+    <ChoiceRow label="Push under" note="once or twice; more makes it cloudy">
+      <HoursListField
+        label="Push under at"
+        :hours="plan.agitationHours"
+        placeholder="not at all"
+        @change="emit('change', { agitationHours: $event })"
+      />
+    </ChoiceRow>
+    <ChoiceRow label="Strain" :note="SEPARATIONS[plan.separation.method].reason">
       <div class="pair">
-        <AmountField
-          label="Hours of steep"
-          :value="piece.hours * 3600"
-          :accepts="['time']"
-          plain-unit="hour"
-          :write="(timeS) => `${Number((timeS / 3600).toFixed(2))}\u2009h`"
-          :step="900"
-          :min="900"
-          :max="604800"
-          limit-text="Between a quarter of an hour and 168 h."
-          @change="setHours"
-        />
         <ChoiceField
-          label="Place"
-          :model-value="piece.place"
-          :options="PLACES"
-          @update:model-value="setPlace"
+          label="Strain"
+          :model-value="plan.separation.method"
+          :options="separations"
+          @update:model-value="
+            emit('change', { separation: { ...plan.separation, method: $event } })
+          "
+        />
+        <span class="soft at">rinse</span>
+        <AmountField
+          label="Rinse water"
+          class="temp"
+          :value="plan.separation.rinseG"
+          :accepts="['mass', 'volume']"
+          :plain-unit="plainMass"
+          :write="mass"
+          :step="50"
+          :min="0"
+          :max="50000"
+          limit-text="Up to 50 kg of rinse."
+          @change="(rinseG) => emit('change', { separation: { ...plan.separation, rinseG } })"
         />
       </div>
-    </ChoiceRow>
-    <ChoiceRow label="Strain" :note="SEPARATIONS[draft.separation.method].reason">
-      <ChoiceField
-        label="Strain"
-        :model-value="draft.separation.method"
-        :options="separations"
-        @update:model-value="
-          emit('change', { separation: { ...draft.separation, method: $event } })
-        "
-      />
     </ChoiceRow>
   </form>
 </template>
 
 <style scoped>
 .choices {
-  padding: 4px 20px 20px;
+  padding: 4px 20px 12px;
 }
 
 .pair {
   display: flex;
+  align-items: center;
   gap: 8px;
 }
 
 .pair > :first-child {
-  flex: 0 0 84px;
+  flex: 1 1 0;
+  min-width: 0;
 }
 
-.pair > :last-child {
-  flex: 1;
-}
-
-.pin {
-  border: 0;
-  background: none;
-  padding: 4px 0 4px 12px;
-  color: var(--ink-soft);
+.at {
   font-size: var(--t13);
-  cursor: pointer;
 }
 
-.pin[aria-pressed='true'] {
-  color: var(--action);
-  font-weight: 600;
+.temp {
+  flex: 0 0 64px;
 }
 
-.choices :deep(.note) {
-  max-width: 46%;
+.temp :deep(.el-input__inner) {
+  font-size: var(--t18);
 }
 </style>

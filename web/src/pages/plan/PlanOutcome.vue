@@ -1,61 +1,135 @@
 <script setup lang="ts">
-import { inOneLine, writeVolume, type Drink, type PlanOutcome, type ShopUnits } from '@ratio/core';
+import {
+  inOneLine,
+  NARROWED_BY,
+  widthLeftFrac,
+  writeVolume,
+  type Drink,
+  type Explained,
+  type HeldTargets,
+  type MonteCarloResult,
+  type PlanOutcome,
+  type ShopUnits,
+  type TargetKey,
+} from '@ratio/core';
 import { ElButton } from 'element-plus';
 import { computed } from 'vue';
 import StrengthScale from '../../chart/StrengthScale.vue';
+import AmountField from '../../field/AmountField.vue';
+import PinButton from '../../field/PinButton.vue';
 import BigFigure from '../../figure/BigFigure.vue';
 import CautionList from '../../figure/CautionList.vue';
 
-/** What comes out of the plan, and the button that starts it. */
+/** What comes out of the plan. Brew and strength are figures to read and to set. */
 const props = defineProps<{
   result: PlanOutcome;
+  sampled: MonteCarloResult | null;
+  held: HeldTargets;
+  pinned: TargetKey | null;
+  refused: { key: TargetKey; text: string } | null;
   units: ShopUnits;
   pours: readonly { drink: Drink; count: number }[];
   /** Money for the coffee over litres of brew; null where nothing comes out. */
   costPerL: string | null;
-  clock: { start: string; strain: string; inTime: string; useBy: string };
   starting: boolean;
 }>();
-const emit = defineEmits<{ start: [] }>();
+const emit = defineEmits<{
+  start: [];
+  compare: [];
+  why: [number: Explained];
+  amount: [key: TargetKey, value: number];
+  pin: [key: TargetKey];
+}>();
 
-const brew = computed(() =>
-  writeVolume({ volumeMl: props.result.outcome.brewMl, units: props.units }),
-);
-const range = computed(() => {
-  const { low, high } = props.result.range.brewMl;
-  const write = (volumeMl: number) => inOneLine(writeVolume({ volumeMl, units: props.units }));
-  return `${write(low)} to ${write(high)}`;
-});
+const volume = (volumeMl: number): string =>
+  inOneLine(writeVolume({ volumeMl, units: props.units }));
+// A no-break space, because thin ones are as wide as a figure in this type.
+const big = (text: string): string => text.replace('\u2009', '\u00a0');
 const pct = (frac: number): string => (100 * frac).toFixed(2);
-const halved = computed(() => {
-  const { strengthFrac, strengthName } = props.result.outcome;
-  return { pct: pct(strengthFrac / 2), name: strengthName };
+const brewRange = computed(() => props.sampled?.brewMl ?? props.result.range.brewMl);
+const range = computed(() => props.sampled?.strengthFrac ?? props.result.range.strengthFrac);
+const narrows = computed(() => {
+  const [most] = props.sampled?.strengthFrac.contributions ?? [];
+  if (!most || most.shareFrac < 0.25) return '';
+  const left = widthLeftFrac(most.shareFrac);
+  return `To narrow it to ${(100 * left).toFixed(0)} %: ${NARROWED_BY[most.input]}.`;
 });
-const overflows = computed(() => props.result.fit.fit === 'overflows');
-const drains = computed(() => props.result.outcome.brewG > 0);
-const noStart = computed(() =>
-  overflows.value ? 'It does not go into this vessel.' : drains.value ? '' : 'Nothing would drain.',
-);
+const isHeld = (key: TargetKey): boolean => props.held.some((target) => target.key === key);
+const refusal = (key: TargetKey): string => (props.refused?.key === key ? props.refused.text : '');
+const noStart = computed(() => {
+  if (props.result.fit.fit === 'overflows') return 'It does not go into this vessel.';
+  return props.result.outcome.brewG > 0 ? '' : 'Nothing would drain.';
+});
 </script>
 
 <template>
-  <section class="outcome" aria-label="What comes out" aria-live="polite">
-    <BigFigure label="Brew, after straining" :figure="brew.figure" :unit="brew.unit">
-      {{ range }}, of
-      {{ inOneLine(writeVolume({ volumeMl: result.outcome.waterG, units })) }} poured
-    </BigFigure>
+  <section class="outcome" aria-label="What comes out">
     <div>
-      <BigFigure label="Strength" size="middle" :figure="pct(result.outcome.strengthFrac)" unit="%">
-        <template #beside>{{ result.outcome.strengthName }}</template>
-      </BigFigure>
+      <div class="head">
+        <h2>Brew, after straining</h2>
+        <button type="button" class="why" @click="emit('why', 'brew')">Why</button>
+        <PinButton
+          what="brew"
+          :pinned="pinned === 'brewMl'"
+          :held="isHeld('brewMl')"
+          @pin="emit('pin', 'brewMl')"
+        />
+      </div>
+      <AmountField
+        label="Brew wanted"
+        size="large"
+        :value="result.outcome.brewMl"
+        :accepts="['volume']"
+        :plain-unit="units === 'metric' ? 'litre' : 'quart'"
+        :write="(volumeMl) => big(volume(volumeMl))"
+        :step="50"
+        :min="20"
+        :max="400000"
+        limit-text="Between 20 mL and 400 L of brew."
+        :refused="refusal('brewMl')"
+        @change="(value) => emit('amount', 'brewMl', value)"
+      />
+      <p class="soft">
+        {{ volume(brewRange.low) }} to {{ volume(brewRange.high) }}, of
+        {{ volume(result.outcome.waterG) }} poured
+      </p>
+    </div>
+    <div>
+      <div class="head">
+        <h2>Strength</h2>
+        <button type="button" class="why" @click="emit('why', 'strength')">Why</button>
+        <PinButton
+          what="strength"
+          :pinned="pinned === 'strengthFrac'"
+          :held="isHeld('strengthFrac')"
+          @pin="emit('pin', 'strengthFrac')"
+        />
+      </div>
+      <div class="named">
+        <AmountField
+          label="Strength wanted"
+          size="middle"
+          :value="result.outcome.strengthFrac"
+          :accepts="['percent']"
+          :write="(frac) => `${pct(frac)}\u00a0%`"
+          :step="0.0005"
+          :min="0.001"
+          :max="0.3"
+          limit-text="Between 0.1 and 30 %."
+          :refused="refusal('strengthFrac')"
+          @change="(value) => emit('amount', 'strengthFrac', value)"
+        />
+        <strong>{{ result.outcome.strengthName }}</strong>
+      </div>
       <StrengthScale
         :strength-frac="result.outcome.strengthFrac"
-        :low="result.range.strengthFrac.low"
-        :high="result.range.strengthFrac.high"
+        :low="range.low"
+        :high="range.high"
       />
       <p class="fine">
-        {{ pct(result.range.strengthFrac.low) }} to {{ pct(result.range.strengthFrac.high) }} %. One
-        to one with water it drinks at about <strong class="figures">{{ halved.pct }}</strong> %.
+        {{ pct(range.low) }} to {{ pct(range.high) }} %. {{ narrows }} One to one with water it
+        drinks at about
+        <strong class="figures">{{ pct(result.outcome.strengthFrac / 2) }}</strong> %.
       </p>
     </div>
     <div v-if="pours.length > 0">
@@ -70,27 +144,24 @@ const noStart = computed(() =>
     </div>
     <div class="pair">
       <BigFigure v-if="costPerL" label="Coffee cost" size="small" :figure="costPerL" unit="per L" />
-      <BigFigure
-        label="Caffeine"
-        size="small"
-        :figure="result.outcome.caffeineMgPerG.toFixed(2)"
-        unit="mg/g"
-      />
-      <BigFigure
-        label="Yield"
-        size="small"
-        :figure="(100 * result.outcome.extractionYieldFrac).toFixed(1)"
-        unit="%"
-      />
+      <button type="button" class="asks" @click="emit('why', 'caffeine')">
+        <BigFigure
+          label="Caffeine, why"
+          size="small"
+          :figure="result.outcome.caffeineMgPerG.toFixed(2)"
+          unit="mg/g"
+        />
+      </button>
+      <button type="button" class="asks" @click="emit('why', 'yield')">
+        <BigFigure
+          label="Yield, why"
+          size="small"
+          :figure="(100 * result.outcome.extractionYieldFrac).toFixed(1)"
+          unit="%"
+        />
+      </button>
     </div>
-    <div>
-      <h2>On the clock</h2>
-      <p>
-        Start now, {{ clock.start }} · strain <strong>{{ clock.strain }}</strong>, in
-        {{ clock.inTime }} · use by
-        <strong>{{ clock.useBy }}</strong>
-      </p>
-    </div>
+    <slot name="clock" />
     <CautionList :cautions="result.cautions" />
     <div class="start no-print">
       <ElButton
@@ -102,6 +173,7 @@ const noStart = computed(() =>
       >
         Start this steep
       </ElButton>
+      <ElButton size="large" @click="emit('compare')">Pin to compare</ElButton>
       <p v-if="noStart" class="due" role="status">{{ noStart }}</p>
     </div>
   </section>
@@ -111,8 +183,44 @@ const noStart = computed(() =>
 .outcome {
   display: grid;
   align-content: start;
-  gap: 14px;
-  padding: 14px 24px 20px;
+  gap: 10px;
+  padding: 10px 24px 0;
+}
+
+.head {
+  display: flex;
+  align-items: center;
+}
+
+.head h2 {
+  flex: 1;
+}
+
+.why,
+.asks {
+  border: 0;
+  background: none;
+  padding: 0;
+  text-align: left;
+  cursor: pointer;
+}
+
+.why {
+  min-height: 28px;
+  padding: 0 8px;
+  color: var(--action);
+  font-size: var(--t13);
+  text-decoration: underline;
+}
+
+.named {
+  display: flex;
+  align-items: baseline;
+  gap: 10px;
+}
+
+.named > :first-child {
+  flex: 0 0 180px;
 }
 
 .fine {
@@ -127,12 +235,8 @@ const noStart = computed(() =>
 .pours li {
   display: flex;
   justify-content: space-between;
-  padding: 3px 0;
+  padding: 2px 0;
   border-bottom: 1px solid var(--hairline);
-}
-
-.pours .figures {
-  font-size: var(--t18);
 }
 
 .pair {
@@ -142,15 +246,29 @@ const noStart = computed(() =>
 }
 
 .start {
-  grid-column: 1 / -1;
+  position: sticky;
+  bottom: 0;
+  border-top: 1px solid var(--hairline);
+  background: var(--paper);
+  padding: 10px 0;
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
-  gap: 16px;
+  gap: 12px;
 }
+
+.start .el-button {
+  margin: 0;
+}
+
 @media (max-width: 1100px) {
   .outcome {
     grid-template-columns: 1fr 1fr;
     column-gap: 32px;
+  }
+
+  .start {
+    grid-column: 1 / -1;
   }
 }
 

@@ -1,32 +1,58 @@
 <script setup lang="ts">
+import {
+  explainPlan,
+  inOneLine,
+  NARROWED_BY,
+  writeMass,
+  type Explained,
+  type Plan,
+} from '@ratio/core';
+import { storeToRefs } from 'pinia';
 import { computed, ref, watchEffect } from 'vue';
-import { useRouter } from 'vue-router';
+import { RouterLink, useRouter } from 'vue-router';
 import { sentenceOf } from '../../api/client.ts';
 import ReleaseChart from '../../chart/ReleaseChart.vue';
 import { clockTime } from '../../clock/formatClock.ts';
 import SteepDrawing from '../../drawing/SteepDrawing.vue';
+import WhyDialog from '../../figure/WhyDialog.vue';
 import { useBatches } from '../../stores/batches.ts';
+import { useDraft } from '../../stores/draft.ts';
 import { useNotice } from '../../stores/notice.ts';
 import { useShop } from '../../stores/shop.ts';
+import CompareTable from './CompareTable.vue';
+import DraftConflict from './DraftConflict.vue';
 import PlanChoices from './PlanChoices.vue';
+import PlanClock from './PlanClock.vue';
 import PlanOutcome from './PlanOutcome.vue';
+import { solutionSentence } from './solutionSentence.ts';
 import { usePlan } from './usePlan.ts';
+import { usePlanClock, type OfferedFit } from './usePlanClock.ts';
+import { useVariants } from './useVariants.ts';
 
 const DAY_MS = 86_400_000;
 
-const plan = usePlan();
-const { coffee, vessel, draft, drafts, result, failure, shop, drawing, chart } = plan;
 const shelf = useShop();
+const drafts = useDraft();
 const batches = useBatches();
 const notice = useNotice();
 const router = useRouter();
+const { draft, plan, coffee, conflict, theirs } = storeToRefs(drafts);
+const { vessel, hours, result, failure, sampled, drawing, chart, pours, costPerL, units } =
+  usePlan();
+const clock = usePlanClock(hours);
+const variants = useVariants();
 const starting = ref(false);
+const asked = ref<Explained | null>(null);
 
-// A draft without a coffee or a jar takes the first of the shelf, so that the page always shows one.
+// A draft without a coffee or a jar takes one of the shelf, so that the page always shows one.
 watchEffect(() => {
-  if (draft.value.coffeeId === '' && coffee.value) drafts.change({ coffeeId: coffee.value.id });
-  if (draft.value.vesselId === '' && vessel.value)
-    drafts.change({ vesselId: plan.vessels.value[1]?.id ?? vessel.value.id });
+  const [firstCoffee] = shelf.coffees;
+  const firstVessel = shelf.vessels[1] ?? shelf.vessels[0];
+  if (plan.value.coffeeId === '' && firstCoffee && firstVessel)
+    drafts.draft = {
+      ...draft.value,
+      plan: { ...plan.value, coffeeId: firstCoffee.id, vesselId: firstVessel.id },
+    };
 });
 
 const restedDays = computed(() =>
@@ -34,26 +60,77 @@ const restedDays = computed(() =>
     ? Math.max(0, Math.floor((shelf.now.getTime() - Date.parse(coffee.value.roastedOn)) / DAY_MS))
     : 0,
 );
-const costPerL = computed(() => {
-  const brewMl = result.value?.outcome.brewMl ?? 0;
-  if (!coffee.value || brewMl <= 0) return null;
-  return ((draft.value.amounts.doseG * coffee.value.pricePerKg) / brewMl).toFixed(2);
+const refused = computed(() =>
+  conflict.value
+    ? { key: conflict.value.key, text: solutionSentence(conflict.value, units.value) }
+    : null,
+);
+const explained = computed(() =>
+  result.value && coffee.value
+    ? explainPlan({ plan: plan.value, coffee: coffee.value, result: result.value })
+    : null,
+);
+const explanation = computed(() =>
+  asked.value && explained.value ? explained.value[asked.value] : null,
+);
+const pct = (frac: number): string => (100 * frac).toFixed(2);
+const whyRange = computed(() => {
+  const from = sampled.value;
+  if (!from) return '';
+  const draws = `5th to 95th percentile of ${from.draws} draws`;
+  switch (asked.value) {
+    case 'strength':
+      return `${pct(from.strengthFrac.low)} to ${pct(from.strengthFrac.high)} %, ${draws}`;
+    case 'yield':
+      return `${pct(from.extractionYieldFrac.low)} to ${pct(from.extractionYieldFrac.high)} %, ${draws}`;
+    case 'brew':
+      return `${from.brewMl.low.toFixed(0)} to ${from.brewMl.high.toFixed(0)} mL, ${draws}`;
+    default:
+      return '';
+  }
+});
+const narrowedBy = computed(() => {
+  const from = sampled.value;
+  const ranges = {
+    strength: from?.strengthFrac,
+    yield: from?.extractionYieldFrac,
+    brew: from?.brewMl,
+  };
+  const range =
+    asked.value && asked.value in ranges ? ranges[asked.value as keyof typeof ranges] : undefined;
+  return (range?.contributions ?? [])
+    .filter(({ shareFrac }) => shareFrac > 0.05)
+    .map(
+      ({ input, shareFrac }) =>
+        `${(100 * shareFrac).toFixed(0)} % of its variance would go: ${NARROWED_BY[input]}.`,
+    );
 });
 
-function setLevel(volumeMl: number): void {
-  const waterG = plan.waterForLevel(volumeMl);
-  if (waterG !== null) drafts.setAmount('waterG', waterG);
+const writePlan = (of: Plan): string => {
+  const mass = (massG: number) => inOneLine(writeMass({ massG, units: units.value }));
+  const steep = of.steep.map(({ hours: h, place }) => `${h} h ${place}`).join(', ');
+  return `${mass(of.doseG)} ${of.grind} and ${mass(of.waterG)}, ${steep}`;
+};
+
+const setLevel = (volumeMl: number): void => drafts.setAmount('fillMl', volumeMl);
+
+function setHours(whole: number): void {
+  const last = plan.value.steep.at(-1)!;
+  const before = hours.value - last.hours;
+  drafts.change({
+    steep: [...plan.value.steep.slice(0, -1), { ...last, hours: Math.max(0.25, whole - before) }],
+  });
 }
 
-function setHours(hours: number): void {
-  const [first] = draft.value.steep;
-  if (first) drafts.change({ steep: [{ ...first, hours }] });
+function takeFit(fit: OfferedFit): void {
+  if (fit.steepHours !== hours.value) setHours(fit.steepHours);
+  drafts.commit({ startAt: new Date(fit.startMs).toISOString() });
 }
 
 async function start(): Promise<void> {
   starting.value = true;
   try {
-    const batch = await batches.start({ id: draft.value.id, plan: plan.plan.value });
+    const batch = await batches.start({ id: draft.value.id, plan: plan.value });
     drafts.renew();
     const at = clockTime({ at: new Date(batch.endsAt), zone: shelf.zone });
     notice.say({ tone: 'done', text: `Steeping: ${batch.coffeeName}. Strain ${at}.` });
@@ -67,43 +144,104 @@ async function start(): Promise<void> {
 </script>
 
 <template>
-  <div v-if="coffee && vessel && shop" class="plan">
+  <div v-if="coffee && vessel && shelf.shop" class="plan">
     <h1 class="visually-hidden">Plan a batch</h1>
-    <PlanChoices
-      class="left"
-      :draft="draft"
-      :coffee="coffee"
-      :vessel="vessel"
-      :coffees="plan.coffees.value"
-      :vessels="plan.vessels.value"
-      :units="plan.units.value"
-      :fridge-c="shop.fridgeC"
-      :room-c="shop.roomC"
-      :rested-days="restedDays"
-      @change="drafts.change"
-      @amount="drafts.setAmount"
-      @pin="drafts.pin"
+    <DraftConflict
+      v-if="theirs"
+      :mine="plan"
+      :theirs="theirs.plan"
+      :write="writePlan"
+      @settle="drafts.settle"
     />
+    <div class="left">
+      <nav class="tools no-print" aria-label="Ways to plan">
+        <RouterLink to="/plan/told">Read a recipe in</RouterLink>
+        <button type="button" @click="drafts.restart">New plan</button>
+      </nav>
+      <PlanChoices
+        :plan="plan"
+        :held="draft.held"
+        :pinned="draft.pinned"
+        :scooped="draft.scooped"
+        :refused="refused"
+        :coffee="coffee"
+        :vessel="vessel"
+        :coffees="shelf.coffees"
+        :vessels="shelf.vessels"
+        :units="units"
+        :fridge-c="shelf.shop.fridgeC"
+        :room-c="shelf.shop.roomC"
+        :rested-days="restedDays"
+        @change="drafts.change"
+        @amount="
+          (key, value, scooped) =>
+            drafts.setAmount(key, value, scooped === undefined ? {} : { scooped })
+        "
+        @pin="drafts.pin"
+      />
+    </div>
     <section class="middle" aria-label="The vessel, and the steep by hours">
       <p v-if="failure" class="due" role="alert">{{ failure }}</p>
       <SteepDrawing v-if="drawing" v-bind="drawing" @level="setLevel" />
-      <ReleaseChart v-if="chart" v-bind="chart" :clock-at="plan.clockAt" @hours="setHours" />
+      <ReleaseChart
+        v-if="chart"
+        v-bind="chart"
+        :clock-at="clock.clockAt"
+        :windows="clock.windows.value"
+        :others="variants.others.value"
+        @hours="setHours"
+      />
+      <CompareTable
+        v-if="variants.rows.value.length > 0"
+        :rows="variants.rows.value"
+        :variants="variants.variants.value"
+        @unpin="variants.unpin"
+        @take="variants.take"
+      />
     </section>
     <PlanOutcome
       v-if="result"
       class="right"
       :result="result"
-      :units="plan.units.value"
-      :pours="plan.pours.value"
+      :sampled="sampled"
+      :held="draft.held"
+      :pinned="draft.pinned"
+      :refused="refused"
+      :units="units"
+      :pours="pours"
       :cost-per-l="costPerL"
-      :clock="plan.clock.value"
       :starting="starting"
       @start="start"
+      @compare="variants.pin"
+      @why="asked = $event"
+      @amount="(key, value) => drafts.setAmount(key, value)"
+      @pin="drafts.pin"
+    >
+      <template #clock>
+        <PlanClock
+          :timeline="clock.timeline.value"
+          :manned="clock.manned.value"
+          :late="clock.late.value"
+          :fits="clock.fits.value"
+          :start-local="clock.startLocal.value"
+          :ready-local="clock.readyLocal.value"
+          :timed="draft.startAt !== null"
+          @start="clock.setStart"
+          @ready="clock.setReady"
+          @fit="takeFit"
+        />
+      </template>
+    </PlanOutcome>
+    <WhyDialog
+      :explanation="explanation"
+      :range="whyRange"
+      :narrowed-by="narrowedBy"
+      @close="asked = null"
     />
   </div>
   <div v-else class="empty">
     <h2>No coffee or vessel is on the shelf</h2>
-    <p>A plan needs one of each.</p>
+    <p>A plan needs one of each. <RouterLink to="/shelf">Put them on the shelf</RouterLink>.</p>
   </div>
 </template>
 
@@ -114,10 +252,31 @@ async function start(): Promise<void> {
   min-height: calc(100vh - 84px);
 }
 
+.tools {
+  display: flex;
+  justify-content: space-between;
+  padding: 6px 20px 0;
+  font-size: var(--t13);
+}
+
+.tools a,
+.tools button {
+  border: 0;
+  background: none;
+  padding: 6px 0;
+  color: var(--action);
+  text-decoration: underline;
+  cursor: pointer;
+}
+
 .middle {
   padding: 12px 16px;
   background: var(--panel);
   border-inline: 1px solid var(--hairline);
+}
+
+.empty {
+  margin-left: 24px;
 }
 
 @media (max-width: 1100px) {

@@ -1,38 +1,42 @@
 import {
-  convert,
   coffeeOf,
+  convert,
   immersionYieldFrac,
   inOneLine,
   reckonPlan,
-  waterToLineG,
   writeVolume,
+  type Plan,
   type PlanOutcome,
 } from '@ratio/core';
 import { storeToRefs } from 'pinia';
 import { computed } from 'vue';
-import { clockTime, dayName, duration } from '../../clock/formatClock.ts';
 import { cssColour } from '../../drawing/colour.ts';
+import { duration } from '../../clock/formatClock.ts';
 import { useDraft } from '../../stores/draft.ts';
 import { useMenu } from '../../stores/menu.ts';
 import { useSettings } from '../../stores/settings.ts';
 import { useShop } from '../../stores/shop.ts';
+import type { RangeJob } from '../../workers/range.worker.ts';
+import { useSampledRange } from '../../workers/useSampledRange.ts';
 
-const HOUR_MS = 3_600_000;
-const KEEP_DAYS_AFTER = 6;
 const BED_ML_PER_G = 2.77;
+const DRAWS = 5000;
 
-/** The draft, what it leads to, and how the page shows it. Nothing is computed here but by the core. */
+/** Hours that a plan's curve goes on. */
+export const horizonOf = (plan: Plan): number => {
+  const hours = plan.steep.reduce((sum, piece) => sum + piece.hours, 0);
+  return Math.max(30, Math.ceil((hours + 4) / 6) * 6);
+};
+
+/** The draft and what it leads to, as the page shows it. Everything is computed by the core. */
 export function usePlan() {
   const shelf = useShop();
   const drafts = useDraft();
   const menu = useMenu();
   const { units } = storeToRefs(useSettings());
-  const { draft, plan } = storeToRefs(drafts);
-  const { shop, coffees, vessels, zone, now } = storeToRefs(shelf);
+  const { plan, coffee, draft } = storeToRefs(drafts);
+  const { vessels } = storeToRefs(shelf);
 
-  const coffee = computed(
-    () => coffees.value.find(({ id }) => id === plan.value.coffeeId) ?? coffees.value[0],
-  );
   const vessel = computed(
     () => vessels.value.find(({ id }) => id === plan.value.vesselId) ?? vessels.value[0],
   );
@@ -40,13 +44,13 @@ export function usePlan() {
 
   const reckoned = computed<PlanOutcome | { failure: string } | null>(() => {
     if (!coffee.value || !vessel.value) return null;
-    const horizonHours = Math.max(30, Math.ceil((hours.value + 4) / 6) * 6);
     try {
       return reckonPlan({
         plan: plan.value,
         coffee: coffee.value,
         vessel: vessel.value,
-        horizonHours,
+        horizonHours: horizonOf(plan.value),
+        scooped: draft.value.scooped,
       });
     } catch (error) {
       return { failure: error instanceof Error ? error.message : 'It cannot be computed.' };
@@ -58,6 +62,18 @@ export function usePlan() {
   const failure = computed(() =>
     reckoned.value && 'failure' in reckoned.value ? reckoned.value.failure : '',
   );
+
+  const job = computed<RangeJob | null>(() => {
+    if (!coffee.value || !result.value) return null;
+    const { solubleFrac, robustaFrac, decafFrac } = coffee.value;
+    return {
+      plan: plan.value,
+      coffee: { solubleFrac, robustaFrac, decafFrac },
+      scooped: draft.value.scooped,
+      draws: DRAWS,
+    };
+  });
+  const sampled = useSampledRange(job);
 
   const volume = (volumeMl: number): string =>
     inOneLine(writeVolume({ volumeMl, units: units.value }));
@@ -71,12 +87,11 @@ export function usePlan() {
     const { outcome, fit, curve } = found;
     const steeped = curve.find((point) => point.hours >= hours.value) ?? curve.at(-1)!;
     const bedMl = Math.min(fit.slurryMl, plan.value.doseG * BED_ML_PER_G);
-    const head =
-      fit.fit === 'fits'
-        ? `${volume(fit.headspaceMl)} headspace: fits`
-        : fit.fit === 'tight'
-          ? `${volume(fit.headspaceMl)} headspace: tight`
-          : `${volume(-fit.headspaceMl)} too much: overflows`;
+    const head = {
+      fits: `${volume(fit.headspaceMl)} headspace: fits`,
+      tight: `${volume(fit.headspaceMl)} headspace: tight`,
+      overflows: `${volume(-fit.headspaceMl)} too much: overflows`,
+    }[fit.fit];
     return {
       vessel: vessel.value,
       slurryMl: fit.slurryMl,
@@ -113,48 +128,28 @@ export function usePlan() {
     };
   });
 
-  const later = (addedHours: number): Date => new Date(now.value.getTime() + addedHours * HOUR_MS);
-  const clockAt = (atHours: number): string => clockTime({ at: later(atHours), zone: zone.value });
-  const clock = computed(() => ({
-    start: clockTime({ at: now.value, zone: zone.value }),
-    strain: clockAt(hours.value),
-    inTime: duration(Math.round(hours.value * 60)),
-    useBy: dayName({ at: later(hours.value + KEEP_DAYS_AFTER * 24), zone: zone.value }),
-  }));
-
-  /** How many of each drink the brew makes, were it the jug; strongest demand first as on the menu. */
   const pours = computed(() => {
     const found = result.value;
     if (!found || found.outcome.brewG <= 0) return [];
-    return menu.poursOf(found.outcome).slice(0, 4);
+    return menu.poursOf(found.outcome).slice(0, 3);
+  });
+  const costPerL = computed(() => {
+    const brewMl = result.value?.outcome.brewMl ?? 0;
+    if (!coffee.value || brewMl <= 0) return null;
+    return ((plan.value.doseG * coffee.value.pricePerKg) / brewMl).toFixed(2);
   });
 
-  /** Water that brings the slurry to a level of the vessel, or null where the grounds reach it. */
-  const waterForLevel = (lineMl: number): number | null => {
-    const { doseG, waterC } = plan.value;
-    const waterG = waterToLineG({ lineMl, doseG, tempC: waterC });
-    return waterG > 0 ? waterG : null;
-  };
-
   return {
-    shop,
-    coffees,
-    vessels,
-    coffee,
     vessel,
-    draft,
-    plan,
     hours,
     result,
     failure,
+    sampled,
     drawing,
     chart,
-    clock,
-    clockAt,
     pours,
+    costPerL,
     units,
     volume,
-    waterForLevel,
-    drafts,
   };
 }

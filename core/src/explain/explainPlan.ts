@@ -1,0 +1,184 @@
+import { CONSTANTS } from '../constants.ts';
+import { SEPARATIONS } from '../brew/separation.ts';
+import { equilibriumYieldFrac } from '../brew/strength.ts';
+import { GRINDS } from '../coffee/grinds.ts';
+import { caffeineMgPerG } from '../coffee/caffeine.ts';
+import type { PlanOutcome } from '../reckon/reckonPlan.ts';
+import type { Plan } from '../schemas/batch.ts';
+import type { BatchInput } from '../brew/batch.ts';
+import type { SourceMark } from '../sourced.ts';
+
+/** Numbers of a plan that can say where they come from. */
+export const EXPLAINED = ['yield', 'strength', 'brew', 'retained', 'caffeine', 'level'] as const;
+export type Explained = (typeof EXPLAINED)[number];
+
+/** A value that an equation uses, and where it is from. */
+export interface UsedValue {
+  readonly symbol: string;
+  readonly name: string;
+  readonly value: string;
+  readonly source: string;
+  readonly mark: SourceMark | 'this batch';
+}
+
+/** Where a number comes from. */
+export interface Explanation {
+  readonly title: string;
+  readonly equation: string;
+  /** The same with this batch's numbers put in, and the result. */
+  readonly filledIn: string;
+  readonly uses: readonly UsedValue[];
+  readonly method: string;
+}
+
+const MARKS: Readonly<Record<SourceMark, string>> = {
+  exact: 'exact',
+  published: 'published',
+  memory: 'from memory',
+  practice: 'common practice',
+  ours: 'ours',
+};
+
+/** @returns a mark in words */
+export const markText = (mark: UsedValue['mark']): string =>
+  mark === 'this batch' ? mark : MARKS[mark];
+
+const round = (value: number, digits: number): string => value.toFixed(digits);
+const own = (symbol: string, name: string, value: string): UsedValue => ({
+  symbol,
+  name,
+  value,
+  source: 'entered or computed above',
+  mark: 'this batch',
+});
+
+/**
+ * Where each number of a plan comes from: its equation, the equation with this batch's numbers, the
+ * constants with their sources.
+ *
+ * @returns one explanation per number; the numbers filled in are rounded as shown
+ */
+export function explainPlan(input: {
+  plan: Plan;
+  coffee: BatchInput['coffee'];
+  result: PlanOutcome;
+}): Readonly<Record<Explained, Explanation>> {
+  const { plan, coffee, result } = input;
+  const { outcome } = result;
+  const { doseG, waterG, separation } = plan;
+  const ratio = waterG / doseG;
+  const reachable = equilibriumYieldFrac({ ratio, solubleFrac: coffee.solubleFrac });
+  const grind = GRINDS[plan.grind];
+  const kept = SEPARATIONS[separation.method];
+  const e = outcome.extractionYieldFrac;
+  const steeped = (e * doseG) / (waterG + e * doseG);
+  const D = own('D', 'coffee', `${round(doseG, 0)} g`);
+  const W = own('W', 'water', `${round(waterG, 0)} g`);
+  const E = own('E', 'yield', round(e, 4));
+  const S: UsedValue = {
+    symbol: 'S',
+    name: 'soluble share at equilibrium',
+    value: round(coffee.solubleFrac, 3),
+    source: CONSTANTS.solubleFrac.source,
+    mark: CONSTANTS.solubleFrac.mark,
+  };
+  const k: UsedValue = {
+    symbol: 'k',
+    name: `kept by the grounds, ${kept.label.toLowerCase()}`,
+    value: `${kept.retainedGPerG} g/g ± ${CONSTANTS.retainedSpreadGPerG.value}`,
+    source: 'what drained and squeezed beds keep',
+    mark: 'practice',
+  };
+  const rinse =
+    separation.rinseG > 0 ? `, then ${separation.rinseG} g of rinse through the bed` : '';
+  return {
+    yield: {
+      title: 'Yield',
+      equation: 'E = S · R/(R + 0.5) · share released',
+      filledIn: `${round(coffee.solubleFrac, 3)} · ${round(ratio, 2)}/(${round(ratio, 2)} + 0.5) · ${round(outcome.releasedFrac, 4)} = ${round(reachable, 4)} · ${round(outcome.releasedFrac, 4)} = ${round(100 * e, 2)} %`,
+      uses: [
+        S,
+        own('R', 'ratio by mass', round(ratio, 2)),
+        {
+          symbol: 'd, f',
+          name: `${plan.grind} grounds: median size and share free at once`,
+          value: `${grind.diameterUm} µm, ${grind.freeFrac}`,
+          source: 'sieved cold brew grinds',
+          mark: 'practice',
+        },
+        {
+          symbol: 'D₂₂',
+          name: 'apparent diffusivity of the bed at 22 °C',
+          value: '2.0e−12 m²/s',
+          source: CONSTANTS.diffusivity22M2PerS.source,
+          mark: CONSTANTS.diffusivity22M2PerS.mark,
+        },
+      ],
+      method:
+        'The share released is that of a lognormal spread of spheres (Crank 1975) over the steep’s own temperatures; slow wetting delays a part of it.',
+    },
+    strength: {
+      title: 'Strength',
+      equation: 'c = E·D/(W + E·D)',
+      filledIn: `${round(e, 4)} · ${round(doseG, 0)}/(${round(waterG, 0)} + ${round(e * doseG, 1)}) = ${round(100 * steeped, 2)} %${rinse ? `${rinse}: ${round(100 * outcome.strengthFrac, 2)} %` : ''}`,
+      uses: [E, D, W],
+      method: 'The immersion balance: coffee solids over the whole mass of the liquid.',
+    },
+    brew: {
+      title: 'Brew after straining',
+      equation: 'B = W + E·D − k·D',
+      filledIn: `${round(waterG, 0)} + ${round(e * doseG, 0)} − ${kept.retainedGPerG} · ${round(doseG, 0)} = ${round(waterG + e * doseG - kept.retainedGPerG * doseG, 0)} g${rinse}; ${round(outcome.brewMl, 0)} mL at 4 °C`,
+      uses: [W, E, D, k],
+      method:
+        'Its volume is the sum of water (Kell 1975) and coffee solids (Choi and Okos 1986) at 4 °C.',
+    },
+    retained: {
+      title: 'Kept by the grounds',
+      equation: 'k·D',
+      filledIn: `${kept.retainedGPerG} · ${round(doseG, 0)} = ${round(outcome.retainedG, 0)} g`,
+      uses: [k, D],
+      method: 'Where the bed could drink more than there is, it keeps all of it.',
+    },
+    caffeine: {
+      title: 'Caffeine',
+      equation: '0.9 · C · D · share released/(W + E·D)',
+      filledIn: `0.9 · ${round(caffeineMgPerG(coffee), 1)} mg/g · ${round(doseG, 0)} · ${round(outcome.releasedFrac, 3)}/${round(waterG + e * doseG, 0)} = ${round(outcome.caffeineMgPerG, 2)} mg/g`,
+      uses: [
+        {
+          symbol: 'C',
+          name: 'caffeine in this coffee',
+          value: `${round(caffeineMgPerG(coffee), 1)} mg/g`,
+          source: 'arabica 1.2 %, robusta 2.2 %, decaf at most 0.1 % of mass',
+          mark: 'memory',
+        },
+        {
+          symbol: '0.9',
+          name: 'share that is out at equilibrium',
+          value: '0.9',
+          source: CONSTANTS.caffeineOutFrac.source,
+          mark: CONSTANTS.caffeineOutFrac.mark,
+        },
+        D,
+        W,
+      ],
+      method: 'It comes out on the same curve as the solids.',
+    },
+    level: {
+      title: 'Level in the vessel',
+      equation: 'W/ρ + 0.77·D',
+      filledIn: `${round(outcome.slurryMl - CONSTANTS.groundsDisplaceMlPerG.value * doseG, 0)} mL + 0.77 · ${round(doseG, 0)} = ${round(outcome.slurryMl, 0)} mL`,
+      uses: [
+        W,
+        D,
+        {
+          symbol: '0.77',
+          name: CONSTANTS.groundsDisplaceMlPerG.source,
+          value: '0.77 mL/g',
+          source: 'wet grounds',
+          mark: CONSTANTS.groundsDisplaceMlPerG.mark,
+        },
+      ],
+      method: 'Fifteen hundredths of the vessel stay free; thirty where it is shaken.',
+    },
+  };
+}

@@ -1,0 +1,51 @@
+import { expect } from 'chai';
+import { EXPLAINED, explainPlan, markText } from '../../src/explain/explainPlan.ts';
+import { reckonPlan } from '../../src/reckon/reckonPlan.ts';
+import type { Plan } from '../../src/schemas/batch.ts';
+import { expectNear } from '../near.ts';
+
+const plan: Plan = {
+  coffeeId: 'a',
+  vesselId: 'b',
+  grind: 'coarse',
+  doseG: 900,
+  waterG: 4500,
+  waterC: 12,
+  wetting: 'stages',
+  steep: [{ place: 'fridge', tempC: 4, hours: 18 }],
+  agitationHours: [],
+  separation: { method: 'drain', rinseG: 0 },
+};
+const coffee = { solubleFrac: 0.215, robustaFrac: 0, decafFrac: 0 };
+const result = reckonPlan({
+  plan,
+  coffee,
+  vessel: { brimMl: 6100, shaken: false },
+  horizonHours: 30,
+});
+const explained = explainPlan({ plan, coffee, result });
+const lastNumber = (text: string): number => Number(/= ([\d.]+)[^=]*$/.exec(text)![1]);
+
+describe('explainPlan', () => {
+  for (const key of EXPLAINED)
+    it(`${key}: names every value that it uses with a source and a mark`, () => {
+      const { uses, equation, method } = explained[key];
+      expect(equation).to.have.length.above(2);
+      expect(method).to.match(/\.$/);
+      for (const { source, mark, value } of uses) {
+        expect(source).to.have.length.above(4);
+        expect(value).to.match(/\d/);
+        expect(markText(mark)).to.have.length.above(2);
+      }
+    });
+
+  it('fills in numbers that come to what the page shows', () => {
+    const { outcome } = result;
+    expectNear(lastNumber(explained.yield.filledIn), 100 * outcome.extractionYieldFrac, 2e-3);
+    expectNear(lastNumber(explained.strength.filledIn), 100 * outcome.strengthFrac, 2e-3);
+    expectNear(lastNumber(explained.brew.filledIn), outcome.brewG, 1e-3);
+    expectNear(lastNumber(explained.retained.filledIn), outcome.retainedG, 1e-3);
+    expectNear(lastNumber(explained.caffeine.filledIn), outcome.caffeineMgPerG, 5e-3);
+    expectNear(lastNumber(explained.level.filledIn), outcome.slurryMl, 1e-3);
+  });
+});

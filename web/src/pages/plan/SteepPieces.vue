@@ -1,0 +1,102 @@
+<script setup lang="ts">
+import type { Plan } from '@ratio/core';
+import AmountField from '../../field/AmountField.vue';
+import ChoiceField from '../../field/ChoiceField.vue';
+
+/** The stretches of a steep, one place after another. */
+const props = defineProps<{ pieces: Plan['steep']; fridgeC: number; roomC: number }>();
+const emit = defineEmits<{ change: [pieces: Plan['steep']] }>();
+
+type Piece = Plan['steep'][number];
+
+const PLACES = [
+  { value: 'fridge', label: 'in the fridge', reason: 'slow and safe: 16 to 24 h' },
+  {
+    value: 'counter',
+    label: 'on the counter',
+    reason: 'faster: 12 to 18 h; check the local rules',
+  },
+] as const;
+const MOST = 3;
+
+const tempOf = (place: Piece['place']): number =>
+  place === 'fridge' ? props.fridgeC : props.roomC;
+const replace = (i: number, part: Partial<Piece>): void =>
+  emit(
+    'change',
+    props.pieces.map((piece, k) => (k === i ? { ...piece, ...part } : piece)),
+  );
+const remove = (i: number): void =>
+  emit(
+    'change',
+    props.pieces.filter((_, k) => k !== i),
+  );
+function add(): void {
+  const place = props.pieces.at(-1)!.place === 'counter' ? 'fridge' : 'counter';
+  emit('change', [...props.pieces, { place, tempC: tempOf(place), hours: 6 }]);
+}
+</script>
+
+<template>
+  <div>
+    <div v-for="(piece, i) in pieces" :key="i" class="piece">
+      <AmountField
+        :label="i === 0 ? 'Hours of steep' : `Hours of steep, part ${i + 1}`"
+        class="hours"
+        :value="piece.hours * 3600"
+        :accepts="['time']"
+        plain-unit="hour"
+        :write="(timeS) => `${Number((timeS / 3600).toFixed(2))}\u2009h`"
+        :step="900"
+        :min="900"
+        :max="604800"
+        limit-text="Between a quarter of an hour and 168 h."
+        @change="(timeS) => replace(i, { hours: timeS / 3600 })"
+      />
+      <ChoiceField
+        :label="i === 0 ? 'Place' : `Place, part ${i + 1}`"
+        :model-value="piece.place"
+        :options="PLACES"
+        @update:model-value="replace(i, { place: $event, tempC: tempOf($event) })"
+      />
+      <button
+        v-if="pieces.length > 1"
+        type="button"
+        :aria-label="`Leave out part ${i + 1}`"
+        @click="remove(i)"
+      >
+        ×
+      </button>
+      <button v-if="i === pieces.length - 1 && pieces.length < MOST" type="button" @click="add">
+        + then
+      </button>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.piece {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+}
+
+.hours {
+  flex: 0 0 76px;
+}
+
+.piece > :nth-child(2) {
+  flex: 1;
+}
+
+button {
+  min-width: 28px;
+  min-height: 32px;
+  border: 0;
+  background: none;
+  padding: 0 4px;
+  color: var(--action);
+  font-size: var(--t13);
+  cursor: pointer;
+}
+</style>

@@ -1,0 +1,50 @@
+import {
+  inOneLine,
+  writeMass,
+  writeVolume,
+  type ShopUnits,
+  type Target,
+  type TargetKey,
+} from '@ratio/core';
+import type { Conflict } from '../../stores/draft.ts';
+
+const NAMES: Readonly<Record<TargetKey, string>> = {
+  doseG: 'the coffee',
+  waterG: 'the water',
+  ratio: 'the ratio',
+  brewMl: 'the brew',
+  strengthFrac: 'the strength',
+  fillMl: 'the level',
+};
+
+/** @returns an amount of a plan in the shop's units */
+export function writeTarget({ key, value }: Target, units: ShopUnits): string {
+  switch (key) {
+    case 'doseG':
+    case 'waterG':
+      return inOneLine(writeMass({ massG: value, units }));
+    case 'brewMl':
+    case 'fillMl':
+      return inOneLine(writeVolume({ volumeMl: value, units }));
+    case 'ratio':
+      return `1:${value.toFixed(1)}`;
+    case 'strengthFrac':
+      return `${(100 * value).toFixed(2)} %`;
+  }
+}
+
+const capital = (text: string): string => text[0]!.toUpperCase() + text.slice(1);
+
+/** @returns why an amount cannot be had, and what to do next */
+export function solutionSentence({ solution }: Conflict, units: ShopUnits): string {
+  if (solution.status === 'contradiction') {
+    const [asked, other] = solution.between;
+    const given = writeTarget({ key: other.key, value: solution.given }, units);
+    const off = `${Math.abs(100 * solution.offFrac).toFixed(0)} % ${solution.offFrac < 0 ? 'less' : 'more'}`;
+    return `${capital(NAMES[asked.key])} ${writeTarget(asked, units)} and ${NAMES[other.key]} ${writeTarget(other, units)} contradict each other: the first gives ${given}, ${off}. Free one of the two.`;
+  }
+  const { key, value } = solution.target;
+  const wanted = writeTarget({ key, value }, units);
+  const ends = [solution.low, solution.high].map((end) => writeTarget({ key, value: end }, units));
+  return `${wanted} cannot be had here: ${NAMES[key]} lies between ${ends.join(' and ')}. Free what is held, or ask for less.`;
+}

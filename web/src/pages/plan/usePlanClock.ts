@@ -1,0 +1,134 @@
+import {
+  batch,
+  batchClock,
+  crewWindows,
+  instantOf,
+  isManned,
+  nearestFits,
+  planInput,
+  startForReadyMs,
+  zoned,
+  type BatchEvent,
+  type ClockFit,
+} from '@ratio/core';
+import { storeToRefs } from 'pinia';
+import { computed, type Ref } from 'vue';
+import { clockTime, dayName, duration } from '../../clock/formatClock.ts';
+import { useDraft } from '../../stores/draft.ts';
+import { useShop } from '../../stores/shop.ts';
+import { horizonOf } from './usePlan.ts';
+
+const HOUR_MS = 3_600_000;
+
+/** A way to make the plan meet the crew, and what it does to the yield. */
+export interface OfferedFit extends ClockFit {
+  readonly text: string;
+}
+
+const EVENT_WORDS: Readonly<Record<BatchEvent['kind'], string>> = {
+  start: 'start',
+  'top-up': 'top up',
+  agitate: 'push under',
+  strain: 'strain',
+  filter: 'second filter',
+  ready: 'ready',
+  'use-by': 'use by',
+};
+
+/** The plan on the wall clock of the shop, against the hours of its crew. */
+export function usePlanClock(hours: Ref<number>) {
+  const shelf = useShop();
+  const drafts = useDraft();
+  const { plan, coffee, draft } = storeToRefs(drafts);
+  const { shop, zone, now } = storeToRefs(shelf);
+
+  const startMs = computed(() =>
+    draft.value.startAt ? Date.parse(draft.value.startAt) : now.value.getTime(),
+  );
+  const crew = computed(() => ({
+    fromHours: shop.value?.crewFromHours ?? 0,
+    toHours: shop.value?.crewToHours ?? 24,
+  }));
+  const input = computed(() => ({
+    startMs: startMs.value,
+    zone: zone.value,
+    steepHours: hours.value,
+    agitationHours: plan.value.agitationHours,
+    wetting: plan.value.wetting,
+    method: plan.value.separation.method,
+    crew: crew.value,
+  }));
+  const events = computed(() => batchClock(input.value));
+  const manned = computed(() => isManned(events.value));
+  const at = (ms: number): string => clockTime({ at: new Date(ms), zone: zone.value });
+  const timeline = computed(() =>
+    events.value
+      .filter(({ kind }) => kind !== 'top-up')
+      .map(({ kind, atMs, handsOn, crewIn }) => ({
+        what: EVENT_WORDS[kind],
+        when: kind === 'use-by' ? dayName({ at: new Date(atMs), zone: zone.value }) : at(atMs),
+        alone: handsOn && !crewIn,
+      })),
+  );
+
+  const yieldAt = (steepHours: number): number => {
+    const [first, ...rest] = plan.value.steep;
+    if (!coffee.value || !first) return 0;
+    // A longer or shorter steep is so in its last place.
+    const before = rest.length === 0 ? 0 : hours.value - plan.value.steep.at(-1)!.hours;
+    const last = { ...plan.value.steep.at(-1)!, hours: Math.max(0.25, steepHours - before) };
+    const steep = [...plan.value.steep.slice(0, -1), last];
+    return batch(planInput({ plan: { ...plan.value, steep }, coffee: coffee.value }))
+      .extractionYieldFrac;
+  };
+  const fits = computed<OfferedFit[]>(() => {
+    const now0 = Math.min(now.value.getTime(), startMs.value);
+    return nearestFits({ ...input.value, notBeforeMs: now0 }).map((fit) => {
+      const strainMs = fit.startMs + fit.steepHours * HOUR_MS;
+      const moved = fit.startMs !== startMs.value;
+      const share = yieldAt(fit.steepHours) / yieldAt(hours.value) - 1;
+      const effect = moved
+        ? 'same yield'
+        : `yield ${share < 0 ? '−' : '+'}${Math.abs(100 * share).toFixed(1)} %`;
+      const what = moved ? `start ${at(fit.startMs)}` : duration(Math.round(fit.steepHours * 60));
+      return { ...fit, text: `${what}, strain ${at(strainMs)}, ${effect}` };
+    });
+  });
+  const windows = computed(() =>
+    crewWindows({
+      startMs: startMs.value,
+      zone: zone.value,
+      horizonHours: horizonOf(plan.value),
+      crew: crew.value,
+    }),
+  );
+
+  const localOf = (ms: number): string =>
+    zoned({ atMs: ms, zone: zone.value }).toPlainDateTime().toString().slice(0, 16);
+  function setStart(local: string): void {
+    const ms = local === '' ? null : instantOf({ local, zone: zone.value });
+    drafts.commit({ startAt: ms === null ? null : new Date(ms).toISOString() });
+  }
+  function setReady(local: string): void {
+    const readyMs = instantOf({ local, zone: zone.value });
+    if (readyMs === null) return;
+    const { method } = plan.value.separation;
+    const ms = startForReadyMs({ readyMs, steepHours: hours.value, method });
+    drafts.commit({ startAt: new Date(ms).toISOString() });
+  }
+  const readyMs = computed(() => events.value.find(({ kind }) => kind === 'ready')!.atMs);
+  const late = computed(() => startMs.value < now.value.getTime() - 60_000);
+
+  return {
+    timeline,
+    manned,
+    fits,
+    windows,
+    late,
+    startLocal: computed(() => localOf(startMs.value)),
+    readyLocal: computed(() => localOf(readyMs.value)),
+    setStart,
+    setReady,
+    clockAt: (atHours: number) => at(startMs.value + atHours * HOUR_MS),
+  };
+}
