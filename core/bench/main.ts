@@ -1,5 +1,6 @@
 import { benchMenu, solveMenu } from './menu.ts';
 import { benchReplan, replan } from './replan.ts';
+import { benchDraws, benchPlanning } from './planning.ts';
 import { medianMs } from './timed.ts';
 
 const FRAME_MS = 16;
@@ -24,3 +25,5 @@ const together = medianMs({
 console.log(
   `\nA re-plan and a menu together: ${together.toFixed(2)} ms, ${((100 * together) / FRAME_MS).toFixed(0)} % of a ${FRAME_MS} ms frame.`,
 );
+
+console.log(`\n${benchPlanning(FRAME_MS).join('\n')}\n\n${benchDraws().join('\n')}`);
