@@ -18,6 +18,24 @@ export const lidoShop: Body<Shop> = {
   closeHours: 20,
   crewFromHours: 6,
   crewToHours: 21,
+  mill: {
+    name: 'Bar mill',
+    settings: {
+      'extra-coarse': '30',
+      coarse: '26',
+      'medium-coarse': '22',
+      medium: '18',
+      fine: '9',
+    },
+  },
+  defaults: {
+    grind: 'coarse',
+    ratio: 5,
+    place: 'fridge',
+    hours: 18,
+    wetting: 'stages',
+    method: 'drain',
+  },
 };
 
 export const lidoCoffees: readonly Body<ShelfCoffee>[] = [
@@ -30,6 +48,7 @@ export const lidoCoffees: readonly Body<ShelfCoffee>[] = [
     roast: 'medium',
     roastedOn: '2026-06-04',
     pricePerKg: 31,
+    looseDensityGPerMl: null,
   },
   {
     id: 'harbour-wall',
@@ -40,6 +59,7 @@ export const lidoCoffees: readonly Body<ShelfCoffee>[] = [
     roast: 'dark',
     roastedOn: '2026-06-01',
     pricePerKg: 22.5,
+    looseDensityGPerMl: null,
   },
   {
     id: 'north-groyne',
@@ -50,6 +70,7 @@ export const lidoCoffees: readonly Body<ShelfCoffee>[] = [
     roast: 'light',
     roastedOn: '2026-06-08',
     pricePerKg: 34,
+    looseDensityGPerMl: null,
   },
   {
     id: 'lantern-decaf',
@@ -60,6 +81,7 @@ export const lidoCoffees: readonly Body<ShelfCoffee>[] = [
     roast: 'medium',
     roastedOn: '2026-05-29',
     pricePerKg: 29,
+    looseDensityGPerMl: null,
   },
 ];
 
@@ -71,9 +93,29 @@ export const lidoVessels: readonly Body<Vessel>[] = [
     heightMm: 330,
     kind: 'bucket',
     shaken: false,
+    bagHoldsG: 1600,
+    fitsFridge: false,
   },
-  { id: 'tall-jar', name: 'Tall jar 6 L', brimMl: 6100, heightMm: 320, kind: 'jar', shaken: false },
-  { id: 'wide-jar', name: 'Wide jar 3 L', brimMl: 3100, heightMm: 215, kind: 'jar', shaken: false },
+  {
+    id: 'tall-jar',
+    name: 'Tall jar 6 L',
+    brimMl: 6100,
+    heightMm: 320,
+    kind: 'jar',
+    shaken: false,
+    bagHoldsG: 1000,
+    fitsFridge: true,
+  },
+  {
+    id: 'wide-jar',
+    name: 'Wide jar 3 L',
+    brimMl: 3100,
+    heightMm: 215,
+    kind: 'jar',
+    shaken: false,
+    bagHoldsG: null,
+    fitsFridge: true,
+  },
   {
     id: 'pitcher',
     name: 'Pitcher 2 L',
@@ -81,6 +123,8 @@ export const lidoVessels: readonly Body<Vessel>[] = [
     heightMm: 240,
     kind: 'pitcher',
     shaken: false,
+    bagHoldsG: 300,
+    fitsFridge: true,
   },
   {
     id: 'small-jar',
@@ -89,6 +133,8 @@ export const lidoVessels: readonly Body<Vessel>[] = [
     heightMm: 175,
     kind: 'jar',
     shaken: true,
+    bagHoldsG: null,
+    fitsFridge: true,
   },
 ];
 

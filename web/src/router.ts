@@ -2,6 +2,7 @@ import { createRouter, createWebHistory } from 'vue-router';
 import JugsPage from './pages/jugs/JugsPage.vue';
 import PlanPage from './pages/plan/PlanPage.vue';
 import PourPage from './pages/pour/PourPage.vue';
+import ShelfPage from './pages/shelf/ShelfPage.vue';
 import SteepPage from './pages/steep/SteepPage.vue';
 import ToldPage from './pages/told/ToldPage.vue';
 
@@ -14,6 +15,7 @@ export const router = createRouter({
     { path: '/steep', component: SteepPage, meta: { title: 'Steep' } },
     { path: '/jugs', component: JugsPage, meta: { title: 'Jugs' } },
     { path: '/pour', component: PourPage, meta: { title: 'Pour' } },
+    { path: '/shelf', component: ShelfPage, meta: { title: 'Shelf' } },
     { path: '/:rest(.*)*', redirect: '/plan' },
   ],
 });

@@ -12,6 +12,8 @@ interface PlannedBatch {
   readonly outcome: BatchOutcome;
   readonly method: SeparationMethod;
   readonly steep: readonly { hours: number; tempC: number }[];
+  /** Most coffee that the vessel's bag takes, g; null without one. */
+  readonly bagHoldsG?: number | null;
   /** Water temperature at the start, °C. */
   readonly waterC: number;
 }
@@ -63,6 +65,15 @@ const strongUndiluted: Rule = ({ outcome }) => {
   };
 };
 
+const fullBag: Rule = ({ outcome, bagHoldsG }) =>
+  bagHoldsG && outcome.doseG > bagHoldsG
+    ? {
+        code: 'bag_too_full',
+        severity: 'warn',
+        text: `The bag takes ${bagHoldsG} g. Stuffed fuller the middle stays dry: split it over ${Math.ceil(outcome.doseG / bagHoldsG)} bags.`,
+      }
+    : null;
+
 const hotWater: Rule = ({ waterC }) =>
   waterC > HOT_C
     ? {
@@ -73,7 +84,13 @@ const hotWater: Rule = ({ waterC }) =>
     : null;
 
 /** Rules about planning a batch, gravest first within a concern. */
-export const BATCH_RULES: readonly Rule[] = [bedDrinksAll, longSteep, hotWater, strongUndiluted];
+export const BATCH_RULES: readonly Rule[] = [
+  bedDrinksAll,
+  longSteep,
+  fullBag,
+  hotWater,
+  strongUndiluted,
+];
 
 /** @returns what to heed about a planned batch, each with its reason and what to do */
 export const batchCautions = (planned: PlannedBatch): Caution[] =>

@@ -37,7 +37,7 @@ export interface PlanOutcome {
 export function reckonPlan(input: {
   plan: Plan;
   coffee: BatchInput['coffee'];
-  vessel: { brimMl: number; shaken: boolean };
+  vessel: { brimMl: number; shaken: boolean; bagHoldsG?: number | null };
   horizonHours: number;
   scooped?: boolean;
 }): PlanOutcome {
@@ -62,6 +62,7 @@ export function reckonPlan(input: {
       method: plan.separation.method,
       steep: plan.steep,
       waterC: plan.waterC,
+      bagHoldsG: vessel.bagHoldsG ?? null,
     }),
   };
 }

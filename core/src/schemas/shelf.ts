@@ -1,4 +1,8 @@
 import { z } from 'zod';
+import { SEPARATION_NAMES } from '../brew/separation.ts';
+import { WETTING_NAMES } from '../brew/wetting.ts';
+import { GRIND_NAMES } from '../coffee/grinds.ts';
+import { STEEP_PLACES } from './batch.ts';
 import { documentFields, nameSchema } from './document.ts';
 import { additionSchema, fillWithSchema, iceSchema, targetSchema } from './reckonDrink.ts';
 import { coffeeSchema } from './reckonBatch.ts';
@@ -16,6 +20,20 @@ export const shopSchema = z.object({
   closeHours: z.number().min(0).max(24),
   crewFromHours: z.number().min(0).max(24),
   crewToHours: z.number().min(0).max(24),
+  /** What the mill's dial says for each grind; empty where nobody has tried it. */
+  mill: z.strictObject({
+    name: z.string().max(80),
+    settings: z.record(z.enum(GRIND_NAMES), z.string().max(20)),
+  }),
+  /** The school of the house: what a new plan begins with. */
+  defaults: z.strictObject({
+    grind: z.enum(GRIND_NAMES),
+    ratio: z.number().min(0.5).max(60),
+    place: z.enum(STEEP_PLACES),
+    hours: z.number().positive().max(168),
+    wetting: z.enum(WETTING_NAMES),
+    method: z.enum(SEPARATION_NAMES),
+  }),
 });
 
 /** A coffee on the shelf. */
@@ -25,7 +43,9 @@ export const shelfCoffeeSchema = z.object({
   ...coffeeSchema.shape,
   roast: z.enum(['light', 'medium', 'dark']),
   roastedOn: z.iso.date(),
-  pricePerKg: z.number().min(0),
+  pricePerKg: z.number().min(0).max(10_000),
+  /** Weighed once by the shop, g/mL of loose grounds; null for the table's. */
+  looseDensityGPerMl: z.number().min(0.15).max(0.7).nullable(),
 });
 
 /** A vessel to steep in. */
@@ -36,6 +56,9 @@ export const vesselSchema = z.object({
   heightMm: z.number().positive().max(2000),
   kind: z.enum(['jar', 'bucket', 'pitcher']),
   shaken: z.boolean(),
+  /** Most coffee that its bag or insert takes, g; null without one. */
+  bagHoldsG: z.number().positive().max(50_000).nullable(),
+  fitsFridge: z.boolean(),
 });
 
 /** A drink of the menu. */

@@ -12,6 +12,7 @@ export const SUFFIXES = {
   Mg: 'mg',
   Um: 'µm',
   Mm: 'mm',
+  GPerMl: 'g/mL',
   MgPerG: 'mg/g',
   PerKg: 'per kg',
   Hours: 'h',

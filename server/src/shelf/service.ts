@@ -84,6 +84,18 @@ const NEW_SHOP: Omit<Shop, 'id' | 'version' | 'zone'> = {
   closeHours: 18,
   crewFromHours: 7,
   crewToHours: 19,
+  mill: {
+    name: '',
+    settings: { 'extra-coarse': '', coarse: '', 'medium-coarse': '', medium: '', fine: '' },
+  },
+  defaults: {
+    grind: 'coarse',
+    ratio: 5,
+    place: 'fridge',
+    hours: 18,
+    wetting: 'stages',
+    method: 'drain',
+  },
 };
 
 /** Makes the shop's row in a database that has none, in the machine's own zone. */

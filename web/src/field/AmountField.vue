@@ -18,6 +18,8 @@ const props = defineProps<{
   /** Why a value outside the limits will not do, in a sentence. */
   limitText: string;
   size?: 'row' | 'middle' | 'large';
+  /** Tells of a change when the field is left, for what is saved at once. */
+  lazy?: boolean;
   /** Why the page could not follow, from whoever owns the amount. */
   refused?: string;
 }>();
@@ -26,6 +28,7 @@ const emit = defineEmits<{ change: [value: number, quantity: Expected] }>();
 const id = useId();
 const typed = ref<string | null>(null);
 const wrong = ref('');
+let pending: { value: number; quantity: Expected } | null = null;
 const complaint = computed(() => wrong.value || props.refused || '');
 const shown = computed(() => typed.value ?? props.write(props.value));
 
@@ -46,16 +49,25 @@ function input(text: string): void {
     return;
   }
   wrong.value = '';
-  emit('change', amount.value, amount.quantity);
+  pending = { value: amount.value, quantity: amount.quantity };
+  if (!props.lazy) tell();
+}
+
+function tell(): void {
+  if (pending && wrong.value === '') emit('change', pending.value, pending.quantity);
+  pending = null;
 }
 
 function leave(): void {
+  tell();
   if (complaint.value === '') typed.value = null;
 }
 
 function key(event: KeyboardEvent | Event): void {
   if (!(event instanceof KeyboardEvent)) return;
+  if (event.key === 'Enter') return leave();
   if (event.key === 'Escape') {
+    pending = null;
     typed.value = null;
     wrong.value = '';
     return;

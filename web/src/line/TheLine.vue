@@ -32,6 +32,7 @@ const emit = defineEmits<{ help: [] }>();
       </RouterLink>
     </nav>
     <div class="end">
+      <RouterLink to="/shelf" class="quiet">Shelf</RouterLink>
       <button type="button" class="quiet" aria-label="Keys" @click="emit('help')">?</button>
       <button type="button" class="quiet" @click="settings.toggleTheme">Day/night</button>
       <button
@@ -110,7 +111,11 @@ nav {
 
 .quiet,
 .boxed {
+  display: inline-flex;
+  align-items: center;
   min-height: 36px;
+  color: var(--ink);
+  text-decoration: none;
   border: 1px solid transparent;
   border-radius: 4px;
   background: none;

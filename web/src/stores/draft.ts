@@ -214,11 +214,33 @@ export const useDraft = defineStore('draft', () => {
     renew: () => {
       draft.value = { ...draft.value, id: newId(), version: 0, unsaved: false, startAt: null };
     },
+    /** A new plan by the school of the house, with the same coffee and vessel. */
     restart: (): void => {
       const { coffeeId, vesselId } = plan.value;
       const fresh = freshDraft();
+      const { shop } = shelf;
       conflict.value = null;
-      draft.value = { ...fresh, plan: { ...fresh.plan, coffeeId, vesselId } };
+      if (!shop) return;
+      const { grind, ratio, place, hours, wetting, method } = shop.defaults;
+      const { doseG } = fresh.plan;
+      draft.value = {
+        ...fresh,
+        held: [
+          { key: 'ratio', value: ratio },
+          { key: 'doseG', value: doseG },
+        ],
+        plan: {
+          ...fresh.plan,
+          coffeeId,
+          vesselId,
+          grind,
+          wetting,
+          waterG: ratio * doseG,
+          waterC: shop.waterC,
+          steep: [{ place, hours, tempC: place === 'fridge' ? shop.fridgeC : shop.roomC }],
+          separation: { method, rinseG: 0 },
+        },
+      };
     },
   };
 });

@@ -23,8 +23,9 @@ export const useShop = defineStore('shop', () => {
     coffees.value = allCoffees;
     vessels.value = allVessels;
     drinks.value = allDrinks;
-    followClock(answer);
-    shop.value = answer;
+    const { now: time, clockFrozen, ...own } = answer;
+    followClock({ now: time, clockFrozen });
+    shop.value = own;
   }
 
   let ticking: ReturnType<typeof setInterval> | undefined;

@@ -44,6 +44,8 @@ const props = defineProps<{
   fridgeC: number;
   roomC: number;
   restedDays: number;
+  /** What the mill's dial says for each grind. */
+  mill: Readonly<Record<Plan['grind'], string>>;
 }>();
 const emit = defineEmits<{
   change: [part: Partial<Plan>];
@@ -63,7 +65,12 @@ const mass = (massG: number): string => inOneLine(writeMass({ massG, units: prop
 const volume = (volumeMl: number): string =>
   inOneLine(writeVolume({ volumeMl, units: props.units }));
 const temp = (tempC: number): string => inOneLine(writeTemp({ tempC, units: props.units }));
-const loose = computed(() => looseDensityGPerMl({ form: 'ground', grind: props.plan.grind }));
+const loose = computed(
+  () =>
+    props.coffee.looseDensityGPerMl ??
+    looseDensityGPerMl({ form: 'ground', grind: props.plan.grind }),
+);
+const dial = computed(() => props.mill[props.plan.grind]);
 const waterDensity = computed(() => waterDensityGPerMl(props.plan.waterC));
 const plainMass = computed(() => (props.units === 'metric' ? 'gram' : 'ounce'));
 const ratio = computed(() => props.plan.waterG / props.plan.doseG);
@@ -100,7 +107,10 @@ function setWater(value: number, quantity: Expected): void {
         @update:model-value="emit('change', { coffeeId: $event })"
       />
     </ChoiceRow>
-    <ChoiceRow label="Grind" :note="GRINDS[plan.grind].reason">
+    <ChoiceRow
+      label="Grind"
+      :note="dial ? `mill ${dial}; ${GRINDS[plan.grind].reason}` : GRINDS[plan.grind].reason"
+    >
       <ChoiceField
         label="Grind"
         :model-value="plan.grind"

@@ -172,6 +172,7 @@ async function start(): Promise<void> {
         :fridge-c="shelf.shop.fridgeC"
         :room-c="shelf.shop.roomC"
         :rested-days="restedDays"
+        :mill="shelf.shop.mill.settings"
         @change="drafts.change"
         @amount="
           (key, value, scooped) =>

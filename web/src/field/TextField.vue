@@ -1,0 +1,44 @@
+<script setup lang="ts">
+import { ElInput } from 'element-plus';
+import { computed, ref } from 'vue';
+
+/** A line of text that is saved when it is left; empty ones come back where a name is needed. */
+const props = defineProps<{
+  label: string;
+  value: string;
+  type?: 'text' | 'date';
+  needed?: boolean;
+}>();
+const emit = defineEmits<{ change: [text: string] }>();
+
+const typed = ref<string | null>(null);
+const shown = computed(() => typed.value ?? props.value);
+
+function leave(): void {
+  const text = typed.value?.trim();
+  typed.value = null;
+  if (text === undefined || text === props.value || (props.needed && text === '')) return;
+  emit('change', text);
+}
+</script>
+
+<template>
+  <div class="bare text">
+    <ElInput
+      :model-value="shown"
+      :type="type ?? 'text'"
+      :aria-label="label"
+      autocomplete="off"
+      @update:model-value="typed = $event"
+      @blur="leave"
+      @keydown.enter="leave"
+      @keydown.esc="typed = null"
+    />
+  </div>
+</template>
+
+<style scoped>
+.text :deep(.el-input__inner) {
+  font-size: var(--t18);
+}
+</style>

@@ -1,0 +1,136 @@
+<script setup lang="ts">
+import type { ShelfCoffee } from '@ratio/core';
+import AmountField from '../../field/AmountField.vue';
+import ChoiceField from '../../field/ChoiceField.vue';
+import ChoiceRow from '../../field/ChoiceRow.vue';
+import TextField from '../../field/TextField.vue';
+
+/** A coffee on the shelf, edited where it stands. */
+defineProps<{ coffee: ShelfCoffee }>();
+const emit = defineEmits<{ change: [part: Partial<ShelfCoffee>, what: string] }>();
+
+const ROASTS = [
+  { value: 'light', label: 'light', reason: 'fruity; for black and tonic' },
+  { value: 'medium', label: 'medium', reason: 'for both' },
+  { value: 'dark', label: 'dark', reason: 'low in acid; under milk and coconut' },
+] as const;
+const share = (frac: number): string => `${(100 * frac).toFixed(0)}\u2009%`;
+</script>
+
+<template>
+  <li class="coffee" :aria-label="coffee.name">
+    <ChoiceRow label="Name"
+      ><TextField
+        label="Name"
+        needed
+        :value="coffee.name"
+        @change="emit('change', { name: $event }, 'renamed')"
+    /></ChoiceRow>
+    <ChoiceRow label="Roast">
+      <ChoiceField
+        label="Roast"
+        :model-value="coffee.roast"
+        :options="ROASTS"
+        @update:model-value="emit('change', { roast: $event }, `${$event} roast`)"
+      />
+    </ChoiceRow>
+    <ChoiceRow label="Roasted on">
+      <TextField
+        label="Roasted on"
+        needed
+        type="date"
+        :value="coffee.roastedOn"
+        @change="emit('change', { roastedOn: $event }, 'roast date')"
+      />
+    </ChoiceRow>
+    <ChoiceRow label="Price a kg">
+      <AmountField
+        lazy
+        label="Price a kg"
+        :value="coffee.pricePerKg"
+        :accepts="['ratio']"
+        :write="(price) => price.toFixed(2)"
+        :step="0.5"
+        :min="0"
+        :max="1000"
+        limit-text="Between 0 and 1000."
+        @change="(pricePerKg) => emit('change', { pricePerKg }, 'price')"
+      />
+    </ChoiceRow>
+    <ChoiceRow label="Robusta">
+      <AmountField
+        lazy
+        label="Robusta share"
+        :value="coffee.robustaFrac"
+        :accepts="['percent']"
+        :write="share"
+        :step="0.05"
+        :min="0"
+        :max="1"
+        limit-text="Between 0 and 100 %."
+        @change="(robustaFrac) => emit('change', { robustaFrac }, 'robusta share')"
+      />
+    </ChoiceRow>
+    <ChoiceRow label="Decaf">
+      <AmountField
+        lazy
+        label="Decaf share"
+        :value="coffee.decafFrac"
+        :accepts="['percent']"
+        :write="share"
+        :step="0.05"
+        :min="0"
+        :max="1"
+        limit-text="Between 0 and 100 %."
+        @change="(decafFrac) => emit('change', { decafFrac }, 'decaf share')"
+      />
+    </ChoiceRow>
+    <ChoiceRow label="Soluble">
+      <AmountField
+        lazy
+        label="Soluble share"
+        :value="coffee.solubleFrac"
+        :accepts="['percent']"
+        :write="(frac) => `${(100 * frac).toFixed(1)}\u2009%`"
+        :step="0.001"
+        :min="0.05"
+        :max="0.35"
+        limit-text="Between 5 and 35 %."
+        @change="(solubleFrac) => emit('change', { solubleFrac }, 'soluble share')"
+      />
+    </ChoiceRow>
+    <ChoiceRow label="Loose, g/mL">
+      <AmountField
+        lazy
+        label="Loose density"
+        :value="coffee.looseDensityGPerMl ?? 0"
+        :accepts="['ratio']"
+        :write="(density) => (density === 0 ? 'not weighed' : density.toFixed(2))"
+        :step="0.01"
+        :min="0.15"
+        :max="0.7"
+        limit-text="Between 0.15 and 0.7 g/mL."
+        @change="(looseDensityGPerMl) => emit('change', { looseDensityGPerMl }, 'loose density')"
+      />
+    </ChoiceRow>
+  </li>
+</template>
+
+<style scoped>
+.coffee {
+  display: grid;
+  grid-template-columns: 2fr 1fr 1.4fr 0.9fr repeat(3, 0.8fr) 1.2fr;
+  gap: 0 20px;
+  padding: 8px 0;
+}
+
+.coffee :deep(.el-input__inner) {
+  font-size: var(--t18);
+}
+
+@media (max-width: 1100px) {
+  .coffee {
+    grid-template-columns: repeat(4, minmax(0, 1fr));
+  }
+}
+</style>

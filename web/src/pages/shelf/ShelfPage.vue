@@ -1,0 +1,89 @@
+<script setup lang="ts">
+import { inOneLine, writeMass, writeVolume } from '@ratio/core';
+import { ElButton } from 'element-plus';
+import { useSettings } from '../../stores/settings.ts';
+import { useShop } from '../../stores/shop.ts';
+import CoffeeRow from './CoffeeRow.vue';
+import ShopCard from './ShopCard.vue';
+import { useShelfEdits } from './useShelfEdits.ts';
+import VesselCard from './VesselCard.vue';
+
+const shelf = useShop();
+const settings = useSettings();
+const edits = useShelfEdits();
+
+const volume = (volumeMl: number): string =>
+  inOneLine(writeVolume({ volumeMl, units: settings.units }));
+const mass = (massG: number): string => inOneLine(writeMass({ massG, units: settings.units }));
+</script>
+
+<template>
+  <div class="page">
+    <h1>Shelf</h1>
+    <p class="soft">Every change is saved as it is made, and can be taken back.</p>
+    <section aria-labelledby="coffees">
+      <h2 id="coffees" class="head">Coffees</h2>
+      <ul>
+        <CoffeeRow
+          v-for="coffee in shelf.coffees"
+          :key="coffee.id"
+          :coffee="coffee"
+          @change="(part, what) => edits.coffee(coffee, part, what)"
+        />
+      </ul>
+      <ElButton @click="edits.addCoffee">Put another coffee on the shelf</ElButton>
+    </section>
+    <section aria-labelledby="vessels">
+      <h2 id="vessels" class="head">Vessels, to one scale</h2>
+      <ul class="vessels">
+        <VesselCard
+          v-for="vessel in shelf.vessels"
+          :key="vessel.id"
+          :vessel="vessel"
+          :write-volume="volume"
+          :write-mass="mass"
+          @change="(part, what) => edits.vessel(vessel, part, what)"
+        />
+      </ul>
+      <ElButton @click="edits.addVessel">Add a vessel</ElButton>
+    </section>
+    <ShopCard
+      v-if="shelf.shop"
+      :shop="shelf.shop"
+      :units="settings.units"
+      @change="(part, what) => shelf.shop && edits.shop(shelf.shop, part, what)"
+    />
+  </div>
+</template>
+
+<style scoped>
+.page {
+  display: grid;
+  gap: 28px;
+  max-width: 1240px;
+  padding: 24px;
+}
+
+.page > p {
+  margin-top: -24px;
+}
+
+.head {
+  padding-bottom: 6px;
+  border-bottom: 1px solid var(--ink);
+  color: var(--ink);
+  font-size: var(--t18);
+}
+
+section > .el-button {
+  margin-top: 12px;
+}
+
+.vessels {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: end;
+  gap: 20px;
+  padding-top: 12px;
+}
+</style>

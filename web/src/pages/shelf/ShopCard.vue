@@ -1,0 +1,207 @@
+<script setup lang="ts">
+import {
+  GRIND_NAMES,
+  GRINDS,
+  inOneLine,
+  SEPARATION_NAMES,
+  SEPARATIONS,
+  WETTING_NAMES,
+  WETTINGS,
+  writeTemp,
+  type Shop,
+  type ShopUnits,
+} from '@ratio/core';
+import { computed } from 'vue';
+import AmountField from '../../field/AmountField.vue';
+import ChoiceField from '../../field/ChoiceField.vue';
+import ChoiceRow from '../../field/ChoiceRow.vue';
+import TextField from '../../field/TextField.vue';
+
+/** The shop: its rooms, its hours, its mill, and the school that a new plan begins with. */
+const props = defineProps<{ shop: Shop; units: ShopUnits }>();
+const emit = defineEmits<{ change: [part: Partial<Shop>, what: string] }>();
+
+const PLACES = [
+  { value: 'fridge', label: 'in the fridge', reason: 'slow and safe' },
+  { value: 'counter', label: 'on the counter', reason: 'faster; local rules' },
+] as const;
+const TEMPS = [
+  { key: 'roomC', label: 'Room' },
+  { key: 'fridgeC', label: 'Fridge' },
+  { key: 'waterC', label: 'Water from the tap' },
+] as const;
+const HOURS = [
+  { key: 'openHours', label: 'Opens' },
+  { key: 'closeHours', label: 'Closes' },
+  { key: 'crewFromHours', label: 'Crew from' },
+  { key: 'crewToHours', label: 'Crew until' },
+] as const;
+const temp = (tempC: number): string => inOneLine(writeTemp({ tempC, units: props.units }));
+const clock = (hours: number): string =>
+  `${String(Math.floor(hours)).padStart(2, '0')}:${String(Math.round((hours % 1) * 60)).padStart(2, '0')}`;
+const grinds = GRIND_NAMES.map((value) => ({ value, label: value, reason: GRINDS[value].reason }));
+const wettings = WETTING_NAMES.map((value) => ({ value, ...WETTINGS[value] }));
+const methods = SEPARATION_NAMES.map((value) => ({ value, ...SEPARATIONS[value] }));
+const defaults = computed(() => props.shop.defaults);
+const setDefault = (part: Partial<Shop['defaults']>): void =>
+  emit('change', { defaults: { ...props.shop.defaults, ...part } }, 'House default changed');
+
+function setClock(key: (typeof HOURS)[number]['key'], text: string): void {
+  const [hours = 0, minutes = 0] = text.split(':').map(Number);
+  emit('change', { [key]: hours + minutes / 60 }, 'Hours changed');
+}
+const valueOf = (event: Event): string => (event.target as HTMLInputElement).value;
+</script>
+
+<template>
+  <section class="shop" aria-labelledby="shop">
+    <h2 id="shop" class="head">The shop</h2>
+    <div class="grid">
+      <ChoiceRow label="Name"
+        ><TextField
+          label="Shop’s name"
+          needed
+          :value="shop.name"
+          @change="emit('change', { name: $event }, 'Shop renamed')"
+      /></ChoiceRow>
+      <ChoiceRow v-for="{ key, label } in TEMPS" :key="key" :label="label">
+        <AmountField
+          lazy
+          :label="label"
+          :value="shop[key]"
+          :accepts="['temperature']"
+          :write="temp"
+          :step="1"
+          :min="0"
+          :max="key === 'fridgeC' ? 15 : 50"
+          limit-text="Not a temperature for this."
+          @change="(value) => emit('change', { [key]: value }, `${label} temperature changed`)"
+        />
+      </ChoiceRow>
+      <ChoiceRow v-for="{ key, label } in HOURS" :key="key" :label="label">
+        <input
+          class="time"
+          type="time"
+          :aria-label="label"
+          :value="clock(shop[key])"
+          @change="setClock(key, valueOf($event))"
+        />
+      </ChoiceRow>
+    </div>
+    <h2 class="head">House school: what a new plan begins with</h2>
+    <div class="grid">
+      <ChoiceRow label="Grind"
+        ><ChoiceField
+          label="House grind"
+          :model-value="defaults.grind"
+          :options="grinds"
+          @update:model-value="setDefault({ grind: $event })"
+      /></ChoiceRow>
+      <ChoiceRow label="Ratio">
+        <AmountField
+          lazy
+          label="House ratio"
+          :value="defaults.ratio"
+          :accepts="['ratio']"
+          :write="(ratio) => `1 : ${ratio.toFixed(1)}`"
+          :step="0.5"
+          :min="0.5"
+          :max="60"
+          limit-text="Between 1:0.5 and 1:60."
+          @change="(ratio) => setDefault({ ratio })"
+        />
+      </ChoiceRow>
+      <ChoiceRow label="Place"
+        ><ChoiceField
+          label="House place"
+          :model-value="defaults.place"
+          :options="PLACES"
+          @update:model-value="setDefault({ place: $event })"
+      /></ChoiceRow>
+      <ChoiceRow label="Steep">
+        <AmountField
+          lazy
+          label="House hours"
+          :value="defaults.hours * 3600"
+          :accepts="['time']"
+          plain-unit="hour"
+          :write="(s) => `${s / 3600}\u2009h`"
+          :step="1800"
+          :min="3600"
+          :max="604800"
+          limit-text="Between 1 and 168 h."
+          @change="(s) => setDefault({ hours: s / 3600 })"
+        />
+      </ChoiceRow>
+      <ChoiceRow label="Wetting"
+        ><ChoiceField
+          label="House wetting"
+          :model-value="defaults.wetting"
+          :options="wettings"
+          @update:model-value="setDefault({ wetting: $event })"
+      /></ChoiceRow>
+      <ChoiceRow label="Strain"
+        ><ChoiceField
+          label="House straining"
+          :model-value="defaults.method"
+          :options="methods"
+          @update:model-value="setDefault({ method: $event })"
+      /></ChoiceRow>
+    </div>
+    <h2 class="head">The mill’s dial for each grind</h2>
+    <div class="grid">
+      <ChoiceRow label="Mill"
+        ><TextField
+          label="Mill’s name"
+          :value="shop.mill.name"
+          @change="emit('change', { mill: { ...shop.mill, name: $event } }, 'Mill renamed')"
+      /></ChoiceRow>
+      <ChoiceRow v-for="grind in GRIND_NAMES" :key="grind" :label="grind">
+        <TextField
+          :label="`Dial for ${grind}`"
+          :value="shop.mill.settings[grind]"
+          @change="
+            emit(
+              'change',
+              { mill: { ...shop.mill, settings: { ...shop.mill.settings, [grind]: $event } } },
+              `Dial for ${grind} changed`,
+            )
+          "
+        />
+      </ChoiceRow>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.shop {
+  display: grid;
+  gap: 10px;
+}
+
+.head {
+  margin-top: 10px;
+  padding-bottom: 6px;
+  border-bottom: 1px solid var(--ink);
+  color: var(--ink);
+  font-size: var(--t18);
+}
+
+.grid {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
+  gap: 6px 24px;
+}
+
+.grid :deep(.el-input__inner) {
+  font-size: var(--t18);
+}
+
+.time {
+  min-height: 32px;
+  border: 0;
+  background: none;
+  font-size: var(--t18);
+  font-weight: 600;
+}
+</style>
