@@ -28,6 +28,6 @@ test('the shelf is edited in place, each change can be taken back, and plans fol
   await page.getByRole('link', { name: /^Plan/ }).click();
   await page.getByRole('button', { name: 'New plan' }).click();
   await expect(page.getByRole('textbox', { name: 'Ratio' })).toHaveValue('1 : 8.0');
-  await page.getByRole('combobox', { name: 'Vessel' }).click();
+  await page.getByRole('combobox', { name: 'Vessel' }).press('Enter');
   await expect(page.getByRole('option', { name: /Crock/ })).toBeVisible();
 });
