@@ -119,3 +119,15 @@ test('two tablets on one draft: both versions are shown, none is lost', async ({
     .toBe(700);
   await second.context().close();
 });
+
+test('the batch sheet prints on one page, in black', async ({ page, lido }) => {
+  await page.goto(`${lido.url}/plan`);
+  await expect(page.getByRole('button', { name: 'Print the sheet' })).toBeVisible();
+  const pdf = (await page.pdf({ format: 'A4' })).toString('latin1');
+  expect(pdf.match(/\/Type\s*\/Page\b/g)).toHaveLength(1);
+  await page.emulateMedia({ media: 'print' });
+  const sheet = page.locator('.sheet');
+  await expect(sheet).toContainText('Slack Tide, natural, Tall jar 6 L');
+  await expect(sheet).toContainText('850');
+  await expect(page.getByRole('button', { name: 'Start this steep' })).toBeHidden();
+});

@@ -147,3 +147,5 @@ export {
   type Explanation,
 } from './explain/explainPlan.ts';
 export { scoopOf } from './reckon/reckonPlan.ts';
+export { roundedToBench, splitBatch, type SplitBatch } from './brew/splitBatch.ts';
+export { hoursToRelease } from './brew/timeTo.ts';

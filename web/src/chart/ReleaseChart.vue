@@ -22,6 +22,8 @@ const props = defineProps<{
   clockAt: (hours: number) => string;
   /** When somebody is there to strain, in hours of the steep. */
   windows?: readonly { fromHours: number; toHours: number }[];
+  /** The same batch made another way, fainter still. */
+  beside?: readonly { name: string; curve: readonly BatchPoint[] }[];
   /** Other plans on the same axes. */
   others?: readonly { name: string; curve: readonly BatchPoint[] }[];
 }>();
@@ -41,7 +43,9 @@ const x = computed(() => scaleLinear([0, horizon.value], [LEFT, RIGHT]));
 const top = computed(() =>
   Math.max(
     (max(props.curve, (point) => point.extractionYieldFrac) ?? 0.2) * props.spread.high,
-    ...(props.others ?? []).map(({ curve }) => curve.at(-1)!.extractionYieldFrac),
+    ...[...(props.others ?? []), ...(props.beside ?? [])].map(
+      ({ curve }) => curve.at(-1)!.extractionYieldFrac,
+    ),
   ),
 );
 const y = computed(() => scaleLinear([0, top.value * 1.05], [BASE, TOP]));
@@ -52,17 +56,21 @@ const path = computed(
       (point) => y.value(point.extractionYieldFrac),
     )(props.curve) ?? '',
 );
+const within = (curve: readonly BatchPoint[]): string =>
+  line<BatchPoint>(
+    (point) => x.value(point.hours),
+    (point) => y.value(point.extractionYieldFrac),
+  )(curve.filter(({ hours }) => hours <= horizon.value)) ?? '';
 const otherPaths = computed(() =>
   (props.others ?? []).map(({ name, curve }, i) => ({
     name,
     letter: 'ABC'[i]!,
     end: curve.at(-1)!,
-    path:
-      line<BatchPoint>(
-        (point) => x.value(Math.min(point.hours, horizon.value)),
-        (point) => y.value(point.extractionYieldFrac),
-      )(curve.filter(({ hours }) => hours <= horizon.value)) ?? '',
+    path: within(curve),
   })),
+);
+const besidePaths = computed(() =>
+  (props.beside ?? []).map(({ name, curve }) => ({ name, path: within(curve) })),
 );
 const band = computed(
   () =>
@@ -124,6 +132,9 @@ const rows = computed(() =>
         </text>
       </g>
       <path class="band" :d="band" />
+      <path v-for="one in besidePaths" :key="one.name" class="beside" :d="one.path">
+        <title>{{ one.name }}</title>
+      </path>
       <g v-for="other in otherPaths" :key="other.letter" class="other">
         <path :d="other.path" />
         <text :x="RIGHT - 10" :y="y(other.end.extractionYieldFrac) - 5" text-anchor="end">
@@ -199,6 +210,12 @@ const rows = computed(() =>
 .window text {
   fill: var(--resting);
   font-size: 12px;
+}
+
+.beside {
+  fill: none;
+  stroke: var(--hairline-strong);
+  stroke-width: 2;
 }
 
 .other path {

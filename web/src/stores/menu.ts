@@ -52,7 +52,7 @@ export const useMenu = defineStore('menu', () => {
       const { status, concentrateG } = solveFrom({ drink, jug: brew, roomC, fridgeC });
       const count =
         status === 'met' && concentrateG > 0 ? Math.floor(brew.brewG / concentrateG) : 0;
-      return { drink, count };
+      return { drink, count, concentrateG };
     });
   }
 

@@ -39,6 +39,7 @@ const emit = defineEmits<{
   why: [number: Explained];
   amount: [key: TargetKey, value: number];
   pin: [key: TargetKey];
+  drinks: [drinkId: string, count: number];
 }>();
 
 const volume = (volumeMl: number): string =>
@@ -137,7 +138,19 @@ const noStart = computed(() => {
       <ul class="pours">
         <li v-for="{ drink, count } in pours" :key="drink.id">
           <span>{{ drink.name }}</span>
-          <span v-if="count > 0" class="figures">{{ count }}</span>
+          <AmountField
+            v-if="count > 0"
+            class="count"
+            :label="`How many ${drink.name}`"
+            :value="count"
+            :accepts="['ratio']"
+            :write="(many) => many.toFixed(0)"
+            :step="1"
+            :min="1"
+            :max="5000"
+            limit-text="Between 1 and 5000."
+            @change="(many) => emit('drinks', drink.id, many)"
+          />
           <span v-else class="due">too weak</span>
         </li>
       </ul>
@@ -161,8 +174,8 @@ const noStart = computed(() => {
         />
       </button>
     </div>
-    <slot name="clock" />
     <CautionList :cautions="result.cautions" />
+    <slot name="clock" />
     <div class="start no-print">
       <ElButton
         type="primary"
@@ -235,8 +248,22 @@ const noStart = computed(() => {
 .pours li {
   display: flex;
   justify-content: space-between;
-  padding: 2px 0;
+  align-items: center;
   border-bottom: 1px solid var(--hairline);
+}
+
+.count {
+  flex: 0 0 64px;
+}
+
+.count :deep(.el-input__inner) {
+  height: 24px;
+  font-size: var(--t18);
+  text-align: right;
+}
+
+.count :deep(.el-input__wrapper) {
+  min-height: 26px;
 }
 
 .pair {

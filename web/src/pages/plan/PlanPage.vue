@@ -19,12 +19,16 @@ import { useBatches } from '../../stores/batches.ts';
 import { useDraft } from '../../stores/draft.ts';
 import { useNotice } from '../../stores/notice.ts';
 import { useShop } from '../../stores/shop.ts';
+import BatchSheet from './BatchSheet.vue';
 import CompareTable from './CompareTable.vue';
 import DraftConflict from './DraftConflict.vue';
 import PlanChoices from './PlanChoices.vue';
 import PlanClock from './PlanClock.vue';
+import PlanExtras from './PlanExtras.vue';
 import PlanOutcome from './PlanOutcome.vue';
 import { solutionSentence } from './solutionSentence.ts';
+import { useBatchSheet } from './useBatchSheet.ts';
+import { useExtras } from './useExtras.ts';
 import { usePlan } from './usePlan.ts';
 import { usePlanClock, type OfferedFit } from './usePlanClock.ts';
 import { useVariants } from './useVariants.ts';
@@ -41,6 +45,9 @@ const { vessel, hours, result, failure, sampled, drawing, chart, pours, costPerL
   usePlan();
 const clock = usePlanClock(hours);
 const variants = useVariants();
+const extras = useExtras();
+const sheet = useBatchSheet({ result, timeline: clock.timeline });
+const print = (): void => window.print();
 const starting = ref(false);
 const asked = ref<Explained | null>(null);
 
@@ -127,6 +134,13 @@ function takeFit(fit: OfferedFit): void {
   drafts.commit({ startAt: new Date(fit.startMs).toISOString() });
 }
 
+/** So many of a drink: the brew that it takes, at the strength that the brew has. */
+function setDrinks(drinkId: string, count: number): void {
+  const brew = result.value?.outcome;
+  const per = pours.value.find(({ drink }) => drink.id === drinkId)?.concentrateG;
+  if (brew && per) drafts.setAmount('brewMl', (count * per * brew.brewMl) / brew.brewG);
+}
+
 async function start(): Promise<void> {
   starting.value = true;
   try {
@@ -144,7 +158,8 @@ async function start(): Promise<void> {
 </script>
 
 <template>
-  <div v-if="coffee && vessel && shelf.shop" class="plan">
+  <BatchSheet v-if="sheet" v-bind="sheet" />
+  <div v-if="coffee && vessel && shelf.shop" class="plan no-print">
     <h1 class="visually-hidden">Plan a batch</h1>
     <DraftConflict
       v-if="theirs"
@@ -156,6 +171,7 @@ async function start(): Promise<void> {
     <div class="left">
       <nav class="tools no-print" aria-label="Ways to plan">
         <RouterLink to="/plan/told">Read a recipe in</RouterLink>
+        <button type="button" @click="print">Print the sheet</button>
         <button type="button" @click="drafts.restart">New plan</button>
       </nav>
       <PlanChoices
@@ -190,7 +206,18 @@ async function start(): Promise<void> {
         :clock-at="clock.clockAt"
         :windows="clock.windows.value"
         :others="variants.others.value"
+        :beside="extras.besideCurve.value"
         @hours="setHours"
+      />
+      <PlanExtras
+        :rounded="extras.rounded.value?.text ?? ''"
+        :split="extras.split.value"
+        :nearly-done="extras.nearlyDone.value"
+        :beside="extras.beside.value"
+        @round="extras.round"
+        @scale="extras.scale"
+        @beside="extras.beside.value = $event"
+        @why="asked = $event"
       />
       <CompareTable
         v-if="variants.rows.value.length > 0"
@@ -217,6 +244,7 @@ async function start(): Promise<void> {
       @why="asked = $event"
       @amount="(key, value) => drafts.setAmount(key, value)"
       @pin="drafts.pin"
+      @drinks="setDrinks"
     >
       <template #clock>
         <PlanClock

@@ -1,0 +1,69 @@
+<script setup lang="ts">
+import type { Beside } from './useExtras.ts';
+
+/** Small things that the bench asks of a plan. */
+defineProps<{ rounded: string; split: string; nearlyDone: string; beside: Beside | null }>();
+const emit = defineEmits<{
+  round: [];
+  scale: [factor: number];
+  beside: [which: Beside | null];
+  why: [number: 'level' | 'retained'];
+}>();
+
+const WAYS: readonly (readonly [Beside, string])[] = [
+  ['coarser', 'coarser'],
+  ['finer', 'finer'],
+  ['elsewhere', 'in the other place'],
+];
+</script>
+
+<template>
+  <div class="extras">
+    <p v-if="split" class="due">{{ split }}</p>
+    <p>
+      {{ nearlyDone }} Beside it
+      <button
+        v-for="[which, label] in WAYS"
+        :key="which"
+        type="button"
+        :aria-pressed="beside === which"
+        @click="emit('beside', beside === which ? null : which)"
+      >
+        {{ label }}
+      </button>
+    </p>
+    <p>
+      <button v-if="rounded" type="button" @click="emit('round')">{{ rounded }}</button>
+      The whole batch
+      <button type="button" @click="emit('scale', 0.5)">halved</button>
+      <button type="button" @click="emit('scale', 2)">doubled</button>
+      Why
+      <button type="button" @click="emit('why', 'level')">the level</button>
+      <button type="button" @click="emit('why', 'retained')">what the grounds keep</button>
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.extras {
+  padding: 2px 10px 6px;
+  color: var(--ink-soft);
+  font-size: var(--t13);
+}
+
+button {
+  min-height: 28px;
+  border: 0;
+  background: none;
+  padding: 0 4px;
+  color: var(--action);
+  font-size: var(--t13);
+  text-decoration: underline;
+  cursor: pointer;
+}
+
+button[aria-pressed='true'] {
+  font-weight: 700;
+  text-decoration: none;
+}
+</style>

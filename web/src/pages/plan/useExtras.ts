@@ -1,0 +1,117 @@
+import {
+  GRIND_NAMES,
+  hoursToRelease,
+  inOneLine,
+  planInput,
+  reckonPlan,
+  roundedToBench,
+  splitBatch,
+  writeMass,
+  type Plan,
+} from '@ratio/core';
+import { storeToRefs } from 'pinia';
+import { computed, ref } from 'vue';
+import { duration } from '../../clock/formatClock.ts';
+import { useDraft } from '../../stores/draft.ts';
+import { useSettings } from '../../stores/settings.ts';
+import { useShop } from '../../stores/shop.ts';
+import { horizonOf } from './usePlan.ts';
+
+/** Another way to make the same batch, drawn faintly beside it. */
+export type Beside = 'coarser' | 'finer' | 'elsewhere';
+
+const NEARLY_ALL = 0.9;
+
+/** What else the bench asks of a plan: rounding, scaling, splitting, when it is nearly done. */
+export function useExtras() {
+  const shelf = useShop();
+  const drafts = useDraft();
+  const { plan, coffee } = storeToRefs(drafts);
+  const { units } = storeToRefs(useSettings());
+  const beside = ref<Beside | null>(null);
+
+  const vessel = computed(() => shelf.vessels.find(({ id }) => id === plan.value.vesselId));
+  const mass = (massG: number): string => inOneLine(writeMass({ massG, units: units.value }));
+  const strengthOf = (of: Plan): number | null => {
+    if (!coffee.value || !vessel.value) return null;
+    return reckonPlan({ plan: of, coffee: coffee.value, vessel: vessel.value, horizonHours: 1 })
+      .outcome.strengthFrac;
+  };
+
+  const rounded = computed(() => {
+    const to = roundedToBench(plan.value);
+    const isRound = to.doseG === plan.value.doseG && to.waterG === plan.value.waterG;
+    if (isRound) return null;
+    const [before, after] = [strengthOf(plan.value), strengthOf({ ...plan.value, ...to })];
+    if (before === null || after === null) return null;
+    const effect = `${(100 * before).toFixed(2)} → ${(100 * after).toFixed(2)} %`;
+    return { ...to, text: `Round to ${mass(to.doseG)} and ${mass(to.waterG)}: ${effect}` };
+  });
+  const split = computed(() => {
+    if (!vessel.value) return '';
+    const { brimMl, shaken, bagHoldsG, name } = vessel.value;
+    const { doseG, waterG, waterC } = plan.value;
+    const shared = splitBatch({ doseG, waterG, waterC, brimMl, shaken, bagHoldsG });
+    if (shared.reason === null) return '';
+    const why = shared.reason === 'bag' ? 'bags' : `of ${name}`;
+    return `Split over ${shared.vessels} ${why}: ${mass(shared.doseG)} and ${mass(shared.waterG)} each.`;
+  });
+  const nearlyDone = computed(() => {
+    if (!coffee.value) return '';
+    const { grind, wetting, agitationS, history } = planInput({
+      plan: plan.value,
+      coffee: coffee.value,
+    });
+    const hours = hoursToRelease({ grind, wetting, agitationS, history, releasedFrac: NEARLY_ALL });
+    return hours === null
+      ? '90 % of what it gives takes more than a week here.'
+      : `90 % of what it gives is out at ${duration(Math.round(hours * 60))}.`;
+  });
+
+  const besidePlan = computed<Plan | null>(() => {
+    const at = GRIND_NAMES.indexOf(plan.value.grind);
+    const grind = beside.value === 'coarser' ? GRIND_NAMES[at - 1] : GRIND_NAMES[at + 1];
+    if (beside.value === null) return null;
+    if (beside.value !== 'elsewhere') return grind ? { ...plan.value, grind } : null;
+    const steep = plan.value.steep.map((piece) =>
+      piece.place === 'fridge'
+        ? { ...piece, place: 'counter' as const, tempC: shelf.shop?.roomC ?? 22 }
+        : { ...piece, place: 'fridge' as const, tempC: shelf.shop?.fridgeC ?? 4 },
+    );
+    return { ...plan.value, steep };
+  });
+  const besideCurve = computed(() => {
+    const other = besidePlan.value;
+    if (!other || !coffee.value || !vessel.value) return [];
+    const { curve } = reckonPlan({
+      plan: other,
+      coffee: coffee.value,
+      vessel: vessel.value,
+      horizonHours: horizonOf(plan.value),
+    });
+    return [{ name: beside.value ?? '', curve }];
+  });
+
+  return {
+    rounded,
+    split,
+    nearlyDone,
+    beside,
+    besideCurve,
+    round(): void {
+      if (!rounded.value) return;
+      const { doseG, waterG } = rounded.value;
+      drafts.takePlan({ ...plan.value, doseG, waterG });
+    },
+    /** The whole batch times a factor, rinse and all. */
+    scale(factor: number): void {
+      const { doseG, waterG, separation } = plan.value;
+      drafts.takePlan({
+        ...plan.value,
+        doseG: doseG * factor,
+        waterG: waterG * factor,
+        separation: { ...separation, rinseG: separation.rinseG * factor },
+      });
+    },
+  };
+}
