@@ -149,3 +149,11 @@ export {
 export { scoopOf } from './reckon/reckonPlan.ts';
 export { roundedToBench, splitBatch, type SplitBatch } from './brew/splitBatch.ts';
 export { hoursToRelease } from './brew/timeTo.ts';
+export { MOST_SAMPLES, planOfSample, sampleSet, type SampleJar } from './brew/sampleSet.ts';
+export {
+  sampleSetSchema,
+  saveSampleSetRequest,
+  SCORES,
+  type SampleSet,
+  type SaveSampleSetRequest,
+} from './schemas/sampleSet.ts';

@@ -18,6 +18,8 @@ import { jugEndpoints } from './jugs/endpoints.ts';
 import { createJugService } from './jugs/service.ts';
 import { openapiDocument } from './openapi/openapiDocument.ts';
 import { ProblemError, problemDocument, PROBLEMS, toProblem } from './problem.ts';
+import { sampleEndpoints } from './samples/endpoints.ts';
+import { createSampleService } from './samples/service.ts';
 import { reckonEndpoints } from './reckon/endpoints.ts';
 import { shelfEndpoints } from './shelf/endpoints.ts';
 import { createShelfService } from './shelf/service.ts';
@@ -62,6 +64,7 @@ export function createApp({ db, clock, changes, log, webDir }: Needs): Express {
     healthEndpoint(db.sequelize),
     ...reckonEndpoints,
     ...shelfEndpoints(createShelfService({ db, changes }), clock),
+    ...sampleEndpoints(createSampleService({ db, changes })),
     ...draftEndpoints(createDraftService({ db, clock, changes })),
     ...batchEndpoints(createBatchService({ db, clock, changes })),
     ...jugEndpoints(createJugService({ db, clock, changes })),

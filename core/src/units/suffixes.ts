@@ -35,6 +35,8 @@ export const BARE_KEYS = [
   'fill',
   'status',
   'order',
+  'number',
+  'score',
   'G',
   'price',
 ] as const;

@@ -1,10 +1,11 @@
 import type { Sequelize } from 'sequelize';
 import { SequelizeStorage, Umzug } from 'umzug';
 import { drafts } from './migrations/20261125-drafts.ts';
+import { sampleSets } from './migrations/20261125-sample-sets.ts';
 import { documentsAndLedger } from './migrations/20261125-documents-and-ledger.ts';
 
 /** In order; a landed one is never edited. */
-const MIGRATIONS = [documentsAndLedger, drafts];
+const MIGRATIONS = [documentsAndLedger, drafts, sampleSets];
 
 /** Brings the database's tables up to date. */
 export async function migrate(sequelize: Sequelize): Promise<void> {

@@ -8,7 +8,16 @@ import {
   type ModelStatic,
   type Sequelize,
 } from 'sequelize';
-import type { Batch, Draft, Drink, JugEntry, ShelfCoffee, Shop, Vessel } from '@ratio/core';
+import type {
+  Batch,
+  Draft,
+  Drink,
+  JugEntry,
+  SampleSet,
+  ShelfCoffee,
+  Shop,
+  Vessel,
+} from '@ratio/core';
 
 /** A document as a row: identity, version, and the rest as JSON that a schema has checked. */
 export interface DocumentRow<T> extends Model<
@@ -55,6 +64,7 @@ export interface Models {
   readonly batches: ModelStatic<DocumentRow<Batch>>;
   readonly jugs: ModelStatic<DocumentRow<JugBody>>;
   readonly drafts: ModelStatic<DocumentRow<Draft>>;
+  readonly sampleSets: ModelStatic<DocumentRow<SampleSet>>;
   readonly jugEntries: ModelStatic<JugEntryRow>;
 }
 
@@ -88,6 +98,7 @@ export function defineModels(sequelize: Sequelize): Models {
     batches: document(DOCUMENT_TABLES.batches),
     jugs: document(DOCUMENT_TABLES.jugs),
     drafts: document('drafts'),
+    sampleSets: document('sample_sets'),
     jugEntries: sequelize.define<JugEntryRow>(
       'jug_entries',
       {
