@@ -1,7 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from './lido.ts';
 
-const PAGES = ['plan', 'plan/told', 'steep', 'jugs', 'pour', 'shelf'];
+const PAGES = ['plan', 'plan/told', 'plan/samples', 'steep', 'jugs', 'pour', 'shelf'];
 
 for (const name of PAGES) {
   test(`${name}: axe finds nothing, by day and by night`, async ({ page, lido }) => {

@@ -122,7 +122,7 @@ test('two tablets on one draft: both versions are shown, none is lost', async ({
 
 test('the batch sheet prints on one page, in black', async ({ page, lido }) => {
   await page.goto(`${lido.url}/plan`);
-  await expect(page.getByRole('button', { name: 'Print the sheet' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Print', exact: true })).toBeVisible();
   const pdf = (await page.pdf({ format: 'A4' })).toString('latin1');
   expect(pdf.match(/\/Type\s*\/Page\b/g)).toHaveLength(1);
   await page.emulateMedia({ media: 'print' });

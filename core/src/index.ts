@@ -157,3 +157,4 @@ export {
   type SampleSet,
   type SaveSampleSetRequest,
 } from './schemas/sampleSet.ts';
+export { keptCourse } from './brew/keptCourse.ts';

@@ -1,5 +1,5 @@
 /** Ways of parting the brew from its grounds. */
-export const SEPARATION_NAMES = ['drain', 'paper', 'press', 'squeeze', 'insert'] as const;
+export const SEPARATION_NAMES = ['drain', 'paper', 'press', 'squeeze', 'insert', 'kept'] as const;
 export type SeparationMethod = (typeof SEPARATION_NAMES)[number];
 
 /** Liquid that stays in the grounds, g per g of coffee (practice, ±0.2), and why one would take it. */
@@ -16,6 +16,12 @@ export const SEPARATIONS = {
     label: 'Insert lifted out',
     retainedGPerG: 2.2,
     reason: 'no bag to handle, keeps the most',
+  },
+  // Drained as it is poured, so the bed keeps what a drained one does.
+  kept: {
+    label: 'Kept on the grounds',
+    retainedGPerG: 2.0,
+    reason: 'strained as it pours, stronger every day',
   },
 } as const satisfies Record<
   SeparationMethod,

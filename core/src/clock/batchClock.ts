@@ -41,6 +41,7 @@ export const STRAIN_MINUTES: Readonly<Record<SeparationMethod, { first: number; 
     press: { first: 10, filter: 0 },
     squeeze: { first: 15, filter: 0 },
     insert: { first: 10, filter: 0 },
+    kept: { first: 5, filter: 0 },
   };
 
 /** @returns whether a time of day lies inside daily hours */

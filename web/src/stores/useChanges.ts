@@ -2,11 +2,18 @@ import { onScopeDispose } from 'vue';
 import { useBatches } from './batches.ts';
 import { useDraft } from './draft.ts';
 import { useJugs } from './jugs.ts';
+import { useSamples } from './samples.ts';
 import { useShop } from './shop.ts';
 
 /** Reads again what another page changed, and everything after a dropped connection. */
 export function useChanges(): void {
-  const stores = { batches: useBatches(), jugs: useJugs(), drafts: useDraft(), shelf: useShop() };
+  const stores = {
+    batches: useBatches(),
+    jugs: useJugs(),
+    drafts: useDraft(),
+    shelf: useShop(),
+    samples: useSamples(),
+  };
   const source = new EventSource('/api/changes');
   let dropped = false;
   const reload = (noun: keyof typeof stores) => stores[noun].load().catch(() => undefined);

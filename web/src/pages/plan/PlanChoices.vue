@@ -141,7 +141,10 @@ function setWater(value: number, quantity: Expected): void {
         />
       </template>
     </ChoiceRow>
-    <ChoiceRow label="Water in" :note="volume(plan.waterG / waterDensity)">
+    <ChoiceRow
+      label="Water in"
+      :note="`${volume(plan.waterG / waterDensity)}${plan.waterC >= 28 ? ', warm start: faster' : ''}`"
+    >
       <div class="pair">
         <AmountField
           label="Water in"

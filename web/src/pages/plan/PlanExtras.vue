@@ -2,7 +2,13 @@
 import type { Beside } from './useExtras.ts';
 
 /** Small things that the bench asks of a plan. */
-defineProps<{ rounded: string; split: string; nearlyDone: string; beside: Beside | null }>();
+defineProps<{
+  rounded: string;
+  split: string;
+  nearlyDone: string;
+  kept: string;
+  beside: Beside | null;
+}>();
 const emit = defineEmits<{
   round: [];
   scale: [factor: number];
@@ -20,6 +26,7 @@ const WAYS: readonly (readonly [Beside, string])[] = [
 <template>
   <div class="extras">
     <p v-if="split" class="due">{{ split }}</p>
+    <p v-if="kept">{{ kept }}</p>
     <p>
       {{ nearlyDone }} Beside it
       <button

@@ -171,7 +171,8 @@ async function start(): Promise<void> {
     <div class="left">
       <nav class="tools no-print" aria-label="Ways to plan">
         <RouterLink to="/plan/told">Read a recipe in</RouterLink>
-        <button type="button" @click="print">Print the sheet</button>
+        <RouterLink to="/plan/samples">Small jars</RouterLink>
+        <button type="button" @click="print">Print</button>
         <button type="button" @click="drafts.restart">New plan</button>
       </nav>
       <PlanChoices
@@ -213,6 +214,7 @@ async function start(): Promise<void> {
         :rounded="extras.rounded.value?.text ?? ''"
         :split="extras.split.value"
         :nearly-done="extras.nearlyDone.value"
+        :kept="extras.kept.value"
         :beside="extras.beside.value"
         @round="extras.round"
         @scale="extras.scale"

@@ -1,6 +1,7 @@
 import {
   GRIND_NAMES,
   hoursToRelease,
+  keptCourse,
   inOneLine,
   planInput,
   reckonPlan,
@@ -68,6 +69,20 @@ export function useExtras() {
       : `90 % of what it gives is out at ${duration(Math.round(hours * 60))}.`;
   });
 
+  const kept = computed(() => {
+    if (plan.value.separation.method !== 'kept' || !coffee.value) return '';
+    const course = keptCourse({
+      plan: plan.value,
+      coffee: coffee.value,
+      fridgeC: shelf.shop?.fridgeC ?? 4,
+    });
+    const days = course.map(
+      ({ days: day, strengthFrac }) =>
+        `${day === 0 ? 'first' : `day ${day + 1}`} ${(100 * strengthFrac).toFixed(2)}`,
+    );
+    return `On its grounds it grows, %: ${days.join(', ')}.`;
+  });
+
   const besidePlan = computed<Plan | null>(() => {
     const at = GRIND_NAMES.indexOf(plan.value.grind);
     const grind = beside.value === 'coarser' ? GRIND_NAMES[at - 1] : GRIND_NAMES[at + 1];
@@ -96,6 +111,7 @@ export function useExtras() {
     rounded,
     split,
     nearlyDone,
+    kept,
     beside,
     besideCurve,
     round(): void {
