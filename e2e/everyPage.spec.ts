@@ -50,3 +50,21 @@ test('US units are one tap away on every page, and read back', async ({ page, li
   await page.goto(`${lido.url}/pour`);
   await expect(page.getByRole('region', { name: 'This drink' })).toContainText('fl oz');
 });
+
+test('keys reach everything: find a drink, list the keys, begin a new plan', async ({
+  page,
+  lido,
+}) => {
+  await page.goto(`${lido.url}/jugs`);
+  await expect(page.getByRole('heading', { name: 'Concentrate on hand' })).toBeVisible();
+  await page.keyboard.press('/');
+  await page.getByRole('textbox', { name: 'Find anything' }).fill('coco drink');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('region', { name: 'This drink' })).toContainText('Coconut cove');
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toContainText('find anything');
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeHidden();
+  await page.keyboard.press('n');
+  await expect(page).toHaveURL(/\/plan$/);
+});

@@ -2,6 +2,7 @@
 import { onScopeDispose, ref } from 'vue';
 import { RouterView, useRouter } from 'vue-router';
 import { sentenceOf } from './api/client.ts';
+import FinderDialog from './line/FinderDialog.vue';
 import KeysHelp from './line/KeysHelp.vue';
 import NoticeBar from './line/NoticeBar.vue';
 import TheLine from './line/TheLine.vue';
@@ -29,6 +30,7 @@ const router = useRouter();
 const state = ref<'loading' | 'ready' | 'failed'>('loading');
 const failure = ref('');
 const help = ref(false);
+const finder = ref(false);
 
 async function load(): Promise<void> {
   state.value = 'loading';
@@ -50,7 +52,10 @@ function key(event: KeyboardEvent): void {
   const station = STATION_KEYS[event.key];
   if (station) void router.push(station);
   else if (event.key === '?') help.value = true;
-  else if (event.key === 'n') {
+  else if (event.key === '/') {
+    event.preventDefault();
+    finder.value = true;
+  } else if (event.key === 'n') {
     drafts.restart();
     void router.push('/plan');
   }
@@ -61,7 +66,7 @@ onScopeDispose(() => window.removeEventListener('keydown', key));
 
 <template>
   <a href="#page" class="skip">Skip to the page</a>
-  <TheLine @help="help = true" />
+  <TheLine @help="help = true" @find="finder = true" />
   <main id="page" tabindex="-1">
     <RouterView v-if="state === 'ready'" />
     <p v-else-if="state === 'loading'" class="wait soft" role="status">Fetching the shop …</p>
@@ -73,6 +78,7 @@ onScopeDispose(() => window.removeEventListener('keydown', key));
   </main>
   <NoticeBar />
   <KeysHelp v-model="help" />
+  <FinderDialog v-model="finder" />
 </template>
 
 <style scoped>

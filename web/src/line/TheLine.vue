@@ -7,7 +7,7 @@ import { useLine } from './useLine.ts';
 const route = useRoute();
 const settings = useSettings();
 const { stations } = useLine();
-const emit = defineEmits<{ help: [] }>();
+const emit = defineEmits<{ help: []; find: [] }>();
 </script>
 
 <template>
@@ -33,6 +33,7 @@ const emit = defineEmits<{ help: [] }>();
     </nav>
     <div class="end">
       <RouterLink to="/shelf" class="quiet">Shelf</RouterLink>
+      <button type="button" class="quiet" @click="emit('find')">Find</button>
       <button type="button" class="quiet" aria-label="Keys" @click="emit('help')">?</button>
       <button type="button" class="quiet" @click="settings.toggleTheme">Day/night</button>
       <button

@@ -14,6 +14,7 @@ import {
 } from '@ratio/core';
 import { storeToRefs } from 'pinia';
 import { computed, ref, watch } from 'vue';
+import { useRoute } from 'vue-router';
 import { cssColour } from '../../drawing/colour.ts';
 import { useJugs } from '../../stores/jugs.ts';
 import { solveFrom, useMenu } from '../../stores/menu.ts';
@@ -32,6 +33,14 @@ export function usePour() {
   const { units } = storeToRefs(useSettings());
   const { shop } = storeToRefs(shelf);
   const chosenId = useStored<string | null>('ratio.drink', null);
+  const route = useRoute();
+  watch(
+    () => route.query['drink'],
+    (asked) => {
+      if (typeof asked === 'string') chosenId.value = asked;
+    },
+    { immediate: true },
+  );
   /** A target for this one drink only, in place of the menu's. */
   const once = ref<{ strengthFrac: number; atMinutes: number } | null>(null);
   watch(chosenId, () => (once.value = null));

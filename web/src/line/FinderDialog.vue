@@ -1,0 +1,87 @@
+<script setup lang="ts">
+import { ElDialog, ElInput } from 'element-plus';
+import { nextTick, ref, watch } from 'vue';
+import { useRouter } from 'vue-router';
+import { useFinder, type Found } from './useFinder.ts';
+
+/** Finds anything of the shop by a few letters. */
+const open = defineModel<boolean>({ required: true });
+
+const router = useRouter();
+const { sought, found } = useFinder();
+const at = ref(0);
+watch(found, () => (at.value = 0));
+
+async function go(one: Found | undefined): Promise<void> {
+  if (!one) return;
+  open.value = false;
+  one.before?.();
+  await router.push(one.to);
+}
+
+function key(event: KeyboardEvent | Event): void {
+  if (!(event instanceof KeyboardEvent)) return;
+  const way = { ArrowDown: 1, ArrowUp: -1 }[event.key];
+  if (way !== undefined) {
+    event.preventDefault();
+    const count = found.value.length || 1;
+    at.value = (at.value + way + count) % count;
+  } else if (event.key === 'Enter') void go(found.value[at.value]);
+}
+
+const input = ref<InstanceType<typeof ElInput> | null>(null);
+async function focus(): Promise<void> {
+  sought.value = '';
+  await nextTick();
+  input.value?.focus();
+}
+</script>
+
+<template>
+  <ElDialog v-model="open" title="Find" width="min(92vw, 520px)" append-to-body @opened="focus">
+    <ElInput
+      ref="input"
+      v-model="sought"
+      aria-label="Find anything"
+      aria-controls="found"
+      placeholder="a drink, a jug, a coffee, a page"
+      @keydown="key"
+    />
+    <ul id="found" aria-live="polite">
+      <li v-for="(one, i) in found" :key="one.kind + one.key">
+        <button type="button" :class="{ here: i === at }" @click="go(one)">
+          <span>{{ one.name }}</span> <span class="soft">{{ one.kind }}</span>
+        </button>
+      </li>
+      <li v-if="found.length === 0" class="soft none">Nothing is called that here.</li>
+    </ul>
+  </ElDialog>
+</template>
+
+<style scoped>
+ul {
+  padding-top: 8px;
+}
+
+button {
+  display: flex;
+  justify-content: space-between;
+  width: 100%;
+  min-height: var(--touch);
+  align-items: center;
+  border: 0;
+  border-bottom: 1px solid var(--hairline);
+  background: none;
+  padding: 0 8px;
+  text-align: left;
+  cursor: pointer;
+}
+
+.here {
+  background: var(--action-wash);
+}
+
+.none {
+  padding: 12px 8px;
+}
+</style>
