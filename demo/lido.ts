@@ -94,7 +94,7 @@ export const lidoVessels: readonly Body<Vessel>[] = [
     kind: 'bucket',
     shaken: false,
     bagHoldsG: 1600,
-    fitsFridge: false,
+    fitsFridge: true,
   },
   {
     id: 'tall-jar',

@@ -112,7 +112,7 @@ export {
   type ClockFit,
   type DailyHours,
 } from './clock/batchClock.ts';
-export { instantOf, zoned } from './clock/localTime.ts';
+export { instantOf, localHours, zoned } from './clock/localTime.ts';
 export {
   batchAmounts,
   solveBatch,
@@ -158,3 +158,4 @@ export {
   type SaveSampleSetRequest,
 } from './schemas/sampleSet.ts';
 export { keptCourse } from './brew/keptCourse.ts';
+export { understood } from './units/understood.ts';

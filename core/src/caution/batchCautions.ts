@@ -14,6 +14,8 @@ interface PlannedBatch {
   readonly steep: readonly { hours: number; tempC: number }[];
   /** Most coffee that the vessel's bag takes, g; null without one. */
   readonly bagHoldsG?: number | null;
+  /** Whether a part of the steep is planned for a fridge that the vessel does not fit. */
+  readonly tooLargeForFridge?: boolean;
   /** Water temperature at the start, °C. */
   readonly waterC: number;
 }
@@ -74,6 +76,15 @@ const fullBag: Rule = ({ outcome, bagHoldsG }) =>
       }
     : null;
 
+const noFridge: Rule = ({ tooLargeForFridge }) =>
+  tooLargeForFridge
+    ? {
+        code: 'vessel_not_in_fridge',
+        severity: 'warn',
+        text: 'This vessel does not fit the fridge. Take another, split the batch, or steep on the counter by the local rules.',
+      }
+    : null;
+
 const hotWater: Rule = ({ waterC }) =>
   waterC > HOT_C
     ? {
@@ -88,6 +99,7 @@ export const BATCH_RULES: readonly Rule[] = [
   bedDrinksAll,
   longSteep,
   fullBag,
+  noFridge,
   hotWater,
   strongUndiluted,
 ];

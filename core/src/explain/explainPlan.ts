@@ -9,7 +9,15 @@ import type { BatchInput } from '../brew/batch.ts';
 import type { SourceMark } from '../sourced.ts';
 
 /** Numbers of a plan that can say where they come from. */
-export const EXPLAINED = ['yield', 'strength', 'brew', 'retained', 'caffeine', 'level'] as const;
+export const EXPLAINED = [
+  'yield',
+  'strength',
+  'brew',
+  'retained',
+  'caffeine',
+  'level',
+  'cost',
+] as const;
 export type Explained = (typeof EXPLAINED)[number];
 
 /** A value that an equation uses, and where it is from. */
@@ -60,7 +68,7 @@ const own = (symbol: string, name: string, value: string): UsedValue => ({
  */
 export function explainPlan(input: {
   plan: Plan;
-  coffee: BatchInput['coffee'];
+  coffee: BatchInput['coffee'] & { readonly pricePerKg: number };
   result: PlanOutcome;
 }): Readonly<Record<Explained, Explanation>> {
   const { plan, coffee, result } = input;
@@ -162,6 +170,17 @@ export function explainPlan(input: {
         W,
       ],
       method: 'It comes out on the same curve as the solids.',
+    },
+    cost: {
+      title: 'Coffee cost',
+      equation: 'price · D/B',
+      filledIn: `${round(coffee.pricePerKg, 2)} a kg · ${round(doseG / 1000, 3)} kg/${round(outcome.brewMl / 1000, 3)} L = ${outcome.brewMl > 0 ? round((coffee.pricePerKg * doseG) / outcome.brewMl, 2) : '0 L, nothing'} per L`,
+      uses: [
+        D,
+        own('B', 'brew', `${round(outcome.brewMl, 0)} mL`),
+        own('price', 'of a kilogram', round(coffee.pricePerKg, 2)),
+      ],
+      method: 'Coffee alone: what stays in the grounds is paid for too.',
     },
     level: {
       title: 'Level in the vessel',

@@ -37,7 +37,7 @@ export interface PlanOutcome {
 export function reckonPlan(input: {
   plan: Plan;
   coffee: BatchInput['coffee'];
-  vessel: { brimMl: number; shaken: boolean; bagHoldsG?: number | null };
+  vessel: { brimMl: number; shaken: boolean; bagHoldsG?: number | null; fitsFridge?: boolean };
   horizonHours: number;
   scooped?: boolean;
 }): PlanOutcome {
@@ -63,6 +63,8 @@ export function reckonPlan(input: {
       steep: plan.steep,
       waterC: plan.waterC,
       bagHoldsG: vessel.bagHoldsG ?? null,
+      tooLargeForFridge:
+        vessel.fitsFridge === false && plan.steep.some(({ place }) => place === 'fridge'),
     }),
   };
 }

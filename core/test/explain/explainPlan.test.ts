@@ -16,7 +16,7 @@ const plan: Plan = {
   agitationHours: [],
   separation: { method: 'drain', rinseG: 0 },
 };
-const coffee = { solubleFrac: 0.215, robustaFrac: 0, decafFrac: 0 };
+const coffee = { solubleFrac: 0.215, robustaFrac: 0, decafFrac: 0, pricePerKg: 31 };
 const result = reckonPlan({
   plan,
   coffee,
@@ -46,6 +46,7 @@ describe('explainPlan', () => {
     expectNear(lastNumber(explained.brew.filledIn), outcome.brewG, 1e-3);
     expectNear(lastNumber(explained.retained.filledIn), outcome.retainedG, 1e-3);
     expectNear(lastNumber(explained.caffeine.filledIn), outcome.caffeineMgPerG, 5e-3);
+    expectNear(lastNumber(explained.cost.filledIn), (31 * 900) / outcome.brewMl, 1e-3);
     expectNear(lastNumber(explained.level.filledIn), outcome.slurryMl, 1e-3);
   });
 });

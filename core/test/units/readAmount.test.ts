@@ -2,6 +2,7 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { readAmount, type Expected } from '../../src/units/readAmount.ts';
 import { UNITS, type UnitId } from '../../src/units/units.ts';
+import { understood } from '../../src/units/understood.ts';
 import { inOneLine, writeMass, writeTemp, writeVolume } from '../../src/units/writeAmount.ts';
 import { expectNear } from '../near.ts';
 
@@ -108,6 +109,23 @@ describe('readAmount', () => {
       ),
     );
   });
+});
+
+describe('understood', () => {
+  for (const [text, accepts, says] of [
+    ['3 1/2 cups', 'volume', '828\u2009mL, 28.0\u2009fl oz'],
+    ['2 lb', 'mass', '907\u2009g, 32.0\u2009oz'],
+    ['39 F', 'temperature', '4\u2009°C, 39\u2009°F'],
+    ['12-14 h', 'time', '12 h to 14 h'],
+    ['40 min', 'time', '40 min'],
+    ['1:6', 'ratio', '1:6'],
+    ['3.4', 'percent', '3.4 %'],
+  ] as const)
+    it(`says “${text}” in both systems`, () => {
+      const amount = read(text, [accepts]);
+      if (!amount.ok) throw new Error(amount.message);
+      expect(understood(amount)).to.equal(says);
+    });
 });
 
 describe('writing amounts', () => {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { readAmount, type Expected, type UnitId } from '@ratio/core';
+import { readAmount, understood, type Expected, type UnitId } from '@ratio/core';
 import { ElInput } from 'element-plus';
 import { computed, nextTick, ref, useId } from 'vue';
 
@@ -28,6 +28,7 @@ const emit = defineEmits<{ change: [value: number, quantity: Expected] }>();
 const id = useId();
 const typed = ref<string | null>(null);
 const wrong = ref('');
+const hint = ref('');
 let pending: { value: number; quantity: Expected } | null = null;
 const complaint = computed(() => wrong.value || props.refused || '');
 const shown = computed(() => typed.value ?? props.write(props.value));
@@ -40,6 +41,7 @@ function input(text: string): void {
     ...(props.plainUnit ? { plainUnit: props.plainUnit } : {}),
   });
   if (!amount.ok) {
+    hint.value = '';
     wrong.value = amount.message;
     return;
   }
@@ -49,6 +51,7 @@ function input(text: string): void {
     return;
   }
   wrong.value = '';
+  hint.value = understood(amount);
   pending = { value: amount.value, quantity: amount.quantity };
   if (!props.lazy) tell();
 }
@@ -59,6 +62,7 @@ function tell(): void {
 }
 
 function leave(): void {
+  hint.value = '';
   tell();
   if (complaint.value === '') typed.value = null;
 }
@@ -68,6 +72,7 @@ function key(event: KeyboardEvent | Event): void {
   if (event.key === 'Enter') return leave();
   if (event.key === 'Escape') {
     pending = null;
+    hint.value = '';
     typed.value = null;
     wrong.value = '';
     return;
@@ -103,6 +108,7 @@ async function select(event: FocusEvent): Promise<void> {
       @blur="leave"
       @focus="select"
     />
+    <p v-if="hint !== '' && complaint === ''" class="hint" role="status">{{ hint }}</p>
     <p v-if="complaint !== ''" :id="`${id}-wrong`" class="due wrong" role="alert">
       {{ complaint }}
     </p>
@@ -110,6 +116,24 @@ async function select(event: FocusEvent): Promise<void> {
 </template>
 
 <style scoped>
+.amount {
+  position: relative;
+}
+
+/* Over what follows, so that nothing moves while one types. */
+.hint {
+  position: absolute;
+  top: 100%;
+  left: 0;
+  z-index: 2;
+  border: 1px solid var(--ink);
+  border-radius: 4px;
+  background: var(--panel);
+  padding: 2px 8px;
+  font-size: var(--t13);
+  white-space: nowrap;
+}
+
 .wrong {
   font-size: var(--t13);
   font-weight: 600;

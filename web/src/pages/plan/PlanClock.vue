@@ -6,6 +6,8 @@ defineProps<{
   timeline: readonly { what: string; when: string; alone: boolean }[];
   manned: boolean;
   late: boolean;
+  /** When it is ready against the shop's opening. */
+  opening: string;
   fits: readonly OfferedFit[];
   startLocal: string;
   readyLocal: string;
@@ -38,6 +40,7 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
         {{ event.what }} <strong>{{ event.when }}</strong>{{ event.alone ? ', nobody in' : '' }}
       </span>
     </p>
+    <p class="fine soft">{{ opening }}</p>
     <p v-if="late" class="due">That start has passed. Choose a later one, or a shorter steep.</p>
     <template v-if="!manned && fits.length > 0">
       <p class="label">Somebody is in for</p>
@@ -81,6 +84,10 @@ button {
   text-align: left;
   text-decoration: underline;
   cursor: pointer;
+}
+
+.fine {
+  font-size: var(--t13);
 }
 
 .line {

@@ -156,7 +156,9 @@ const noStart = computed(() => {
       </ul>
     </div>
     <div class="pair">
-      <BigFigure v-if="costPerL" label="Coffee cost" size="small" :figure="costPerL" unit="per L" />
+      <button v-if="costPerL" type="button" class="asks" @click="emit('why', 'cost')">
+        <BigFigure label="Cost, why" size="small" :figure="costPerL" unit="per L" />
+      </button>
       <button type="button" class="asks" @click="emit('why', 'caffeine')">
         <BigFigure
           label="Caffeine, why"

@@ -253,6 +253,7 @@ async function start(): Promise<void> {
           :timeline="clock.timeline.value"
           :manned="clock.manned.value"
           :late="clock.late.value"
+          :opening="clock.opening.value"
           :fits="clock.fits.value"
           :start-local="clock.startLocal.value"
           :ready-local="clock.readyLocal.value"

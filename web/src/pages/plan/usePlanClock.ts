@@ -4,6 +4,7 @@ import {
   crewWindows,
   instantOf,
   isManned,
+  localHours,
   nearestFits,
   planInput,
   startForReadyMs,
@@ -117,6 +118,14 @@ export function usePlanClock(hours: Ref<number>) {
     drafts.commit({ startAt: new Date(ms).toISOString() });
   }
   const readyMs = computed(() => events.value.find(({ kind }) => kind === 'ready')!.atMs);
+  const opening = computed(() => {
+    const hoursOfDay = localHours({ atMs: readyMs.value, zone: zone.value });
+    const { openHours = 0, closeHours = 24 } = shop.value ?? {};
+    if (hoursOfDay < openHours)
+      return `Ready ${duration(Math.round((openHours - hoursOfDay) * 60))} before opening.`;
+    if (hoursOfDay > closeHours) return 'Ready after closing, for the next day.';
+    return `Ready ${duration(Math.round((hoursOfDay - openHours) * 60))} after opening.`;
+  });
   const late = computed(() => startMs.value < now.value.getTime() - 60_000);
 
   return {
@@ -125,6 +134,7 @@ export function usePlanClock(hours: Ref<number>) {
     fits,
     windows,
     late,
+    opening,
     startLocal: computed(() => localOf(startMs.value)),
     readyLocal: computed(() => localOf(readyMs.value)),
     setStart,
