@@ -15,6 +15,31 @@ interface Shot {
 const SHOTS: readonly Shot[] = [
   { name: 'plan', path: '/plan' },
   { name: 'plan-upright', path: '/plan', width: 768, height: 1024 },
+  {
+    name: 'plan-compare',
+    path: '/plan',
+    before: async (page) => {
+      await page.getByRole('button', { name: 'Pin to compare' }).click();
+      await page.getByRole('textbox', { name: 'Ratio' }).fill('1:8');
+      await page.getByRole('textbox', { name: 'Ratio' }).blur();
+      await page.getByRole('button', { name: 'Pin to compare' }).click();
+      await page.getByRole('textbox', { name: 'Strength wanted' }).fill('3 %');
+      await page.getByRole('textbox', { name: 'Strength wanted' }).blur();
+      await page.getByRole('table', { name: 'Compared' }).scrollIntoViewIfNeeded();
+    },
+  },
+  {
+    name: 'plan-why',
+    path: '/plan',
+    before: async (page) => {
+      await page.getByRole('button', { name: 'Why' }).nth(1).click();
+      await page.getByText('of 5000 draws').waitFor();
+      await page.waitForTimeout(400);
+    },
+  },
+  { name: 'recipes-as-told', path: '/plan/told' },
+  { name: 'small-jars', path: '/plan/samples' },
+  { name: 'shelf', path: '/shelf' },
   { name: 'steep', path: '/steep' },
   { name: 'jugs', path: '/jugs' },
   { name: 'pour', path: '/pour' },
