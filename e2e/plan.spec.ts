@@ -16,7 +16,7 @@ test('a recipe told in words becomes a plan and then a steep', async ({ page, li
   await expect(page.getByRole('textbox', { name: 'Coffee in' })).toHaveValue(/379\sg/);
   await expect(page.getByRole('form', { name: 'Choices' })).toContainText('scooped');
   await expect(page.getByRole('region', { name: 'What comes out' })).toContainText(
-    'weigh the coffee',
+    'Weigh the coffee, and',
   );
   await page.getByRole('button', { name: 'Start this steep' }).click();
   await expect(page.getByRole('link', { name: /^Steep/ })).toContainText('3 steeping');

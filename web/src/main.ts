@@ -14,6 +14,7 @@ import 'element-plus/es/components/select/style/css';
 import './style/tokens.css';
 import './style/element.css';
 import './style/base.css';
+import './style/chart.css';
 import { createPinia } from 'pinia';
 import { createApp } from 'vue';
 import App from './App.vue';

@@ -6,12 +6,9 @@ import { approachingTemperature } from '../brew/temperature.ts';
 import { slurryMl, vesselTimeConstantS } from '../brew/vessel.ts';
 import { CONSTANTS } from '../constants.ts';
 import { requireWithin } from '../errors.ts';
-import {
-  readRecipe,
-  type ReadRecipe,
-  type RecipeNote,
-  type UnreadRecipe,
-} from '../recipe/readRecipe.ts';
+import { readRecipe, type ReadRecipe } from '../recipe/readRecipe.ts';
+import type { RecipeNote } from '../recipe/recipeNote.ts';
+import type { UnreadRecipe } from '../recipe/tieAmounts.ts';
 import type { ReckonRecipeResponse } from '../schemas/reckonRecipe.ts';
 
 /** Slurry at the start and its surroundings for each told place, °C. */

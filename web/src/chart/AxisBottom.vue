@@ -42,17 +42,7 @@ const minors = computed(() => {
 </template>
 
 <style scoped>
-line {
-  stroke: var(--ink);
-}
-
-text {
-  fill: var(--ink);
-  font-family: var(--figures);
-  font-size: 12px;
-}
-
-.under {
+.axis .under {
   fill: var(--ink-soft);
   font-family: var(--words);
 }

@@ -22,15 +22,3 @@ defineProps<{
     </g>
   </g>
 </template>
-
-<style scoped>
-line {
-  stroke: var(--ink);
-}
-
-text {
-  fill: var(--ink);
-  font-family: var(--figures);
-  font-size: 12px;
-}
-</style>

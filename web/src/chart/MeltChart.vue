@@ -102,38 +102,3 @@ const rows = computed(() =>
     />
   </figure>
 </template>
-
-<style scoped>
-.chart {
-  display: block;
-  width: 100%;
-  height: auto;
-}
-
-.title {
-  fill: var(--ink);
-  font-size: 13px;
-  font-weight: 600;
-}
-
-.curve {
-  fill: none;
-  stroke: var(--ink);
-  stroke-width: 2.2;
-}
-
-.end {
-  stroke: var(--action);
-  stroke-width: 2;
-}
-
-.dot,
-.tab {
-  fill: var(--action);
-}
-
-.note {
-  fill: var(--ink-soft);
-  font-size: 12px;
-}
-</style>

@@ -135,9 +135,9 @@ const rows = computed(() =>
       <path v-for="one in besidePaths" :key="one.name" class="beside" :d="one.path">
         <title>{{ one.name }}</title>
       </path>
-      <g v-for="other in otherPaths" :key="other.letter" class="other">
+      <g v-for="(other, i) in otherPaths" :key="other.letter" class="other">
         <path :d="other.path" />
-        <text :x="RIGHT - 10" :y="y(other.end.extractionYieldFrac) - 5" text-anchor="end">
+        <text :x="RIGHT - 10 - 16 * i" :y="y(other.end.extractionYieldFrac) - 5" text-anchor="end">
           {{ other.letter }}
         </text>
       </g>
@@ -180,27 +180,9 @@ const rows = computed(() =>
 </template>
 
 <style scoped>
-.chart {
-  display: block;
-  width: 100%;
-  height: auto;
-}
-
-.title {
-  fill: var(--ink);
-  font-size: 13px;
-  font-weight: 600;
-}
-
 .band {
   fill: var(--ink);
   opacity: 0.09;
-}
-
-.curve {
-  fill: none;
-  stroke: var(--ink);
-  stroke-width: 2.2;
 }
 
 .window rect {
@@ -231,24 +213,9 @@ const rows = computed(() =>
   font-weight: 700;
 }
 
-.end {
-  stroke: var(--action);
-  stroke-width: 2;
-}
-
-.dot,
-.tab {
-  fill: var(--action);
-}
-
 .set {
   fill: var(--action);
   font-size: 15px;
   font-weight: 600;
-}
-
-.note {
-  fill: var(--ink-soft);
-  font-size: 12.5px;
 }
 </style>

@@ -1,61 +1,34 @@
 <script setup lang="ts">
-import { readAmount } from '@ratio/core';
-import { ElInput } from 'element-plus';
-import { computed, ref, useId } from 'vue';
+import ListField from './ListField.vue';
 
-/** A few moments of the steep, as "2 h, 8 h"; empty for none. */
-const props = defineProps<{ label: string; hours: readonly number[]; placeholder: string }>();
+/** A few moments of a steep, as "2 h, 8 h". */
+defineProps<{
+  label: string;
+  hours: readonly number[];
+  placeholder: string;
+  mayBeEmpty?: boolean;
+}>();
 const emit = defineEmits<{ change: [hours: number[]] }>();
-
-const id = useId();
-const typed = ref<string | null>(null);
-const wrong = ref('');
-const shown = computed(
-  () => typed.value ?? props.hours.map((hours) => `${Number(hours.toFixed(2))} h`).join(', '),
-);
-
-function input(text: string): void {
-  typed.value = text;
-  const parts = text
-    .split(/[,;]|\band\b/)
-    .map((part) => part.trim())
-    .filter(Boolean);
-  const read = parts.map((part) =>
-    readAmount({ text: part, accepts: ['time'], plainUnit: 'hour' }),
-  );
-  const misread = read.find((amount) => !amount.ok);
-  wrong.value = misread && !misread.ok ? misread.message : '';
-  if (wrong.value === '')
-    emit(
-      'change',
-      read.flatMap((amount) => (amount.ok ? [amount.value / 3600] : [])),
-    );
-}
-
-function leave(): void {
-  if (wrong.value === '') typed.value = null;
-}
 </script>
 
 <template>
-  <div class="bare">
-    <ElInput
-      :id="id"
-      :model-value="shown"
-      :aria-label="label"
-      :aria-invalid="wrong !== ''"
-      :placeholder="placeholder"
-      autocomplete="off"
-      @update:model-value="input"
-      @blur="leave"
-    />
-    <p v-if="wrong !== ''" class="due wrong" role="alert">{{ wrong }}</p>
-  </div>
+  <ListField
+    :label="label"
+    :values="hours.map((h) => h * 3600)"
+    accepts="time"
+    plain-unit="hour"
+    :write="(timeS) => `${Number((timeS / 3600).toFixed(2))} h`"
+    :min="0"
+    :max="604800"
+    limit-text="Between 0 and 168 h."
+    :placeholder="placeholder"
+    :may-be-empty="mayBeEmpty"
+    @change="
+      (times) =>
+        emit(
+          'change',
+          times.map((timeS) => timeS / 3600),
+        )
+    "
+  />
 </template>
-
-<style scoped>
-.wrong {
-  font-size: var(--t13);
-  font-weight: 600;
-}
-</style>

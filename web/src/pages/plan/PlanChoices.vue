@@ -245,6 +245,7 @@ function setWater(value: number, quantity: Expected): void {
         label="Push under at"
         :hours="plan.agitationHours"
         placeholder="not at all"
+        may-be-empty
         @change="emit('change', { agitationHours: $event })"
       />
     </ChoiceRow>

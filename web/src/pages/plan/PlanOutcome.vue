@@ -53,7 +53,8 @@ const narrows = computed(() => {
   const [most] = props.sampled?.strengthFrac.contributions ?? [];
   if (!most || most.shareFrac < 0.25) return '';
   const left = widthLeftFrac(most.shareFrac);
-  return `To narrow it to ${(100 * left).toFixed(0)} %: ${NARROWED_BY[most.input]}.`;
+  const way = NARROWED_BY[most.input];
+  return `${way[0]!.toUpperCase()}${way.slice(1)}, and ${(100 * left).toFixed(0)} % of the range is left.`;
 });
 const isHeld = (key: TargetKey): boolean => props.held.some((target) => target.key === key);
 const refusal = (key: TargetKey): string => (props.refused?.key === key ? props.refused.text : '');

@@ -18,7 +18,7 @@ import { clockTime } from '../../clock/formatClock.ts';
 import ChoiceField from '../../field/ChoiceField.vue';
 import ChoiceRow from '../../field/ChoiceRow.vue';
 import HoursListField from '../../field/HoursListField.vue';
-import RatioListField from '../../field/RatioListField.vue';
+import ListField from '../../field/ListField.vue';
 import { useDraft } from '../../stores/draft.ts';
 import { useNotice } from '../../stores/notice.ts';
 import { useSamples } from '../../stores/samples.ts';
@@ -142,7 +142,15 @@ const print = (): void => window.print();
         />
       </ChoiceRow>
       <ChoiceRow label="Ratios"
-        ><RatioListField label="Ratios" :ratios="ratios" @change="ratios = $event"
+        ><ListField
+          label="Ratios"
+          :values="ratios"
+          accepts="ratio"
+          :write="(ratio) => `1:${ratio}`"
+          :min="1"
+          :max="60"
+          limit-text="Between 1:1 and 1:60."
+          @change="ratios = $event"
       /></ChoiceRow>
       <ChoiceRow label="Hours"
         ><HoursListField label="Hours" :hours="hours" placeholder="18 h" @change="hours = $event"
