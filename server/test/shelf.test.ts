@@ -55,6 +55,54 @@ describe('documents that several tablets write', () => {
     expect((await server.db.models.shops.findOne())?.body).to.have.property('clockOffsetMs');
   });
 
+  it('keep a set of small jars, its start and its scores', async () => {
+    const plan = {
+      coffeeId: 'slack-tide',
+      vesselId: 'tall-jar',
+      grind: 'coarse',
+      doseG: 900,
+      waterG: 4500,
+      waterC: 12,
+      wetting: 'stages',
+      steep: [{ place: 'fridge', tempC: 4, hours: 18 }],
+      agitationHours: [],
+      separation: { method: 'drain', rinseG: 0 },
+    };
+    const jar = {
+      number: 1,
+      grind: 'coarse',
+      ratio: 5,
+      hours: 18,
+      doseG: 128.5,
+      waterG: 642.5,
+      strengthFrac: 0.034,
+      extractionYieldFrac: 0.18,
+      score: null,
+      note: '',
+    };
+    const set = {
+      plan,
+      jarId: 'small-jar',
+      jarName: 'Small jar',
+      coffeeName: 'Slack Tide',
+      jars: [jar],
+      startedAt: null,
+    };
+    expect((await put('/api/samples/first', '"0"', set)).body).to.include({
+      id: 'first',
+      version: 1,
+    });
+    const scored = { ...set, jars: [{ ...jar, score: 5 }], startedAt: '2026-06-13T06:40:00.000Z' };
+    expect((await put('/api/samples/first', '"1"', scored)).body.jars[0].score).to.equal(5);
+    expect((await put('/api/samples/first', '"1"', set)).status).to.equal(412);
+    const tooMany = { ...set, jars: Array.from({ length: 10 }, () => jar) };
+    expect((await put('/api/samples/second', '"0"', tooMany)).status).to.equal(400);
+    expect(
+      (await put('/api/samples/second', '"0"', { ...set, jars: [{ ...jar, score: 9 }] })).status,
+    ).to.equal(400);
+    expect((await request(server.app).get('/api/samples')).body).to.have.length(1);
+  });
+
   it('hold a draft for every tablet', async () => {
     const plan = {
       coffeeId: 'slack-tide',

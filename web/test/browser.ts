@@ -1,0 +1,40 @@
+/** The little of a browser that stores touch, for tests without one. */
+export function installBrowser(): {
+  storage: Map<string, string>;
+  answer: (handler: Handler) => void;
+  asked: Asked[];
+} {
+  const storage = new Map<string, string>();
+  const asked: Asked[] = [];
+  let handler: Handler = () => ({ status: 200, body: [] });
+  const define = (name: string, value: unknown): void => {
+    Object.defineProperty(globalThis, name, { value, configurable: true, writable: true });
+  };
+  define('localStorage', {
+    getItem: (key: string) => storage.get(key) ?? null,
+    setItem: (key: string, value: string) => void storage.set(key, value),
+  });
+  define('fetch', async (path: string, init: RequestInit = {}) => {
+    const request: Asked = {
+      path,
+      method: init.method ?? 'GET',
+      version: new Headers(init.headers).get('If-Match'),
+      body: init.body ? JSON.parse(String(init.body)) : undefined,
+    };
+    asked.push(request);
+    const { status, body } = handler(request);
+    if (status === 0) throw new TypeError('network down');
+    return new Response(JSON.stringify(body), { status });
+  });
+  return { storage, asked, answer: (next) => (handler = next) };
+}
+
+export interface Asked {
+  readonly path: string;
+  readonly method: string;
+  readonly version: string | null;
+  readonly body: unknown;
+}
+
+/** What the pretended server answers; status 0 for a dropped connection. */
+export type Handler = (request: Asked) => { status: number; body: unknown };

@@ -1,0 +1,16 @@
+import type { Handler } from './browser.ts';
+import { LIDO_MORNING, lidoCoffees, lidoDrinks, lidoShop, lidoVessels } from '../../demo/lido.ts';
+
+const versioned = <T>(documents: readonly T[]) =>
+  documents.map((document) => ({ ...document, version: 1 }));
+
+/** Answers for the lido's shelf, as the server gives them. */
+export const lidoShelf: Handler = ({ path }) => {
+  const bodies: Record<string, unknown> = {
+    '/api/shop': { ...lidoShop, version: 1, now: LIDO_MORNING, clockFrozen: true },
+    '/api/coffees': versioned(lidoCoffees),
+    '/api/vessels': versioned(lidoVessels),
+    '/api/drinks': versioned(lidoDrinks),
+  };
+  return { status: 200, body: bodies[path] ?? [] };
+};

@@ -1,0 +1,190 @@
+import { expect } from 'chai';
+import { createPinia, setActivePinia } from 'pinia';
+import { nextTick } from 'vue';
+import { useDraft } from '../../src/stores/draft.ts';
+import { useShop } from '../../src/stores/shop.ts';
+import { installBrowser, type Handler } from '../browser.ts';
+import { lidoShelf } from '../lidoShelf.ts';
+
+const SAVED_BY_MS = 520;
+const wait = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));
+
+describe('useDraft', () => {
+  let browser: ReturnType<typeof installBrowser>;
+  before(() => {
+    browser = installBrowser();
+  });
+  let drafts: ReturnType<typeof useDraft>;
+
+  async function open(answer: Handler = lidoShelf): Promise<void> {
+    browser.answer(answer);
+    setActivePinia(createPinia());
+    await useShop().load();
+    drafts = useDraft();
+    drafts.change({ coffeeId: 'slack-tide', vesselId: 'tall-jar' });
+  }
+  beforeEach(async () => {
+    browser.storage.clear();
+    browser.asked.splice(0);
+    await open();
+  });
+
+  const heldKeys = () => drafts.draft.held.map(({ key }) => key);
+
+  it('begins held by its ratio and its coffee', () => {
+    expect(heldKeys()).to.deep.equal(['ratio', 'doseG']);
+    expect(drafts.amounts?.ratio).to.be.closeTo(5, 1e-9);
+  });
+
+  it('lets everything follow an amount that is set', () => {
+    drafts.setAmount('waterG', 6000);
+    expect(drafts.plan).to.include({ waterG: 6000 });
+    expect(drafts.plan.doseG).to.be.closeTo(1200, 1e-9);
+    expect(heldKeys()).to.deep.equal(['waterG', 'ratio']);
+  });
+
+  it('solves for the brew and the strength that are wanted', () => {
+    drafts.setAmount('brewMl', 3000);
+    drafts.setAmount('strengthFrac', 0.032);
+    expect(drafts.amounts?.brewMl).to.be.closeTo(3000, 1e-5);
+    expect(drafts.amounts?.strengthFrac).to.be.closeTo(0.032, 1e-10);
+  });
+
+  it('holds a wanted strength through another grind', () => {
+    drafts.setAmount('strengthFrac', 0.033);
+    drafts.change({ grind: 'medium' });
+    expect(drafts.amounts?.strengthFrac).to.be.closeTo(0.033, 1e-10);
+    expect(drafts.plan.grind).to.equal('medium');
+  });
+
+  it('changes nothing where an amount contradicts a pinned one, and says which', () => {
+    drafts.pin('ratio');
+    const before = drafts.plan;
+    drafts.setAmount('strengthFrac', 0.05);
+    expect(drafts.plan).to.equal(before);
+    expect(drafts.conflict?.key).to.equal('strengthFrac');
+    expect(drafts.conflict?.solution.status).to.equal('contradiction');
+    drafts.pin('ratio');
+    expect(drafts.conflict).to.equal(null);
+  });
+
+  it('says between what a strength lies that cannot be had', () => {
+    drafts.setAmount('strengthFrac', 0.3);
+    expect(drafts.conflict?.solution.status).to.equal('out_of_reach');
+  });
+
+  it('keeps the amounts as they are when a choice makes what is held impossible', () => {
+    drafts.setAmount('strengthFrac', 0.08);
+    const { doseG, waterG } = drafts.plan;
+    drafts.change({ steep: [{ place: 'fridge', tempC: 1, hours: 0.25 }], grind: 'extra-coarse' });
+    expect(drafts.plan).to.include({ doseG, waterG, grind: 'extra-coarse' });
+    expect(heldKeys()).to.deep.equal(['doseG', 'waterG']);
+  });
+
+  it('keeps itself through a reload', async () => {
+    drafts.setAmount('doseG', 777);
+    await nextTick();
+    setActivePinia(createPinia());
+    await useShop().load();
+    expect(useDraft().plan.doseG).to.equal(777);
+  });
+
+  it('begins a new plan by the school of the house', () => {
+    drafts.setAmount('doseG', 500);
+    drafts.restart();
+    expect(drafts.plan).to.include({
+      grind: 'coarse',
+      doseG: 850,
+      waterG: 4250,
+      coffeeId: 'slack-tide',
+    });
+    expect(drafts.plan.steep).to.deep.equal([{ place: 'fridge', hours: 18, tempC: 4 }]);
+  });
+
+  describe('saving', () => {
+    const saves = () =>
+      browser.asked.filter(
+        ({ method, path }) => method === 'PUT' && path.endsWith(drafts.draft.id),
+      );
+    const saving =
+      (
+        put: (body: unknown, version: string | null) => { status: number; body: unknown },
+      ): Handler =>
+      (request) =>
+        request.method === 'PUT' ? put(request.body, request.version) : lidoShelf(request);
+
+    it('waits for a pause, sends the version that it saw, and takes the new one', async () => {
+      browser.answer(
+        saving((body) => ({
+          status: 200,
+          body: { ...(body as object), id: drafts.draft.id, version: 1, savedAt: '' },
+        })),
+      );
+      drafts.setAmount('doseG', 800);
+      drafts.setAmount('doseG', 810);
+      await wait(SAVED_BY_MS);
+      expect(saves()).to.have.length(1);
+      expect(saves()[0]).to.deep.include({ version: '"0"' });
+      expect(drafts.draft).to.include({ version: 1, unsaved: false });
+    });
+
+    it('keeps both where another tablet was first, until one is chosen', async () => {
+      const other = {
+        ...drafts.draft,
+        id: drafts.draft.id,
+        version: 4,
+        plan: { ...drafts.plan, doseG: 600 },
+        savedAt: '',
+      };
+      browser.answer(
+        saving(() => ({
+          status: 412,
+          body: { detail: 'stale', code: 'stale', status: 412, current: other },
+        })),
+      );
+      drafts.setAmount('doseG', 700);
+      await wait(SAVED_BY_MS);
+      expect(drafts.theirs?.plan.doseG).to.equal(600);
+      expect(drafts.plan.doseG).to.equal(700);
+      drafts.settle('mine');
+      expect(drafts.draft).to.include({ version: 4, unsaved: true });
+      expect(drafts.plan.doseG).to.equal(700);
+    });
+
+    it('takes the other version when it is chosen', async () => {
+      const other = {
+        ...drafts.draft,
+        version: 4,
+        plan: { ...drafts.plan, doseG: 600 },
+        savedAt: '',
+      };
+      browser.answer(
+        saving(() => ({
+          status: 412,
+          body: { detail: 'stale', code: 'stale', status: 412, current: other },
+        })),
+      );
+      drafts.setAmount('doseG', 700);
+      await wait(SAVED_BY_MS);
+      drafts.settle('theirs');
+      expect(drafts.plan.doseG).to.equal(600);
+      expect(drafts.draft).to.include({ version: 4, unsaved: false });
+    });
+
+    it('stays unsaved, and says so, while no server answers', async () => {
+      browser.answer(saving(() => ({ status: 0, body: null })));
+      drafts.setAmount('doseG', 700);
+      await wait(SAVED_BY_MS);
+      expect(drafts.saving).to.equal('offline');
+      expect(drafts.draft.unsaved).to.equal(true);
+      browser.answer(
+        saving((body) => ({
+          status: 200,
+          body: { ...(body as object), id: drafts.draft.id, version: 1, savedAt: '' },
+        })),
+      );
+      await drafts.save();
+      expect(drafts.draft.unsaved).to.equal(false);
+    });
+  });
+});

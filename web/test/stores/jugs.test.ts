@@ -1,0 +1,92 @@
+import { expect } from 'chai';
+import type { Jug } from '@ratio/core';
+import { createPinia, setActivePinia } from 'pinia';
+import { onHandMl, useJugs } from '../../src/stores/jugs.ts';
+import { useMenu } from '../../src/stores/menu.ts';
+import { useShop } from '../../src/stores/shop.ts';
+import { installBrowser } from '../browser.ts';
+import { lidoShelf } from '../lidoShelf.ts';
+
+const jug = (over: Partial<Jug>): Jug => ({
+  id: 'a',
+  version: 1,
+  label: 'Jug',
+  coffeeName: 'Slack Tide',
+  batchId: null,
+  strengthFrac: 0.035,
+  readBy: 'prediction',
+  caffeineMgPerG: 1.9,
+  capacityMl: 3000,
+  madeAt: '2026-06-12T06:00:00.000Z',
+  useBy: '2026-06-18T06:00:00.000Z',
+  onHandG: 1000,
+  lastEntryId: null,
+  ...over,
+});
+
+describe('jugs and the menu from them', () => {
+  let browser: ReturnType<typeof installBrowser>;
+  before(() => {
+    browser = installBrowser();
+  });
+  beforeEach(async () => {
+    browser.storage.clear();
+    browser.asked.splice(0);
+    const rows = [
+      jug({ id: 'empty', onHandG: 0 }),
+      jug({ id: 'oldest' }),
+      jug({ id: 'weak', strengthFrac: 0.012 }),
+    ];
+    browser.answer((request) =>
+      request.path === '/api/jugs' ? { status: 200, body: rows } : lidoShelf(request),
+    );
+    setActivePinia(createPinia());
+    await Promise.all([useShop().load(), useJugs().load()]);
+  });
+
+  it('offer the oldest that holds something, unless another was picked', () => {
+    const jugs = useJugs();
+    expect(jugs.chosen?.id).to.equal('oldest');
+    jugs.choose('weak');
+    expect(jugs.chosen?.id).to.equal('weak');
+    jugs.choose('gone');
+    expect(jugs.chosen?.id).to.equal('oldest');
+  });
+
+  it('hold less room than their grams: coffee is denser than water', () => {
+    expect(onHandMl(jug({ onHandG: 1013 }))).to.be.within(995, 1001);
+  });
+
+  it('send a draw with its own identity, so that a second try counts once', async () => {
+    await useJugs().pour({
+      jug: jug({ id: 'oldest' }),
+      id: 'draw-1',
+      massG: 88,
+      note: 'Lido black',
+    });
+    const [sent] = browser.asked.filter(({ method }) => method === 'POST');
+    expect(sent).to.deep.include({
+      path: '/api/jugs/oldest/entries',
+      body: { id: 'draw-1', kind: 'poured', massG: 88, note: 'Lido black' },
+    });
+  });
+
+  it('solve the whole menu, and again when a weaker jug is taken', () => {
+    const menu = useMenu();
+    expect(menu.rows).to.have.length(8);
+    const before = menu.outOfReach.length;
+    useJugs().choose('weak');
+    expect(menu.outOfReach.length).to.be.above(before);
+    for (const { solution } of menu.outOfReach)
+      expect(solution.needsStrengthFrac).to.be.above(0.012);
+  });
+
+  it('count the drinks that a brew makes, none where it is too weak', () => {
+    const menu = useMenu();
+    const strong = menu.poursOf({ brewG: 2700, strengthFrac: 0.035, caffeineMgPerG: 1.9 });
+    const black = strong.find(({ drink }) => drink.id === 'lido-black')!;
+    expect(black.count).to.equal(Math.floor(2700 / black.concentrateG));
+    const weak = menu.poursOf({ brewG: 2700, strengthFrac: 0.01, caffeineMgPerG: 0.6 });
+    expect(weak.find(({ drink }) => drink.id === 'lido-black')!.count).to.equal(0);
+  });
+});
