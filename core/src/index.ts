@@ -149,7 +149,7 @@ export {
 export { scoopOf } from './reckon/reckonPlan.ts';
 export { roundedToBench, splitBatch, type SplitBatch } from './brew/splitBatch.ts';
 export { hoursToRelease } from './brew/timeTo.ts';
-export { MOST_SAMPLES, planOfSample, sampleSet, type SampleJar } from './brew/sampleSet.ts';
+export { MOST_SAMPLES, planOfSample, sampleSet, type SampleJar } from './reckon/sampleSet.ts';
 export {
   sampleSetSchema,
   saveSampleSetRequest,
@@ -157,5 +157,5 @@ export {
   type SampleSet,
   type SaveSampleSetRequest,
 } from './schemas/sampleSet.ts';
-export { keptCourse } from './brew/keptCourse.ts';
+export { keptCourse } from './reckon/keptCourse.ts';
 export { understood } from './units/understood.ts';

@@ -1,10 +1,12 @@
+import { STRENGTH_NAMES } from '../brew/strengthName.ts';
 import { CONSTANTS } from '../constants.ts';
 import type { DrinkInput, DrinkSolution } from '../cup/solveDrink.ts';
 import { INGREDIENTS, type Allergen, type IngredientId } from '../matter/ingredients.ts';
 import type { Caution } from './caution.ts';
 
 const HOT_C = 60;
-const UNDILUTED_FRAC = 0.03;
+/** From here on a drink is concentrate. */
+const UNDILUTED_FRAC = STRENGTH_NAMES.find(({ name }) => name === 'strong')!.uptoFrac;
 
 interface SolvedDrink {
   readonly input: DrinkInput;

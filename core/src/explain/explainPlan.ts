@@ -117,7 +117,7 @@ export function explainPlan(input: {
         {
           symbol: 'D₂₂',
           name: 'apparent diffusivity of the bed at 22 °C',
-          value: '2.0e−12 m²/s',
+          value: `${CONSTANTS.diffusivity22M2PerS.value.toExponential(1).replace('-', '−')} m²/s`,
           source: CONSTANTS.diffusivity22M2PerS.source,
           mark: CONSTANTS.diffusivity22M2PerS.mark,
         },
@@ -149,8 +149,8 @@ export function explainPlan(input: {
     },
     caffeine: {
       title: 'Caffeine',
-      equation: '0.9 · C · D · share released/(W + E·D)',
-      filledIn: `0.9 · ${round(caffeineMgPerG(coffee), 1)} mg/g · ${round(doseG, 0)} · ${round(outcome.releasedFrac, 3)}/${round(waterG + e * doseG, 0)} = ${round(outcome.caffeineMgPerG, 2)} mg/g`,
+      equation: 'o · C · D · share released/(W + E·D)',
+      filledIn: `${CONSTANTS.caffeineOutFrac.value} · ${round(caffeineMgPerG(coffee), 1)} mg/g · ${round(doseG, 0)} · ${round(outcome.releasedFrac, 3)}/${round(waterG + e * doseG, 0)} = ${round(outcome.caffeineMgPerG, 2)} mg/g`,
       uses: [
         {
           symbol: 'C',
@@ -160,9 +160,9 @@ export function explainPlan(input: {
           mark: 'memory',
         },
         {
-          symbol: '0.9',
+          symbol: 'o',
           name: 'share that is out at equilibrium',
-          value: '0.9',
+          value: String(CONSTANTS.caffeineOutFrac.value),
           source: CONSTANTS.caffeineOutFrac.source,
           mark: CONSTANTS.caffeineOutFrac.mark,
         },
@@ -184,20 +184,20 @@ export function explainPlan(input: {
     },
     level: {
       title: 'Level in the vessel',
-      equation: 'W/ρ + 0.77·D',
-      filledIn: `${round(outcome.slurryMl - CONSTANTS.groundsDisplaceMlPerG.value * doseG, 0)} mL + 0.77 · ${round(doseG, 0)} = ${round(outcome.slurryMl, 0)} mL`,
+      equation: 'W/ρ + v·D',
+      filledIn: `${round(outcome.slurryMl - CONSTANTS.groundsDisplaceMlPerG.value * doseG, 0)} mL + ${CONSTANTS.groundsDisplaceMlPerG.value} · ${round(doseG, 0)} = ${round(outcome.slurryMl, 0)} mL`,
       uses: [
         W,
         D,
         {
-          symbol: '0.77',
+          symbol: 'v',
           name: CONSTANTS.groundsDisplaceMlPerG.source,
-          value: '0.77 mL/g',
+          value: `${CONSTANTS.groundsDisplaceMlPerG.value} mL/g`,
           source: 'wet grounds',
           mark: CONSTANTS.groundsDisplaceMlPerG.mark,
         },
       ],
-      method: 'Fifteen hundredths of the vessel stay free; thirty where it is shaken.',
+      method: `${100 * CONSTANTS.headspaceFrac.value} % of the vessel stays free, ${100 * CONSTANTS.shakenHeadspaceFrac.value} % where it is shaken.`,
     },
   };
 }

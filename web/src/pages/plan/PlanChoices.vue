@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  CONSTANTS,
   GRIND_NAMES,
   GRINDS,
   inOneLine,
@@ -78,7 +79,9 @@ const isHeld = (key: TargetKey): boolean => props.held.some((target) => target.k
 const refusal = (key: TargetKey): string => (props.refused?.key === key ? props.refused.text : '');
 const doseNote = computed(() => {
   const scoop = volume(props.plan.doseG / loose.value);
-  return props.scooped ? `scooped, ${scoop}: ±12 %` : `${scoop} loose`;
+  return props.scooped
+    ? `scooped, ${scoop}: ±${100 * CONSTANTS.looseDensitySpreadFrac.value} %`
+    : `${scoop} loose`;
 });
 
 function setDose(value: number, quantity: Expected): void {
@@ -206,7 +209,7 @@ function setWater(value: number, quantity: Expected): void {
     </ChoiceRow>
     <ChoiceRow
       label="Vessel"
-      :note="`${volume(vessel.brimMl)}, ${vessel.shaken ? 30 : 15} % kept free`"
+      :note="`${volume(vessel.brimMl)}, ${100 * (vessel.shaken ? CONSTANTS.shakenHeadspaceFrac : CONSTANTS.headspaceFrac).value} % kept free`"
     >
       <ChoiceField
         label="Vessel"

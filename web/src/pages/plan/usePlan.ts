@@ -1,5 +1,7 @@
 import {
   coffeeOf,
+  CONSTANTS,
+  SEPARATIONS,
   convert,
   immersionYieldFrac,
   inOneLine,
@@ -19,7 +21,8 @@ import { useShop } from '../../stores/shop.ts';
 import type { RangeJob } from '../../workers/range.worker.ts';
 import { useSampledRange } from '../../workers/useSampledRange.ts';
 
-const BED_ML_PER_G = 2.77;
+/** Room of a drained bed, mL per g of coffee: the grounds and the liquid that they keep. */
+const BED_ML_PER_G = CONSTANTS.groundsDisplaceMlPerG.value + SEPARATIONS.drain.retainedGPerG;
 const DRAWS = 5000;
 
 /** Hours that a plan's curve goes on. */

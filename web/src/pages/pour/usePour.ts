@@ -1,5 +1,6 @@
 import {
   buildOrder,
+  CONSTANTS,
   coffeeOf,
   convert,
   ICE_SHAPES,
@@ -21,9 +22,6 @@ import { solveFrom, useMenu } from '../../stores/menu.ts';
 import { useSettings } from '../../stores/settings.ts';
 import { useShop } from '../../stores/shop.ts';
 import { useStored } from '../../stores/useStored.ts';
-
-const ICE_G_PER_ML = 0.917;
-const USUAL_MINUTE = 4;
 
 /** The drink in hand, solved from the jug in hand, and how the page shows it. */
 export function usePour() {
@@ -60,7 +58,7 @@ export function usePour() {
   const solution = computed(() => (drink.value ? solve(drink.value) : null));
   const minute = computed(() => {
     const target = drink.value?.target;
-    return target && 'atMinutes' in target ? target.atMinutes : USUAL_MINUTE;
+    return target && 'atMinutes' in target ? target.atMinutes : CONSTANTS.targetMinutes.value;
   });
 
   const mass = (massG: number): string => inOneLine(writeMass({ massG, units: units.value }));
@@ -74,7 +72,7 @@ export function usePour() {
     const told = drink.value?.ice;
     if (!told || !solution.value || solution.value.iceG === 0) return null;
     const { edgeM } = ICE_SHAPES[told.kind];
-    const pieceG = ICE_G_PER_ML * (edgeM * 100) ** 3;
+    const pieceG = CONSTANTS.iceDensityGPerMl.value * (edgeM * 100) ** 3;
     const count = Math.round(solution.value.iceG / pieceG);
     const pieces = told.kind === 'cubes' ? `${count} cubes` : 'crushed';
     return {

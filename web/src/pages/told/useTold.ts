@@ -1,4 +1,4 @@
-import { reckonRecipe, type Plan, type ReckonedRecipe } from '@ratio/core';
+import { reckonRecipe, splitBatch, type Plan, type ReckonedRecipe } from '@ratio/core';
 import { computed } from 'vue';
 import { useShop } from '../../stores/shop.ts';
 import { useStored } from '../../stores/useStored.ts';
@@ -62,10 +62,11 @@ export function useTold() {
     const { coffee, water, steep } = recipe;
     const doseG = Math.round(coffee.massG.value);
     const waterG = Math.round(water.massG.value / 5) * 5;
-    const needs = (waterG + 0.77 * doseG) / 0.85;
     const fitting = shelf.vessels
-      .toSorted((a, b) => a.brimMl - b.brimMl)
-      .find(({ brimMl }) => brimMl >= needs);
+      .toSorted((one, other) => one.brimMl - other.brimMl)
+      .find(
+        (vessel) => splitBatch({ ...vessel, doseG, waterG, waterC: from.waterC }).vessels === 1,
+      );
     const hours = Math.round((steep.hours.low + steep.hours.high) * 2) / 4;
     const inFridge = (steep.place ?? 'fridge') === 'fridge';
     const tempC = inFridge ? (shelf.shop?.fridgeC ?? 4) : (shelf.shop?.roomC ?? 22);

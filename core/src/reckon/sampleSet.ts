@@ -2,9 +2,9 @@ import { GRIND_NAMES, type Grind } from '../coffee/grinds.ts';
 import { CONSTANTS } from '../constants.ts';
 import { DomainError } from '../errors.ts';
 import { waterDensityGPerMl } from '../matter/waterDensity.ts';
-import { planInput } from '../reckon/reckonPlan.ts';
+import { planInput } from './reckonPlan.ts';
 import type { Plan } from '../schemas/batch.ts';
-import { batch, type BatchInput } from './batch.ts';
+import { batch, type BatchInput } from '../brew/batch.ts';
 
 /** Most jars that one set may have: more cannot be tasted side by side. */
 export const MOST_SAMPLES = 9;

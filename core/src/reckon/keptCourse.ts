@@ -1,7 +1,7 @@
 import { CONSTANTS } from '../constants.ts';
 import type { Plan } from '../schemas/batch.ts';
-import { planInput } from '../reckon/reckonPlan.ts';
-import { batch, type BatchInput } from './batch.ts';
+import { planInput } from './reckonPlan.ts';
+import { batch, type BatchInput } from '../brew/batch.ts';
 
 /** The strength of a brew that stays on its grounds, on a day after the steep. */
 export interface KeptDay {

@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { planOfSample, sampleSet } from '../../src/brew/sampleSet.ts';
+import { planOfSample, sampleSet } from '../../src/reckon/sampleSet.ts';
 import { slurryMl } from '../../src/brew/vessel.ts';
 import { batch } from '../../src/brew/batch.ts';
 import { planInput } from '../../src/reckon/reckonPlan.ts';

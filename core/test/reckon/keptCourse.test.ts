@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { keptCourse } from '../../src/brew/keptCourse.ts';
+import { keptCourse } from '../../src/reckon/keptCourse.ts';
 import { reckonPlan } from '../../src/reckon/reckonPlan.ts';
 import type { Plan } from '../../src/schemas/batch.ts';
 import { expectNear } from '../near.ts';
