@@ -16,7 +16,7 @@ const WIDTH = 560;
 const HEIGHT = 320;
 const LEFT = 48;
 const RIGHT = WIDTH - 16;
-const TOP = 16;
+const TOP = 34;
 const BASE = HEIGHT - 40;
 
 const x = computed(() => {
@@ -65,7 +65,7 @@ const bands = computed(() =>
       <text v-if="tick > 0" :x="x(tick)" :y="BASE + 20" text-anchor="middle">1:{{ tick }}</text>
     </g>
     <text class="axis" :x="LEFT" :y="HEIGHT - 4">coffee to water, by mass</text>
-    <text class="axis" :x="4" :y="TOP - 4">strength, %</text>
+    <text class="axis" :x="4" :y="TOP - 16">strength, %</text>
     <g v-for="point in points" :key="point.letter" class="point">
       <line
         :x1="x(point.ratio.low)"
