@@ -28,6 +28,11 @@ export const lidoShop: Body<Shop> = {
       fine: '9',
     },
   },
+  scoopMl: 60,
+  filters: [
+    { name: 'Cotton bag, large', kind: 'bag', takesG: 500 },
+    { name: 'Paper, second pass', kind: 'paper', takesG: 1000 },
+  ],
   defaults: {
     grind: 'coarse',
     ratio: 5,

@@ -131,3 +131,22 @@ test('the batch sheet prints on one page, in black', async ({ page, lido }) => {
   await expect(sheet).toContainText('850');
   await expect(page.getByRole('button', { name: 'Start this steep' })).toBeHidden();
 });
+
+test('the bench measures in steps, scoops and bags, and scales the whole batch', async ({
+  page,
+  lido,
+}) => {
+  await page.goto(`${lido.url}/plan`);
+  const coffee = page.getByRole('textbox', { name: 'Coffee in' });
+  await coffee.fill('907.3 g');
+  await coffee.blur();
+  await page.getByRole('button', { name: /^Round to 905/ }).click();
+  await expect(coffee).toHaveValue(/905\sg/);
+  await page.getByRole('button', { name: /× cotton bag, large/ }).click();
+  await expect(coffee).toHaveValue(/1000\sg/);
+  await expect(page.getByRole('textbox', { name: 'Ratio' })).toHaveValue('1 : 5.0');
+  await page.getByRole('button', { name: 'doubled' }).click();
+  await expect(page.getByText('Split over 3 of Tall jar 6 L')).toBeVisible();
+  await page.getByRole('button', { name: 'halved' }).click();
+  await expect(coffee).toHaveValue(/1000\sg/);
+});

@@ -22,6 +22,9 @@ test('the shelf is edited in place, each change can be taken back, and plans fol
   await vessel.getByRole('textbox', { name: 'Name' }).press('Enter');
   await expect(page.getByRole('listitem', { name: 'Crock' })).toBeVisible();
 
+  await page.getByRole('button', { name: 'bag', exact: true }).click();
+  await expect(page.getByRole('textbox', { name: 'New bag takes' })).toHaveValue(/500\sg/);
+
   await page.getByRole('textbox', { name: 'House ratio' }).fill('1:8');
   await page.getByRole('textbox', { name: 'House ratio' }).press('Enter');
   await expect(page.getByRole('status').filter({ hasText: 'House default' })).toBeVisible();

@@ -147,8 +147,8 @@ export {
   type Explanation,
 } from './explain/explainPlan.ts';
 export { scoopOf } from './reckon/reckonPlan.ts';
-export { roundedToBench, splitBatch, type SplitBatch } from './brew/splitBatch.ts';
-export { hoursToRelease } from './brew/timeTo.ts';
+export { inWholeMeasures, roundedToBench, splitBatch, type SplitBatch } from './brew/splitBatch.ts';
+export { hoursToRelease, hoursToStrength } from './brew/timeTo.ts';
 export { MOST_SAMPLES, planOfSample, sampleSet, type SampleJar } from './reckon/sampleSet.ts';
 export {
   sampleSetSchema,
@@ -159,3 +159,4 @@ export {
 } from './schemas/sampleSet.ts';
 export { keptCourse } from './reckon/keptCourse.ts';
 export { understood } from './units/understood.ts';
+export { FILTER_KINDS } from './schemas/shelf.ts';

@@ -41,6 +41,30 @@ export function splitBatch(input: {
   return { vessels, reason, doseG: doseG / vessels, waterG: waterG / vessels };
 }
 
+/** Something that coffee is measured by: a scale's step, a scoop, a filled bag. */
+export interface BenchMeasure {
+  readonly name: string;
+  /** Coffee in one of it, g. */
+  readonly oneG: number;
+}
+
+/**
+ * A dose in whole measures, the water following so that the ratio stays.
+ *
+ * @param input.measure oneG above 0
+ * @returns at least one measure; `count` whole ones
+ */
+export function inWholeMeasures(input: { doseG: number; waterG: number; measure: BenchMeasure }): {
+  count: number;
+  doseG: number;
+  waterG: number;
+} {
+  const { doseG, waterG, measure } = input;
+  const count = Math.max(1, Math.round(doseG / measure.oneG));
+  const measuredG = count * measure.oneG;
+  return { count, doseG: measuredG, waterG: (waterG / doseG) * measuredG };
+}
+
 /** What the bench can measure: the step of its scale. */
 export const BENCH_STEPS = { doseG: 5, waterG: 10 } as const;
 

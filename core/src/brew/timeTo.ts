@@ -1,6 +1,29 @@
 import { findRoot } from '../numeric/findRoot.ts';
 import { createRelease } from './release.ts';
+import { equilibriumYieldFrac, immersionYieldFrac } from './strength.ts';
 import type { BatchInput } from './batch.ts';
+
+/**
+ * When a steep has come to a strength.
+ *
+ * @param input the batch; it goes on in its last place
+ * @param input.strengthFrac of the liquid around the grounds, 0–1
+ * @returns hours from the start; null where it never comes to it, or not within a week
+ */
+export function hoursToStrength(
+  input: Pick<
+    BatchInput,
+    'doseG' | 'waterG' | 'coffee' | 'grind' | 'wetting' | 'agitationS' | 'history'
+  > & { strengthFrac: number },
+): number | null {
+  const { doseG, waterG, coffee, strengthFrac } = input;
+  const wanted = immersionYieldFrac({ doseG, waterG, strengthFrac });
+  const reachable = equilibriumYieldFrac({
+    ratio: waterG / doseG,
+    solubleFrac: coffee.solubleFrac,
+  });
+  return hoursToRelease({ ...input, releasedFrac: wanted / reachable });
+}
 
 const LONGEST_HOURS = 168;
 

@@ -7,6 +7,9 @@ import { documentFields, nameSchema } from './document.ts';
 import { additionSchema, fillWithSchema, iceSchema, targetSchema } from './reckonDrink.ts';
 import { coffeeSchema } from './reckonBatch.ts';
 
+/** What a brew is strained through. */
+export const FILTER_KINDS = ['bag', 'paper', 'insert'] as const;
+
 /** The shop: its clock's zone, its rooms, its money. */
 export const shopSchema = z.object({
   ...documentFields,
@@ -25,6 +28,18 @@ export const shopSchema = z.object({
     name: z.string().max(80),
     settings: z.record(z.enum(GRIND_NAMES), z.string().max(20)),
   }),
+  /** What the shop's own scoop holds, mL. */
+  scoopMl: z.number().min(1).max(2000),
+  /** Bags, papers and inserts, with the most coffee that one takes. */
+  filters: z
+    .array(
+      z.strictObject({
+        name: nameSchema,
+        kind: z.enum(FILTER_KINDS),
+        takesG: z.number().positive().max(50_000),
+      }),
+    )
+    .max(20),
   /** The school of the house: what a new plan begins with. */
   defaults: z.strictObject({
     grind: z.enum(GRIND_NAMES),

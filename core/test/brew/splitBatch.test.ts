@@ -1,6 +1,7 @@
 import { expect } from 'chai';
-import { roundedToBench, splitBatch } from '../../src/brew/splitBatch.ts';
-import { hoursToRelease } from '../../src/brew/timeTo.ts';
+import { batch } from '../../src/brew/batch.ts';
+import { inWholeMeasures, roundedToBench, splitBatch } from '../../src/brew/splitBatch.ts';
+import { hoursToRelease, hoursToStrength } from '../../src/brew/timeTo.ts';
 import { createRelease } from '../../src/brew/release.ts';
 import { heldTemperature } from '../../src/brew/temperature.ts';
 import { vesselFit, slurryMl } from '../../src/brew/vessel.ts';
@@ -40,6 +41,47 @@ describe('roundedToBench', () => {
       waterG: 4500,
     });
     expect(roundedToBench({ doseG: 1, waterG: 2 })).to.deep.equal({ doseG: 5, waterG: 10 });
+  });
+});
+
+describe('inWholeMeasures', () => {
+  const scoop = { name: 'scoop', oneG: 19.2 };
+
+  it('rounds to whole scoops and keeps the ratio', () => {
+    const measured = inWholeMeasures({ doseG: 100, waterG: 700, measure: scoop });
+    expect(measured.count).to.equal(5);
+    expect(measured.doseG).to.be.closeTo(96, 1e-9);
+    expect(measured.waterG / measured.doseG).to.be.closeTo(7, 1e-12);
+  });
+
+  it('never rounds to nothing', () => {
+    expect(inWholeMeasures({ doseG: 2, waterG: 10, measure: scoop }).count).to.equal(1);
+  });
+});
+
+describe('hoursToStrength', () => {
+  const batchInput = {
+    doseG: 900,
+    waterG: 4500,
+    coffee: { solubleFrac: 0.215, robustaFrac: 0, decafFrac: 0 },
+    grind: 'coarse' as const,
+    wetting: 'stages' as const,
+    agitationS: [],
+    history: heldTemperature([{ durationS: 3600, tempC: 4 }]),
+  };
+
+  it('is when the steep has come to the strength', () => {
+    const hours = hoursToStrength({ ...batchInput, strengthFrac: 0.03 })!;
+    const outcome = batch({
+      ...batchInput,
+      steepS: hours * 3600,
+      separation: { method: 'drain', rinseG: 0 },
+    });
+    expect(outcome.strengthFrac).to.be.closeTo(0.03, 1e-8);
+  });
+
+  it('is never for a strength that the ratio cannot give', () => {
+    expect(hoursToStrength({ ...batchInput, strengthFrac: 0.06 })).to.equal(null);
   });
 });
 

@@ -88,6 +88,8 @@ const NEW_SHOP: Omit<Shop, 'id' | 'version' | 'zone'> = {
     name: '',
     settings: { 'extra-coarse': '', coarse: '', 'medium-coarse': '', medium: '', fine: '' },
   },
+  scoopMl: 30,
+  filters: [],
   defaults: {
     grind: 'coarse',
     ratio: 5,

@@ -4,6 +4,8 @@ import type { Beside } from './useExtras.ts';
 /** Small things that the bench asks of a plan. */
 defineProps<{
   rounded: string;
+  /** The coffee in whole scoops and bags. */
+  measured: readonly { text: string }[];
   split: string;
   nearlyDone: string;
   kept: string;
@@ -11,6 +13,7 @@ defineProps<{
 }>();
 const emit = defineEmits<{
   round: [];
+  measure: [i: number];
   scale: [factor: number];
   beside: [which: Beside | null];
   why: [number: 'level' | 'retained'];
@@ -41,6 +44,17 @@ const WAYS: readonly (readonly [Beside, string])[] = [
     </p>
     <p>
       <button v-if="rounded" type="button" @click="emit('round')">{{ rounded }}</button>
+      In whole
+      <button
+        v-for="(one, i) in measured"
+        :key="one.text"
+        type="button"
+        @click="emit('measure', i)"
+      >
+        {{ one.text }}
+      </button>
+    </p>
+    <p>
       The whole batch
       <button type="button" @click="emit('scale', 0.5)">halved</button>
       <button type="button" @click="emit('scale', 2)">doubled</button>

@@ -212,11 +212,13 @@ async function start(): Promise<void> {
       />
       <PlanExtras
         :rounded="extras.rounded.value?.text ?? ''"
+        :measured="extras.measured.value"
         :split="extras.split.value"
         :nearly-done="extras.nearlyDone.value"
         :kept="extras.kept.value"
         :beside="extras.beside.value"
         @round="extras.round"
+        @measure="extras.measure"
         @scale="extras.scale"
         @beside="extras.beside.value = $event"
         @why="asked = $event"

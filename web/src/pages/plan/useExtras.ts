@@ -1,6 +1,10 @@
 import {
   GRIND_NAMES,
   hoursToRelease,
+  hoursToStrength,
+  inWholeMeasures,
+  looseDensityGPerMl,
+  STRENGTH_NAMES,
   keptCourse,
   inOneLine,
   planInput,
@@ -22,6 +26,7 @@ import { horizonOf } from './usePlan.ts';
 export type Beside = 'coarser' | 'finer' | 'elsewhere';
 
 const NEARLY_ALL = 0.9;
+const CONCENTRATE_FROM = STRENGTH_NAMES.find(({ name }) => name === 'strong')!.uptoFrac;
 
 /** What else the bench asks of a plan: rounding, scaling, splitting, when it is nearly done. */
 export function useExtras() {
@@ -48,6 +53,25 @@ export function useExtras() {
     const effect = `${(100 * before).toFixed(2)} → ${(100 * after).toFixed(2)} %`;
     return { ...to, text: `Round to ${mass(to.doseG)} and ${mass(to.waterG)}: ${effect}` };
   });
+  /** Scoops of the shop and its bags, where the coffee comes to about whole ones. */
+  const measured = computed(() => {
+    const { shop } = shelf;
+    if (!shop || !coffee.value) return [];
+    const loose =
+      coffee.value.looseDensityGPerMl ??
+      looseDensityGPerMl({ form: 'ground', grind: plan.value.grind });
+    const measures = [
+      { name: 'scoop', oneG: shop.scoopMl * loose },
+      ...shop.filters
+        .filter(({ kind }) => kind === 'bag')
+        .map(({ name, takesG }) => ({ name: name.toLowerCase(), oneG: takesG })),
+    ];
+    return measures.map((measure) => {
+      const { count, doseG, waterG } = inWholeMeasures({ ...plan.value, measure });
+      const what = count === 1 ? measure.name : `× ${measure.name}`;
+      return { doseG, waterG, text: `${count} ${what}: ${mass(doseG)}` };
+    });
+  });
   const split = computed(() => {
     if (!vessel.value) return '';
     const { brimMl, shaken, bagHoldsG, name } = vessel.value;
@@ -64,9 +88,18 @@ export function useExtras() {
       coffee: coffee.value,
     });
     const hours = hoursToRelease({ grind, wetting, agitationS, history, releasedFrac: NEARLY_ALL });
+    const strong = hoursToStrength({
+      ...planInput({ plan: plan.value, coffee: coffee.value }),
+      strengthFrac: CONCENTRATE_FROM,
+    });
+    const clock = (at: number): string => duration(Math.round(at * 60));
+    const concentrate =
+      strong === null
+        ? 'Never a concentrate at this ratio.'
+        : `A concentrate from ${clock(strong)}.`;
     return hours === null
-      ? '90 % of what it gives takes more than a week here.'
-      : `90 % of what it gives is out at ${duration(Math.round(hours * 60))}.`;
+      ? `90 % of what it gives takes more than a week here. ${concentrate}`
+      : `90 % of what it gives is out at ${clock(hours)}. ${concentrate}`;
   });
 
   const kept = computed(() => {
@@ -109,6 +142,7 @@ export function useExtras() {
 
   return {
     rounded,
+    measured,
     split,
     nearlyDone,
     kept,
@@ -118,6 +152,10 @@ export function useExtras() {
       if (!rounded.value) return;
       const { doseG, waterG } = rounded.value;
       drafts.takePlan({ ...plan.value, doseG, waterG });
+    },
+    measure(i: number): void {
+      const to = measured.value[i];
+      if (to) drafts.takePlan({ ...plan.value, doseG: to.doseG, waterG: to.waterG });
     },
     /** The whole batch times a factor, rinse and all. */
     scale(factor: number): void {

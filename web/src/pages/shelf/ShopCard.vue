@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  FILTER_KINDS,
   GRIND_NAMES,
   GRINDS,
   inOneLine,
@@ -7,7 +8,9 @@ import {
   SEPARATIONS,
   WETTING_NAMES,
   WETTINGS,
+  writeMass,
   writeTemp,
+  writeVolume,
   type Shop,
   type ShopUnits,
 } from '@ratio/core';
@@ -50,6 +53,18 @@ function setClock(key: (typeof HOURS)[number]['key'], text: string): void {
   const [hours = 0, minutes = 0] = text.split(':').map(Number);
   emit('change', { [key]: hours + minutes / 60 }, 'Hours changed');
 }
+function setFilter(i: number, part: Partial<Shop['filters'][number]>): void {
+  const filters = props.shop.filters.map((filter, k) =>
+    k === i ? { ...filter, ...part } : filter,
+  );
+  emit('change', { filters }, 'Filter changed');
+}
+const addFilter = (kind: Shop['filters'][number]['kind']): void =>
+  emit(
+    'change',
+    { filters: [...props.shop.filters, { name: `New ${kind}`, kind, takesG: 500 }] },
+    'Filter added',
+  );
 const valueOf = (event: Event): string => (event.target as HTMLInputElement).value;
 </script>
 
@@ -170,6 +185,53 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
         />
       </ChoiceRow>
     </div>
+    <h2 class="head">Scoop and filters</h2>
+    <div class="grid">
+      <ChoiceRow label="The scoop holds">
+        <AmountField
+          lazy
+          label="The scoop holds"
+          :value="shop.scoopMl"
+          :accepts="['volume']"
+          plain-unit="millilitre"
+          :write="(ml) => inOneLine(writeVolume({ volumeMl: ml, units }))"
+          :step="5"
+          :min="1"
+          :max="2000"
+          limit-text="Between 1 mL and 2 L."
+          @change="(scoopMl) => emit('change', { scoopMl }, 'Scoop changed')"
+        />
+      </ChoiceRow>
+      <ChoiceRow v-for="(filter, i) in shop.filters" :key="i" :label="`${filter.kind}, takes`">
+        <div class="filter">
+          <TextField
+            label="Filter’s name"
+            needed
+            :value="filter.name"
+            @change="setFilter(i, { name: $event })"
+          />
+          <AmountField
+            lazy
+            :label="`${filter.name} takes`"
+            :value="filter.takesG"
+            :accepts="['mass']"
+            plain-unit="gram"
+            :write="(massG) => inOneLine(writeMass({ massG, units }))"
+            :step="50"
+            :min="5"
+            :max="50000"
+            limit-text="Between 5 g and 50 kg."
+            @change="(takesG) => setFilter(i, { takesG })"
+          />
+        </div>
+      </ChoiceRow>
+    </div>
+    <p class="add">
+      Add a
+      <button v-for="kind in FILTER_KINDS" :key="kind" type="button" @click="addFilter(kind)">
+        {{ kind }}
+      </button>
+    </p>
   </section>
 </template>
 
@@ -195,6 +257,19 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
 
 .grid :deep(.el-input__inner) {
   font-size: var(--t18);
+}
+
+.filter {
+  display: grid;
+}
+
+.add button {
+  min-height: 36px;
+  border: 0;
+  background: none;
+  color: var(--action);
+  text-decoration: underline;
+  cursor: pointer;
 }
 
 .time {
