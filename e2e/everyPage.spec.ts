@@ -7,6 +7,8 @@ for (const name of PAGES) {
   test(`${name}: axe finds nothing, by day and by night`, async ({ page, lido }) => {
     await page.goto(`${lido.url}/${name}`);
     await expect(page.getByRole('link', { name: /^Jugs/ })).toContainText('3 jugs');
+    await expect(page.locator('main h1').first()).toBeAttached();
+    await expect(page.getByText('Fetching the shop')).toHaveCount(0);
     for (const theme of ['day', 'night']) {
       const { violations } = await new AxeBuilder({ page }).analyze();
       expect(violations.map(({ id, nodes }) => `${theme} ${id}: ${nodes[0]?.html}`)).toEqual([]);

@@ -12,6 +12,8 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     timezoneId: 'Europe/Lisbon',
     locale: 'en-GB',
+    // Colours half way through a change are nobody's colours.
+    contextOptions: { reducedMotion: 'reduce' },
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: [

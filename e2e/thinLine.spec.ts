@@ -17,10 +17,11 @@ test('a brewer plans a batch, starts it, strains it and pours a drink; a killed 
   await expect(page.getByRole('textbox', { name: 'Ratio' })).toHaveValue(/1 : 5\.5/);
 
   // A wrong entry keeps the text, says why, and changes nothing else.
-  const before = await outcome.textContent();
+  const strength = page.getByRole('textbox', { name: 'Strength wanted' });
+  const before = await strength.inputValue();
   await page.getByRole('textbox', { name: 'Coffee in' }).fill('two shovels');
   await expect(page.getByRole('alert').filter({ hasText: 'not a unit' })).toBeVisible();
-  expect(await outcome.textContent()).toBe(before);
+  expect(await strength.inputValue()).toBe(before);
   await page.getByRole('textbox', { name: 'Coffee in' }).press('Escape');
   await expect(page.getByRole('textbox', { name: 'Coffee in' })).toHaveValue(/907\sg/);
 

@@ -69,7 +69,7 @@ onScopeDispose(() => window.removeEventListener('keydown', key));
   <TheLine @help="help = true" @find="finder = true" />
   <main id="page" tabindex="-1">
     <RouterView v-if="state === 'ready'" />
-    <p v-else-if="state === 'loading'" class="wait soft" role="status">Fetching the shop …</p>
+    <h1 v-else-if="state === 'loading'" class="wait soft">Fetching the shop …</h1>
     <div v-else class="wait" role="alert">
       <h1>The shop’s server does not answer</h1>
       <p>{{ failure }} What you typed is kept on this tablet.</p>
