@@ -5,6 +5,8 @@ export default defineConfig({
   testDir: '.',
   timeout: 60_000,
   workers: 2,
+  // A shared machine stalls now and then; what fails twice is wrong.
+  retries: process.env['CI'] ? 1 : 0,
   fullyParallel: true,
   reporter: [['list'], ['json', { outputFile: '../test-results/playwright.json' }]],
   outputDir: '../test-results/e2e',
