@@ -1,5 +1,6 @@
 import { CONSTANTS } from '../constants.ts';
 import { batch, type BatchInput } from './batch.ts';
+import { SHOWN_SIGMAS, SIGMAS } from './spreads.ts';
 
 /** 5th and 95th percentile. */
 export interface Range {
@@ -12,34 +13,27 @@ export interface BatchRange {
   readonly brewMl: Range;
 }
 
-// Standard normal quantiles: constants hold their 95 % interval, results show the 5th and 95th percentile.
-const HALF_WIDTH_SIGMAS = 1.959964;
-const SHOWN_SIGMAS = 1.644854;
-
-const { solubleFrac, diffusivity22M2PerS, retainedSpreadGPerG, looseDensitySpreadFrac } = CONSTANTS;
-const SOLUBLE_SPREAD = (solubleFrac.high - solubleFrac.low) / 2 / solubleFrac.value;
-const DIFFUSIVITY_SPREAD = Math.log(diffusivity22M2PerS.high / diffusivity22M2PerS.low) / 2;
+const { diffusivity22M2PerS } = CONSTANTS;
 
 /** One uncertain input, moved by a number of standard deviations. */
 type Shift = (input: BatchInput, sigmas: number) => ReturnType<typeof batch>;
 
 const shiftSoluble: Shift = (input, sigmas) => {
-  const factor = 1 + (sigmas * SOLUBLE_SPREAD) / HALF_WIDTH_SIGMAS;
+  const factor = 1 + sigmas * SIGMAS.soluble;
   const coffee = { ...input.coffee, solubleFrac: input.coffee.solubleFrac * factor };
   return batch({ ...input, coffee });
 };
 
 const shiftDiffusivity: Shift = (input, sigmas) =>
   batch(input, {
-    diffusivity22M2PerS:
-      diffusivity22M2PerS.value * Math.exp((sigmas * DIFFUSIVITY_SPREAD) / HALF_WIDTH_SIGMAS),
+    diffusivity22M2PerS: diffusivity22M2PerS.value * Math.exp(sigmas * SIGMAS.logDiffusivity),
     retainedShiftGPerG: 0,
   });
 
 const shiftRetained: Shift = (input, sigmas) =>
   batch(input, {
     diffusivity22M2PerS: diffusivity22M2PerS.value,
-    retainedShiftGPerG: (sigmas * retainedSpreadGPerG.value) / HALF_WIDTH_SIGMAS,
+    retainedShiftGPerG: sigmas * SIGMAS.retainedGPerG,
   });
 
 /**
@@ -59,9 +53,7 @@ export function batchRange(
   const shifts = [shiftSoluble, shiftDiffusivity, shiftRetained];
   const { ofScoop } = options;
   if (ofScoop !== undefined)
-    shifts.push((_, sigmas) =>
-      batch(ofScoop(1 + (sigmas * looseDensitySpreadFrac.value) / HALF_WIDTH_SIGMAS)),
-    );
+    shifts.push((_, sigmas) => batch(ofScoop(1 + sigmas * SIGMAS.looseDensity)));
   let strengthVariance = 0;
   let volumeVariance = 0;
   for (const shift of shifts) {

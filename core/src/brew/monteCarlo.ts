@@ -3,6 +3,7 @@ import { DomainError } from '../errors.ts';
 import { createRandom } from '../numeric/random.ts';
 import { batch, type BatchInput } from './batch.ts';
 import type { Range } from './batchRange.ts';
+import { SIGMAS } from './spreads.ts';
 
 /** What a batch's result is uncertain by. */
 export const UNCERTAIN_INPUTS = ['solubleFrac', 'diffusivity', 'retained', 'looseDensity'] as const;
@@ -15,15 +16,6 @@ export const NARROWED_BY: Readonly<Record<UncertainInput, string>> = {
   retained: 'weigh what comes out of the strainer',
   looseDensity: 'weigh the coffee',
 };
-
-const HALF_WIDTH_SIGMAS = 1.959964;
-const { solubleFrac, diffusivity22M2PerS, retainedSpreadGPerG, looseDensitySpreadFrac } = CONSTANTS;
-const SOLUBLE_SIGMA =
-  (solubleFrac.high - solubleFrac.low) / 2 / solubleFrac.value / HALF_WIDTH_SIGMAS;
-const DIFFUSIVITY_SIGMA =
-  Math.log(diffusivity22M2PerS.high / diffusivity22M2PerS.low) / 2 / HALF_WIDTH_SIGMAS;
-const RETAINED_SIGMA = retainedSpreadGPerG.value / HALF_WIDTH_SIGMAS;
-const DENSITY_SIGMA = looseDensitySpreadFrac.value / HALF_WIDTH_SIGMAS;
 
 /** A result's range, and how much of its variance each input brings, strongest first. */
 export interface SampledRange extends Range {
@@ -74,19 +66,20 @@ export function createMonteCarlo(input: {
     const [soluble, diffusivity, retained, density] = z as [number, number, number, number?];
     const base =
       ofScoop && density !== undefined
-        ? ofScoop(Math.max(0.2, 1 + density * DENSITY_SIGMA))
+        ? ofScoop(Math.max(0.2, 1 + density * SIGMAS.looseDensity))
         : input.batch;
     const outcome = batch(
       {
         ...base,
         coffee: {
           ...base.coffee,
-          solubleFrac: base.coffee.solubleFrac * Math.max(0.2, 1 + soluble * SOLUBLE_SIGMA),
+          solubleFrac: base.coffee.solubleFrac * Math.max(0.2, 1 + soluble * SIGMAS.soluble),
         },
       },
       {
-        diffusivity22M2PerS: diffusivity22M2PerS.value * Math.exp(diffusivity * DIFFUSIVITY_SIGMA),
-        retainedShiftGPerG: retained * RETAINED_SIGMA,
+        diffusivity22M2PerS:
+          CONSTANTS.diffusivity22M2PerS.value * Math.exp(diffusivity * SIGMAS.logDiffusivity),
+        retainedShiftGPerG: retained * SIGMAS.retainedGPerG,
       },
     );
     z.forEach((value, i) => normals[i]!.push(value));

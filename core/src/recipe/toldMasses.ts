@@ -1,3 +1,4 @@
+import { SHOWN_SIGMAS, SIGMAS } from '../brew/spreads.ts';
 import { CONSTANTS } from '../constants.ts';
 import { waterDensityGPerMl } from '../matter/waterDensity.ts';
 import { UNITS } from '../units/units.ts';
@@ -7,7 +8,7 @@ import type { Ranged } from './ranged.ts';
 import { assumed, disagrees, grams, quote, type RecipeNote } from './recipeNote.ts';
 
 /** 5th to 95th percentile of a scooped volume, from its 95 % range. */
-const SCOOP_SPREAD = (CONSTANTS.looseDensitySpreadFrac.value * 1.644854) / 1.959964;
+const SCOOP_SPREAD = SHOWN_SIGMAS * SIGMAS.looseDensity;
 /** Temperature at which told water is weighed, °C. */
 export const WATER_C = 20;
 /** How far two tellings of one amount may differ. */
