@@ -1,8 +1,7 @@
 import type { Sequelize } from 'sequelize';
 import { z } from 'zod';
 import { endpoint } from './endpoint.ts';
-
-const VERSION = '0.1.0';
+import { VERSION } from './version.ts';
 
 /** Whether the server and its database answer. */
 export const healthEndpoint = (sequelize: Sequelize) =>

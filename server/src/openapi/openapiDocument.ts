@@ -1,8 +1,7 @@
 import { problemSchema } from '@ratio/core';
 import { createDocument, type ZodOpenApiPathsObject } from 'zod-openapi';
 import type { Endpoint } from '../endpoint.ts';
-
-const VERSION = '0.1.0';
+import { VERSION } from '../version.ts';
 
 /** @returns the OpenAPI 3.1 description of endpoints, from the schemas that check their requests */
 export function openapiDocument(endpoints: readonly Endpoint[]) {

@@ -1,0 +1,2 @@
+/** Version of the server and of its description. */
+export const VERSION = '0.1.0';
