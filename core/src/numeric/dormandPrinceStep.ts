@@ -13,16 +13,20 @@ export type PairSlope = (state: Pair) => Pair;
  * @param input.slope derivative of the state by time
  * @param input.state where the step begins
  * @param input.step its length, in the unit of time of `slope`
- * @returns the state after the step (order 5) and the estimated error of each component
+ * @param input.first the slope at `state`, where the step before has it already
+ * @returns the state after the step (order 5), the slope there, and the estimated error of each
+ *   component
  * @see Dormand and Prince 1980, A family of embedded Runge–Kutta formulae, table 2
  */
-export function dormandPrinceStep(input: { slope: PairSlope; state: Pair; step: number }): {
+export function dormandPrinceStep(input: {
+  slope: PairSlope;
   state: Pair;
-  error: Pair;
-} {
+  step: number;
+  first?: Pair | undefined;
+}): { state: Pair; last: Pair; error: Pair } {
   const { slope, state, step: h } = input;
   const { x, y } = state;
-  const k1 = slope(state);
+  const k1 = input.first ?? slope(state);
   const k2 = slope({ x: x + (h * k1.x) / 5, y: y + (h * k1.y) / 5 });
   const k3 = slope({
     x: x + h * ((3 / 40) * k1.x + (9 / 40) * k2.x),
@@ -103,5 +107,5 @@ export function dormandPrinceStep(input: { slope: PairSlope; state: Pair; step: 
         (22 / 525) * k6.y -
         (1 / 40) * k7.y),
   };
-  return { state: end, error };
+  return { state: end, last: k7, error };
 }
