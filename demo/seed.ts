@@ -8,6 +8,8 @@ import {
   lidoBatches,
   lidoCoffees,
   lidoDrinks,
+  lidoPantry,
+  lidoParts,
   lidoShop,
   lidoVessels,
   type LidoBatch,
@@ -34,6 +36,8 @@ export async function seedLido(input: { db: Database; realNow: Date }): Promise<
     await models.coffees.bulkCreate(rows(lidoCoffees), { transaction });
     await models.vessels.bulkCreate(rows(lidoVessels), { transaction });
     await models.drinks.bulkCreate(rows(lidoDrinks), { transaction });
+    await models.pantryItems.bulkCreate(rows(lidoPantry), { transaction });
+    await models.houseParts.bulkCreate(rows(lidoParts), { transaction });
   });
   for (const batch of lidoBatches) await brew(db, batch);
   return true;

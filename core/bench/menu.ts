@@ -1,153 +1,94 @@
-import { CONSTANTS } from '../src/constants.ts';
-import { coldDebtJ, iceAreaM2 } from '../src/cup/ice.ts';
-import { mixPours, pourOf, levelMl } from '../src/cup/drink.ts';
-import type { DrinkInput } from '../src/cup/solveDrink.ts';
-import { coffeeOf, massG, type Composition } from '../src/matter/composition.ts';
-import { ingredientOf } from '../src/matter/ingredients.ts';
-import { heatCapacityJPerK } from '../src/matter/properties.ts';
-import { findRoot } from '../src/numeric/findRoot.ts';
-import { drinkInput, reckonDrink } from '../src/reckon/reckonDrink.ts';
+import { levenbergMarquardt } from 'ml-levenberg-marquardt';
+import { drinkTimeline } from '../src/cup/drink.ts';
+import { drinkSetting, levelOf, mixedOf, strengthOf } from '../src/cup/drinkSetting.ts';
+import { solveDrink } from '../src/cup/solveDrink.ts';
+import { resolvePantry } from '../src/parts/resolvePantry.ts';
+import { drinkInput, solveRequest } from '../src/reckon/reckonDrink.ts';
 import { reckonDrinkRequest } from '../src/schemas/reckonDrink.ts';
-import { integrateReference } from '../test/odeReference.ts';
-import { lidoDrinks } from '../../demo/lido.ts';
-import { COARSE, FINE, medianMs, type BenchRow } from './timed.ts';
+import { lidoDrinks, lidoPantry, lidoParts } from '../../demo/lido.ts';
+import { medianMs, type BenchRow } from './timed.ts';
 
 const JUG = { strengthFrac: 0.036, tempC: 4, caffeineMgPerG: 2.1 };
+const MENU = 40;
 
-const requests = lidoDrinks.map(({ cupMl, ice, additions, fillWith, target, stirredDown }) =>
-  reckonDrinkRequest.parse({
-    cupMl,
+const { pantry } = resolvePantry({
+  own: lidoPantry,
+  parts: lidoParts.map((part) => ({ ...part, version: 1 })),
+});
+
+/** The lido's drinks with a strength to reach, in as many sizes as make forty. */
+const requests = Array.from({ length: MENU }, (_, i) => {
+  const drinks = lidoDrinks.filter(({ target }) => 'strengthFrac' in target);
+  const { cupMl, ice, additions, fillWith, fillAlso, target, stirredDown, chilledToC } =
+    drinks[i % drinks.length]!;
+  const size = 0.85 + 0.1 * Math.floor(i / drinks.length);
+  return reckonDrinkRequest.parse({
+    cupMl: cupMl * size,
     concentrate: JUG,
-    ice,
-    additions,
+    ice: ice && 'massG' in ice ? { ...ice, massG: ice.massG * size } : ice,
+    additions: additions.map((one) => ({ ...one, volumeMl: one.volumeMl * size })),
     fillWith,
+    fillAlso,
     target,
     roomC: 24,
     stirredDown,
-  }),
-);
-
-/** The whole menu as the page solves it: eight drinks with their half hours. */
-export const solveMenu = () => requests.map(reckonDrink);
-
-/** Strength each minute, the plain equations given to an ODE library minute by minute. */
-function referenceStrengths(
-  tolerance: number,
-  drink: DrinkInput,
-  liquid: Composition,
-  tempC: number,
-  minutes: number,
-): number[] {
-  const { ice, cupMl, roomC } = drink.glass;
-  const base = heatCapacityJPerK({ composition: liquid, tempC });
-  const iceG = ice?.massG ?? 0;
-  const melt = heatCapacityJPerK({
-    composition: coffeeOf({ massG: 1, strengthFrac: ice?.coffeeFrac ?? 0 }),
-    tempC,
+    chilledToC,
   });
-  const iceW = ice ? CONSTANTS.iceTransferWPerM2K.value * iceAreaM2(ice) : 0;
-  const roomW =
-    CONSTANTS.roomTransferWPerM2K.value * CONSTANTS.cupAreaFactor.value * (cupMl / 1e6) ** (2 / 3);
-  const temp = (heatJ: number, left: number) => heatJ / (base + melt * (iceG - left));
-  // A library's steps must not cross a corner: the cold debt is paid with the debt itself as the
-  // independent variable, [heat, time]; then [heat, ice left] goes on by the minute.
-  const debtJ = ice ? coldDebtJ(ice) : 0;
-  const paying = (_: number, [heatJ]: number[]): number[] => {
-    const toIceW = iceW * temp(heatJ!, iceG);
-    return [(roomW * (roomC - temp(heatJ!, iceG)) - toIceW) / toIceW, 1 / toIceW];
-  };
-  const [paidJ, paidS] =
-    debtJ > 0
-      ? (integrateReference({
-          slope: paying,
-          state: [base * tempC, 0],
-          from: 0,
-          to: debtJ,
-          tolerance,
-        }) as [number, number])
-      : [base * tempC, 0];
-  const melting = (_: number, [heatJ, left]: number[]): number[] => {
-    const t = temp(heatJ!, left!);
-    const toIceW = iceG > 0 ? iceW * (left! / iceG) ** (2 / 3) * t : 0;
-    return [roomW * (roomC - t) - toIceW, -toIceW / CONSTANTS.fusionJPerG.value];
-  };
-  let state = [paidJ, iceG];
-  let time = paidS;
-  const strengths: number[] = [];
-  for (let minute = 0; minute <= minutes; minute++) {
-    if (minute * 60 > time) {
-      const span = minute * 60 - time;
-      state = integrateReference({
-        slope: melting,
-        state,
-        from: 0,
-        to: span,
-        tolerance,
-      });
-      time = minute * 60;
-    }
-    const melted = iceG - state[1]!;
-    strengths.push((liquid.coffeeG + melted * (ice?.coffeeFrac ?? 0)) / (massG(liquid) + melted));
-  }
-  return strengths;
-}
+});
 
-/** One drink brought to its strength with the library in the loop, then its half hour. */
-function referenceDrink(drink: DrinkInput, tolerance: number): number {
-  const { concentrate, fillWith, glass, target } = drink;
-  const fixed = drink.additions.map(pourOf);
-  const mixed = (concentrateG: number, fillG: number) =>
-    mixPours([
-      ...fixed,
-      {
-        composition: coffeeOf({ massG: concentrateG, strengthFrac: concentrate.strengthFrac }),
-        tempC: concentrate.tempC,
-      },
-      {
-        composition: ingredientOf({ ingredient: fillWith.ingredient, massG: fillG }),
-        tempC: fillWith.tempC,
-      },
-    ]);
-  const iceG = glass.ice?.massG ?? 0;
-  const over = (concentrateG: number, fillG: number) =>
-    levelMl({ mixed: mixed(concentrateG, fillG), iceG }) - glass.cupMl;
-  const most = findRoot({ f: (g) => over(g, 0), low: 0, high: 2 * glass.cupMl });
-  const filled = (concentrateG: number) => {
-    const fillG =
-      over(concentrateG, 0) >= 0
-        ? 0
-        : findRoot({ f: (g) => over(concentrateG, g), low: 0, high: 2 * glass.cupMl });
-    return mixed(concentrateG, fillG);
-  };
-  const atMinutes = 'parts' in target ? CONSTANTS.targetMinutes.value : target.atMinutes;
-  const strengthAt = (concentrateG: number, minutes: number) => {
-    const { composition, tempC } = filled(concentrateG);
-    return referenceStrengths(tolerance, drink, composition, tempC, minutes).at(-1)!;
-  };
-  if ('parts' in target) {
-    strengthAt(most / 2, 30);
-    return Number.NaN;
-  }
-  const miss = (g: number) => strengthAt(g, atMinutes) - target.strengthFrac;
-  const concentrateG = miss(most) < 0 ? most : findRoot({ f: miss, low: 0, high: most });
-  strengthAt(concentrateG, 30);
-  return concentrateG;
-}
+/** The whole menu as the page solves it: forty drinks with their half hours. */
+export const solveMenu = () => requests.map((request) => solveRequest(request, pantry));
 
-/** @returns the row of the menu */
-export function benchMenu(): BenchRow {
-  const inputs = requests.map(drinkInput);
-  const referenceMenu = (tolerance: number) =>
-    inputs.map((drink) => referenceDrink(drink, tolerance));
-  const ours = solveMenu();
-  const differences = referenceMenu(FINE).flatMap((concentrateG, i) =>
-    Number.isNaN(concentrateG) ? [] : [Math.abs(ours[i]!.concentrateG / concentrateG - 1)],
+const MINUTES = Array.from({ length: 31 }, (_, minute) => minute);
+
+/** The same two equations given to a general least-squares solver, and the half hour after it. */
+function generalDrink(input: ReturnType<typeof drinkInput>): { residual: number } {
+  const { target, glass } = input;
+  const wanted = 'strengthFrac' in target ? target.strengthFrac : 1;
+  const setting = drinkSetting(input);
+  const at = ([concentrateG = 0, fillG = 0]: number[]) => {
+    const amounts = { concentrateG, fillG };
+    return [levelOf(setting, amounts) / glass.cupMl, strengthOf(setting, amounts) / wanted];
+  };
+  const { parameterValues } = levenbergMarquardt(
+    { x: [0, 1], y: [1, 1] },
+    (parameters: number[]) => {
+      const both = at(parameters);
+      return (x: number) => both[x]!;
+    },
+    {
+      initialValues: [glass.cupMl / 4, glass.cupMl / 4],
+      damping: 1e-6,
+      gradientDifference: 1e-4,
+      centralDifference: true,
+      maxIterations: 40,
+      errorTolerance: 1e-19,
+    },
   );
+  const [concentrateG = 0, fillG = 0] = parameterValues;
+  drinkTimeline({ glass, mixed: mixedOf(setting, { concentrateG, fillG }), minutes: MINUTES });
+  return { residual: Math.max(...at(parameterValues).map((side) => Math.abs(side - 1))) };
+}
+
+/** @returns the row of the menu; drinks out of reach are left to neither side */
+export function benchMenu(): BenchRow & { readonly residuals: string } {
+  const inputs = requests
+    .map((request) => drinkInput(request, pantry))
+    .filter((input) => solveDrink(input).status === 'met');
+  const ours = inputs.map((input) => {
+    const { strengthFrac, levelMl } = solveDrink(input);
+    const wanted = 'strengthFrac' in input.target ? input.target.strengthFrac : 1;
+    return Math.max(Math.abs(strengthFrac / wanted - 1), Math.abs(levelMl / input.glass.cupMl - 1));
+  });
+  const general = inputs.map((input) => generalDrink(input).residual);
+  const oursMs = medianMs({ run: () => inputs.map(solveDrink), forMs: 2000 });
+  const baselineMs = medianMs({ run: () => inputs.map(generalDrink), forMs: 3000 });
   return {
-    name: 'menu: 8 drinks with 31-point half hours',
-    baseline: 'odex at 1e-6',
-    oursMs: medianMs({ run: solveMenu, forMs: 1500 }),
-    baselineMs: medianMs({ run: () => referenceMenu(COARSE), forMs: 3000 }),
-    difference: Math.max(...differences),
+    name: `menu: ${inputs.length} of ${MENU} drinks in reach, with 31-point half hours`,
+    baseline: 'ml-levenberg-marquardt, same equations',
+    oursMs,
+    baselineMs,
+    difference: Math.max(...ours.map((residual, i) => Math.abs(residual - general[i]!))),
+    residuals: `Largest residual: ours ${Math.max(...ours).toExponential(1)}, the general solver's ${Math.max(...general).toExponential(1)}.`,
   };
 }

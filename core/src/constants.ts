@@ -165,6 +165,42 @@ export const CONSTANTS = {
     source: 'minute after pouring at which a drink is judged',
     mark: 'practice',
   },
+  freezerIceC: {
+    value: -18,
+    unit: '°C',
+    source: 'ice straight from a freezer, against −2 °C out of a bin',
+    mark: 'practice',
+  },
+  chilledC: {
+    value: 1,
+    unit: '°C',
+    source: 'a drink chilled over an ice bath before it is poured over its ice',
+    mark: 'practice',
+  },
+  windowFrac: {
+    value: 0.08,
+    unit: '',
+    source: 'how far, either way, a drink may be off its target and still taste as meant',
+    mark: 'ours',
+  },
+  lastSipMinutes: {
+    value: 15,
+    unit: 'min',
+    source: 'minute of the last sip of a drink that nobody hurries',
+    mark: 'practice',
+  },
+  siphonFillFrac: {
+    value: 0.8,
+    unit: '',
+    source: 'share of a siphon that may be filled: a one-litre siphon takes about 0.8 L',
+    mark: 'practice',
+  },
+  infusionLeftFrac: {
+    value: 0.85,
+    unit: '',
+    source: 'share of an infusion that is left after simmering and straining, until it is weighed',
+    mark: 'practice',
+  },
   coldHoldingC: {
     value: 5,
     unit: '°C',

@@ -31,14 +31,54 @@ export { buildOrder, type BuildStep } from './cup/buildOrder.ts';
 export { liquidColour, type Rgb } from './cup/liquidColour.ts';
 export { reckonBatch } from './reckon/reckonBatch.ts';
 export { drinkInput, reckonDrink } from './reckon/reckonDrink.ts';
+export { drinkRequest } from './reckon/drinkRequest.ts';
 export { coffeeOf, type Composition } from './matter/composition.ts';
 export {
+  ALLERGENS,
   INGREDIENT_IDS,
+  INGREDIENT_KINDS,
   INGREDIENTS,
-  ingredientOf,
+  measuredGPerMl,
+  ofMass,
+  pick,
   type Allergen,
-  type IngredientId,
+  type Ingredient,
+  type IngredientKind,
+  type Pantry,
 } from './matter/ingredients.ts';
+export { compositionOfPackage, type PackageTable } from './matter/packageTable.ts';
+export { densityGPerMl, energyKcal } from './matter/properties.ts';
+export { SERVES, type Serve } from './caution/drinkCautions.ts';
+export { drinkCost, type DrinkCost } from './cup/drinkCost.ts';
+export { fillTempForC } from './cup/fillTempFor.ts';
+export { inBulk, siphonPlan, type Bulk, type SiphonPlan } from './cup/inBulk.ts';
+export {
+  measuredDrink,
+  type BarTools,
+  type Measured,
+  type MeasuredBy,
+  type MeasuredDrink,
+} from './cup/measured.ts';
+export type { DrinkInput } from './cup/drinkSetting.ts';
+export { solveDrink, type DrinkSolution } from './cup/solveDrink.ts';
+export { waysToReach } from './cup/waysToReach.ts';
+export { wayText, type WayWords } from './cup/wayText.ts';
+export { ICE_KINDS, type IceKind } from './cup/ice.ts';
+export { blended, blendToStrengthG, stretched, waterToStrengthG } from './jug/balance.ts';
+export { makePart, weigh, type MadePart } from './parts/makePart.ts';
+export { resolvePantry, usedBy, type ResolvedPantry } from './parts/resolvePantry.ts';
+export { scalePart } from './parts/scalePart.ts';
+export { solveRequest, type SolvedDrink } from './reckon/reckonDrink.ts';
+export { ADJUSTMENTS, adjustDrink, type Adjustment } from './reckon/adjustDrink.ts';
+export {
+  amountSchema,
+  housePartSchema,
+  processSchema,
+  type HousePart,
+  type PartAmount,
+  type PartInput,
+  type PartMethod,
+} from './schemas/housePart.ts';
 export { storedCoffeeMl } from './matter/properties.ts';
 export { convert, UNITS, type UnitId } from './units/units.ts';
 export { planInput, reckonPlan, type PlanOutcome } from './reckon/reckonPlan.ts';
@@ -48,10 +88,15 @@ export { reckonBatchRequest, reckonBatchResponse } from './schemas/reckonBatch.t
 export { reckonDrinkRequest, reckonDrinkResponse } from './schemas/reckonDrink.ts';
 export {
   drinkSchema,
+  drinkVersionSchema,
+  GLASSES,
+  keepDrinkRequest,
   shelfCoffeeSchema,
   shopSchema,
   vesselSchema,
   type Drink,
+  type DrinkVersion,
+  type KeepDrinkRequest,
   type ShelfCoffee,
   type Shop,
   type Vessel,
@@ -76,7 +121,12 @@ export {
   type JugEntry,
   type JugEntryRequest,
 } from './schemas/jug.ts';
-export { ingredientSchema, ingredientsResponse } from './schemas/ingredients.ts';
+export {
+  ingredientSchema,
+  ingredientsResponse,
+  pantryItemSchema,
+  type PantryItem,
+} from './schemas/ingredients.ts';
 export {
   readAmount,
   type Expected,
@@ -94,7 +144,7 @@ export {
 export { strengthFrac } from './brew/strength.ts';
 export { waterDensityGPerMl } from './matter/waterDensity.ts';
 export { mix } from './matter/composition.ts';
-export type { ReckonDrinkResponse } from './schemas/reckonDrink.ts';
+export type { ReckonDrinkRequest, ReckonDrinkResponse } from './schemas/reckonDrink.ts';
 export { fullIceG, ICE_SHAPES } from './cup/ice.ts';
 export { reckonRecipe, type ReckonedRecipe } from './reckon/reckonRecipe.ts';
 export {

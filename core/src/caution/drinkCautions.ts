@@ -1,7 +1,9 @@
 import { STRENGTH_NAMES } from '../brew/strengthName.ts';
 import { CONSTANTS } from '../constants.ts';
-import type { DrinkInput, DrinkSolution } from '../cup/solveDrink.ts';
-import { INGREDIENTS, type Allergen, type IngredientId } from '../matter/ingredients.ts';
+import { isFoam } from '../cup/buildOrder.ts';
+import type { DrinkInput } from '../cup/drinkSetting.ts';
+import type { DrinkSolution } from '../cup/solveDrink.ts';
+import type { Allergen, Ingredient } from '../matter/ingredients.ts';
 import type { Caution } from './caution.ts';
 
 const HOT_C = 60;
@@ -11,18 +13,33 @@ const UNDILUTED_FRAC = STRENGTH_NAMES.find(({ name }) => name === 'strong')!.upt
 interface SolvedDrink {
   readonly input: DrinkInput;
   readonly solution: DrinkSolution;
+  /** How many people drink from it. */
+  readonly shares: number;
+  /** Charged in a siphon, drawn from a keg, or built in its glass. */
+  readonly serve: Serve;
 }
 
 type Rule = (drink: SolvedDrink) => Caution | null;
 
+/** Ways to serve a drink. */
+export const SERVES = ['built', 'siphon', 'keg'] as const;
+export type Serve = (typeof SERVES)[number];
+
 const pct = (frac: number): string => `${(100 * frac).toFixed(2)} %`;
+const mg = (caffeineMg: number): string => `${Math.round(caffeineMg)} mg`;
 
 const outOfReach: Rule = ({ input, solution }) => {
-  if (solution.status === 'met' || 'parts' in input.target)
-    return solution.status === 'no_room' ? noRoom : null;
-  if (solution.status === 'no_room') return solution.strengthFrac > 0 ? overshot : noRoom;
-  const wanted = pct(input.target.strengthFrac);
-  const best = pct(solution.strengthFrac);
+  if (solution.status === 'met') return null;
+  if (solution.status === 'no_room') {
+    if ('concentrateMl' in input.target && solution.concentrateG > 0) return tooMuchByHand;
+    return solution.levelMl > 0 && solution.fillG > 0 ? overshot : noRoom;
+  }
+  const [wanted, best] =
+    'caffeineMg' in input.target
+      ? [`${Math.round(input.target.caffeineMg)} mg of caffeine`, mg(solution.caffeineMg)]
+      : 'strengthFrac' in input.target
+        ? [pct(input.target.strengthFrac), pct(solution.strengthFrac)]
+        : ['it', ''];
   const needs =
     solution.needsStrengthFrac === null
       ? 'No concentrate is strong enough in this glass.'
@@ -36,6 +53,12 @@ const outOfReach: Rule = ({ input, solution }) => {
   };
 };
 
+const tooMuchByHand: Caution = {
+  code: 'no_room',
+  severity: 'warn',
+  text: 'So much concentrate does not fit over the ice and what else is in the glass. Pour less, or take a larger glass.',
+};
+
 const noRoom: Caution = {
   code: 'no_room',
   severity: 'warn',
@@ -45,17 +68,19 @@ const noRoom: Caution = {
 const overshot: Caution = {
   code: 'ice_over_target',
   severity: 'warn',
-  text: 'The coffee ice alone melts to more than the target. Take less of it, or water ice.',
+  text: 'Without any concentrate it is above the target already, by its coffee ice or what is added. Take less of them, or water ice.',
 };
 
-const caffeine: Rule = ({ solution }) =>
-  solution.caffeineMg > CONSTANTS.singleCaffeineMg.value
+const caffeine: Rule = ({ solution, shares }) => {
+  const each = solution.caffeineMg / shares;
+  return each > CONSTANTS.singleCaffeineMg.value
     ? {
         code: 'caffeine_over_200_mg',
         severity: 'warn',
-        text: `About ${Math.round(solution.caffeineMg)} mg of caffeine: above 200 mg at once for adults, and above a whole day’s limit in pregnancy (EFSA 2015). Offer a smaller or weaker one.`,
+        text: `About ${Math.round(each)} mg of caffeine${shares > 1 ? ' for each' : ''}: above 200 mg at once for adults, and above a whole day’s limit in pregnancy (EFSA 2015). Offer a smaller or weaker one.`,
       }
     : null;
+};
 
 const undiluted: Rule = ({ solution }) =>
   solution.strengthFrac > UNDILUTED_FRAC
@@ -76,7 +101,7 @@ const warmConcentrate: Rule = ({ input }) =>
     : null;
 
 const allergens: Rule = ({ input }) => {
-  const found = allergensOf(ingredientsOf(input));
+  const found = allergensOf(input);
   return found.length > 0
     ? {
         code: 'contains_allergens',
@@ -87,7 +112,7 @@ const allergens: Rule = ({ input }) => {
 };
 
 const quinine: Rule = ({ input }) =>
-  ingredientsOf(input).some((id) => INGREDIENTS[id].kind === 'tonic')
+  ingredientsOf(input).some(({ kind }) => kind === 'tonic')
     ? {
         code: 'contains_quinine',
         severity: 'note',
@@ -104,28 +129,82 @@ const hot: Rule = ({ solution }) =>
       }
     : null;
 
+const alcohol: Rule = ({ solution }) =>
+  solution.alcoholFrac > 0
+    ? {
+        code: 'contains_alcohol',
+        severity: 'warn',
+        text: `About ${(100 * solution.alcoholFrac).toFixed(1)} % alcohol by volume, with caffeine that hides its effect. It takes a licence to sell; not for minors, in pregnancy, or before driving.`,
+      }
+    : null;
+
+const foamOnTop: Rule = ({ input }) =>
+  input.additions.some(({ ingredient }) => isFoam(ingredient))
+    ? {
+        code: 'foam_same_day',
+        severity: 'note',
+        text: 'Foam loses its texture and is for the same day. Whip it cold when it is needed.',
+      }
+    : null;
+
+const egg: Rule = ({ input }) =>
+  ingredientsOf(input).some(({ allergens: found }) => found.includes('egg'))
+    ? {
+        code: 'raw_egg',
+        severity: 'warn',
+        text: 'Raw egg can carry salmonella. Use pasteurised egg white; the local food code decides.',
+      }
+    : null;
+
+const siphon: Rule = ({ serve }) =>
+  serve === 'siphon'
+    ? {
+        code: 'pressurised_siphon',
+        severity: 'warn',
+        text: 'A siphon is under pressure: rated nitrogen chargers only, never above its fill mark, vent it before it is opened, in a room that is aired. Nitrous oxide is another gas and gives another drink.',
+      }
+    : null;
+
+const lowOxygen: Rule = ({ serve }) =>
+  serve === 'built'
+    ? null
+    : {
+        code: 'low_oxygen_storage',
+        severity: 'warn',
+        text: 'A low-acid drink kept without oxygen can grow botulism. Keep it at 5 °C or colder and serve it the same day, or as the local food code and a licensed process say.',
+      };
+
 /** Rules about one drink, what stops it first. */
 export const DRINK_RULES: readonly Rule[] = [
   outOfReach,
   warmConcentrate,
   caffeine,
+  alcohol,
   undiluted,
   hot,
+  siphon,
+  lowOxygen,
+  egg,
   allergens,
   quinine,
+  foamOnTop,
 ];
 
 /** @returns what to heed about a drink, each with its reason and what to do */
-export const drinkCautions = (drink: SolvedDrink): Caution[] =>
-  DRINK_RULES.map((rule) => rule(drink)).filter((caution) => caution !== null);
+export const drinkCautions = (
+  drink: Pick<SolvedDrink, 'input' | 'solution'> & Partial<SolvedDrink>,
+): Caution[] =>
+  DRINK_RULES.map((rule) => rule({ shares: 1, serve: 'built', ...drink })).filter(
+    (caution) => caution !== null,
+  );
 
-/** @returns ids of what is poured beside the concentrate */
-export const ingredientsOf = (input: DrinkInput): IngredientId[] => [
-  ...input.additions.map(({ ingredient }) => ingredient),
-  input.fillWith.ingredient,
+/** @returns what is poured beside the concentrate */
+export const ingredientsOf = (input: DrinkInput): Ingredient[] => [
+  ...input.additions.filter(({ volumeMl }) => volumeMl > 0).map(({ ingredient }) => ingredient),
+  ...input.fills.map(({ ingredient }) => ingredient),
 ];
 
-/** @returns the allergens of ingredients, each once */
-export const allergensOf = (ids: readonly IngredientId[]): Allergen[] => [
-  ...new Set(ids.flatMap((id): readonly Allergen[] => INGREDIENTS[id].allergens)),
+/** @returns the allergens of a drink, each once */
+export const allergensOf = (input: DrinkInput): Allergen[] => [
+  ...new Set(ingredientsOf(input).flatMap(({ allergens: found }) => [...found])),
 ];

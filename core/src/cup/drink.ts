@@ -1,6 +1,13 @@
-import { ingredientOf, type IngredientId } from '../matter/ingredients.ts';
-import { coffeeOf, massG, mix, NOTHING, scaled, type Composition } from '../matter/composition.ts';
-import { densityGPerMl, energyKcal, heatCapacityJPerK, volumeMl } from '../matter/properties.ts';
+import { measuredGPerMl, ofMass, type Ingredient } from '../matter/ingredients.ts';
+import {
+  coffeeOf,
+  coffeeStrengthFrac,
+  massG,
+  mix,
+  NOTHING,
+  type Composition,
+} from '../matter/composition.ts';
+import { heatCapacityJPerK, volumeMl } from '../matter/properties.ts';
 import { waterDensityGPerMl } from '../matter/waterDensity.ts';
 import type { Ice } from './ice.ts';
 import { meltAt, type MeltPoint } from './melt.ts';
@@ -18,6 +25,8 @@ export interface Glass {
   readonly ice: Ice | null;
   readonly roomC: number;
   readonly stirredDown: boolean;
+  /** Temperature to which the liquid is chilled before it meets the ice, °C; null as it is mixed. */
+  readonly chilledToC: number | null;
 }
 
 /** A poured drink as it stands. */
@@ -27,6 +36,8 @@ export interface DrinkPoint {
   readonly strengthFrac: number;
   readonly meltedG: number;
   readonly tempC: number;
+  /** How high it stands, ice included, mL. */
+  readonly levelMl: number;
 }
 
 /**
@@ -57,9 +68,11 @@ export function mixPours(pours: readonly Pour[]): Pour {
  */
 export function levelMl(input: { mixed: Pour; iceG: number }): number {
   const { mixed, iceG } = input;
+  const liquidG = massG(mixed.composition);
   // Without a liquid to float in, the ice counts as the water that it would displace.
-  if (massG(mixed.composition) === 0) return iceG / waterDensityGPerMl(0);
-  return volumeMl(mixed) + iceG / densityGPerMl(mixed);
+  if (liquidG === 0) return iceG / waterDensityGPerMl(0);
+  const liquidMl = volumeMl(mixed);
+  return liquidMl + iceG * (liquidMl / liquidG);
 }
 
 /**
@@ -76,49 +89,71 @@ export function drinkTimeline(input: {
   const { glass, mixed, minutes } = input;
   if (massG(mixed.composition) === 0) return [];
   const points = meltAt({ ...glass, liquid: mixed.composition, tempC: mixed.tempC }, minutes);
-  return points.map((point, i) => ({
-    minutes: minutes[i]!,
-    strengthFrac: strengthAfter({ liquid: mixed.composition, ice: glass.ice, point }),
-    meltedG: point.meltedG,
-    tempC: point.tempC,
-  }));
+  return points.map((point, i) => {
+    const liquid = withMelt({ liquid: mixed.composition, ice: glass.ice, point });
+    return {
+      minutes: minutes[i]!,
+      strengthFrac: coffeeStrengthFrac(liquid),
+      meltedG: point.meltedG,
+      tempC: point.tempC,
+      levelMl: levelMl({
+        mixed: { composition: liquid, tempC: point.tempC },
+        iceG: (glass.ice?.massG ?? 0) - point.meltedG,
+      }),
+    };
+  });
 }
 
-function strengthAfter(input: { liquid: Composition; ice: Ice | null; point: MeltPoint }): number {
+/**
+ * Coffee strength of a drink at one moment.
+ *
+ * @param input.minutes after pouring, 0 or more
+ * @returns fraction, 0–1; 0 for a glass without liquid
+ */
+export function strengthAt(moment: { glass: Glass; mixed: Pour; minutes: number }): number {
+  const { glass, mixed, minutes } = moment;
+  const liquid = mixed.composition;
+  const liquidG = massG(liquid);
+  const iceFrac = glass.ice?.coffeeFrac ?? 0;
+  // Without coffee anywhere there is nothing to work out.
+  if (liquidG === 0 || (liquid.coffeeG === 0 && iceFrac === 0)) return 0;
+  const [point] = meltAt({ ...glass, liquid, tempC: mixed.tempC }, [minutes]);
+  const { meltedG } = point!;
+  return (liquid.coffeeG + meltedG * iceFrac) / (liquidG + meltedG);
+}
+
+/** @returns the liquid of a drink at one moment, with what has melted into it by then */
+export function liquidAt(moment: { glass: Glass; mixed: Pour; minutes: number }): Composition {
+  const { glass, mixed, minutes } = moment;
+  if (massG(mixed.composition) === 0) return NOTHING;
+  const [point] = meltAt({ ...glass, liquid: mixed.composition, tempC: mixed.tempC }, [minutes]);
+  return withMelt({ liquid: mixed.composition, ice: glass.ice, point: point! });
+}
+
+function withMelt(input: { liquid: Composition; ice: Ice | null; point: MeltPoint }): Composition {
   const { liquid, ice, point } = input;
-  const solidsG = liquid.coffeeG + point.meltedG * (ice?.coffeeFrac ?? 0);
-  return solidsG / (massG(liquid) + point.meltedG);
+  const solidsG = point.meltedG * (ice?.coffeeFrac ?? 0);
+  return {
+    ...liquid,
+    coffeeG: liquid.coffeeG + solidsG,
+    waterG: liquid.waterG + point.meltedG - solidsG,
+  };
 }
 
 /** @returns what the ice is made of */
 export const iceComposition = (ice: Ice | null): Composition =>
   ice ? coffeeOf({ massG: ice.massG, strengthFrac: ice.coffeeFrac }) : NOTHING;
 
-/** An ingredient poured by volume at its own temperature. */
+/** An ingredient measured by volume at its own temperature. */
 export interface Addition {
-  readonly ingredient: IngredientId;
+  readonly ingredient: Ingredient;
   readonly volumeMl: number;
   readonly tempC: number;
 }
 
-/** @returns the pour of an ingredient measured by volume at its temperature */
+/** @returns the pour of an ingredient measured by volume, as it is measured: loose or with its air */
 export function pourOf(addition: Addition): Pour {
-  const { ingredient, tempC } = addition;
-  const per100 = ingredientOf({ ingredient, massG: 100 });
-  return {
-    composition: scaled({
-      composition: per100,
-      factor: (addition.volumeMl * densityGPerMl({ composition: per100, tempC })) / 100,
-    }),
-    tempC,
-  };
-}
-
-/** @returns energy in kcal and sugar in g of everything in the glass, ice included */
-export function nutrition(input: { mixed: Pour; ice: Ice | null }): {
-  energyKcal: number;
-  sugarG: number;
-} {
-  const whole = mix([input.mixed.composition, iceComposition(input.ice)]);
-  return { energyKcal: energyKcal(whole), sugarG: whole.sugarG };
+  const { ingredient, tempC, volumeMl: measuredMl } = addition;
+  const whole = measuredMl * measuredGPerMl({ ingredient, tempC });
+  return { composition: ofMass({ ingredient, massG: whole }), tempC };
 }

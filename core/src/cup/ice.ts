@@ -1,13 +1,14 @@
 import { CONSTANTS } from '../constants.ts';
 
 /** Shapes of ice at the bar. */
-export const ICE_KINDS = ['cubes', 'crushed'] as const;
+export const ICE_KINDS = ['cubes', 'crushed', 'large'] as const;
 export type IceKind = (typeof ICE_KINDS)[number];
 
 /** Each kind's share of the cup that it fills (practice), and the edge of a piece. */
 export const ICE_SHAPES = {
   cubes: { fillFrac: 0.55, edgeM: 0.025, mark: 'practice' },
   crushed: { fillFrac: 0.62, edgeM: 0.008, mark: 'practice' },
+  large: { fillFrac: 0.45, edgeM: 0.05, mark: 'practice' },
 } as const satisfies Record<IceKind, { fillFrac: number; edgeM: number; mark: string }>;
 
 /** Ice in a drink. */

@@ -1,43 +1,24 @@
-import { CONSTANTS } from '../constants.ts';
-import { COMPONENT_KEYS, coffeeOf, type Composition } from '../matter/composition.ts';
-import { ingredientOf, type IngredientId } from '../matter/ingredients.ts';
-import { densityGPerMl, heatCapacityJPerK } from '../matter/properties.ts';
+import type { Ingredient } from '../matter/ingredients.ts';
+import { massG, mix, type Composition } from '../matter/composition.ts';
+import { energyKcal } from '../matter/properties.ts';
 import { findRoot } from '../numeric/findRoot.ts';
+import { alcoholByVolumeFrac } from './alcohol.ts';
+import { drinkTimeline, iceComposition, pourOf, type DrinkPoint, type Pour } from './drink.ts';
 import {
-  drinkTimeline,
-  levelMl,
-  mixPours,
-  nutrition,
-  pourOf,
-  type Addition,
-  type DrinkPoint,
-  type Glass,
-  type Pour,
-} from './drink.ts';
-
-/** Coffee out of a jug. */
-export interface Concentrate {
-  readonly strengthFrac: number;
-  readonly tempC: number;
-  readonly caffeineMgPerG: number;
-}
-
-/** What the drink is to be: a coffee strength at a minute, or parts by volume. */
-export type DrinkTarget =
-  | { readonly strengthFrac: number; readonly atMinutes: number }
-  | { readonly parts: { readonly concentrate: number; readonly fill: number } };
-
-export interface DrinkInput {
-  readonly glass: Glass;
-  readonly concentrate: Concentrate;
-  readonly additions: readonly Addition[];
-  readonly fillWith: { readonly ingredient: IngredientId; readonly tempC: number };
-  readonly target: DrinkTarget;
-}
+  caffeineOf,
+  drinkSetting,
+  levelOf,
+  mixedOf,
+  strengthOf,
+  toppingOf,
+  type Amounts,
+  type DrinkInput,
+  type Setting,
+} from './drinkSetting.ts';
 
 /**
  * How a solution ended. `too_weak`: even a glass filled up with concentrate stays under the target.
- * `no_room`: additions and ice leave no room, or coffee ice alone overshoots the target.
+ * `no_room`: additions and ice leave no room for what is asked, or coffee ice alone overshoots.
  */
 export type DrinkStatus = 'met' | 'too_weak' | 'no_room';
 
@@ -47,8 +28,14 @@ export interface DrinkSolution {
   readonly concentrateMl: number;
   readonly fillG: number;
   readonly fillMl: number;
+  /** Each filler's part, in the order of the input. */
+  readonly fills: readonly {
+    readonly ingredient: Ingredient;
+    readonly massG: number;
+    readonly volumeMl: number;
+  }[];
   readonly iceG: number;
-  /** Coffee strength at the target's minute; for parts at the usual minute. */
+  /** Coffee strength at the target's minute; for other targets at the usual minute. */
   readonly strengthFrac: number;
   /** Strength of the concentrate that would reach the target; null unless too weak. */
   readonly needsStrengthFrac: number | null;
@@ -57,103 +44,162 @@ export interface DrinkSolution {
   readonly energyKcal: number;
   readonly sugarG: number;
   readonly caffeineMg: number;
-  /** The mixed liquid as it is poured, before the ice. */
+  /** Alcohol by volume at the target's minute, 0–1. */
+  readonly alcoholFrac: number;
+  /** The mixed liquid as it meets the ice. */
   readonly mixed: Pour;
+  /** What stands on top of it. */
+  readonly topping: Composition;
+  /** How high liquid and ice stand, mL; the fill line where the target is met. */
+  readonly levelMl: number;
 }
 
 const MINUTES = Array.from({ length: 31 }, (_, minute) => minute);
 
-/** A glass with what is fixed in it, and what a gram of each free part brings. */
-interface Setting {
-  readonly input: DrinkInput;
-  readonly fixed: Heated;
-  readonly concentratePerG: Heated;
-  readonly fillPerG: Heated;
-  readonly atMinutes: number;
-}
-
-/** A liquid with its heat above 0 °C (J) and its heat capacity (J/K): both add up in a mixture. */
-interface Heated {
-  readonly composition: Composition;
-  readonly heatJ: number;
-  readonly capacityJPerK: number;
-}
-
 /**
- * Concentrate and filler that bring a glass to its target, with the ice melting meanwhile.
+ * Concentrate and fillers that bring a glass to its target, with the ice melting meanwhile.
  *
  * Two equations: the level reaches the fill line, and the strength at the minute is the target.
- * The filler follows from the level; the concentrate is then the root of one rising function.
+ * The filler follows from the level; the concentrate is then the root of one function, rising as
+ * long as the filler holds less coffee than the jug.
  *
  * @param input.concentrate strengthFrac 0–1; tempC 0…100
- * @param input.target strengthFrac 0–1, atMinutes 0 or more; or parts, both 0 or more, sum above 0
+ * @param input.target strengthFrac 0–1, atMinutes 0 or more; parts both 0 or more, sum above 0;
+ *   caffeineMg and concentrateMl 0 or more
  * @returns amounts that hold level and target to 1e-9, or the best that can be reached and why
  */
 export function solveDrink(input: DrinkInput): DrinkSolution {
-  const { target } = input;
-  const setting = settingOf(input);
-  if (levelOf(setting, { concentrateG: 0, fillG: 0 }) >= input.glass.cupMl)
-    return finish(setting, { status: 'no_room', concentrateG: 0, fillG: 0 });
-  return 'parts' in target ? solveParts(setting, target.parts) : solveStrength(setting, target);
+  const setting = drinkSetting(input);
+  const { status, ...amounts } = solveAmounts(setting);
+  return {
+    ...standing(setting, amounts),
+    status,
+    needsStrengthFrac: status === 'too_weak' ? neededStrength(setting) : null,
+  };
 }
 
-function solveParts(setting: Setting, parts: { concentrate: number; fill: number }): DrinkSolution {
-  const perMl = {
-    concentrateG: parts.concentrate * pouredDensity(setting.concentratePerG),
-    fillG: parts.fill * pouredDensity(setting.fillPerG),
+/**
+ * A drink as somebody poured it, whatever its target was.
+ *
+ * @returns how it stands; `met` where it stays within the line
+ */
+export function standDrink(input: DrinkInput, amounts: Amounts): DrinkSolution {
+  const drink = standing(drinkSetting(input), amounts);
+  return {
+    ...drink,
+    status: drink.levelMl > input.glass.cupMl * (1 + 1e-9) ? 'no_room' : 'met',
+    needsStrengthFrac: null,
   };
+}
+
+type Solved = Amounts & { readonly status: DrinkStatus };
+
+function solveAmounts(setting: Setting): Solved {
+  const { target, glass } = setting.input;
+  if (levelOf(setting, { concentrateG: 0, fillG: 0 }) >= glass.cupMl)
+    return { status: 'no_room', concentrateG: 0, fillG: 0 };
+  if ('parts' in target) return solveParts(setting, target.parts);
+  if ('concentrateMl' in target)
+    return solveByHand(setting, target.concentrateMl * setting.concentrateGPerMl);
+  return solveRising(setting, 'caffeineMg' in target ? caffeineMiss : strengthMiss);
+}
+
+function solveParts(setting: Setting, parts: { concentrate: number; fill: number }): Solved {
   const whole = parts.concentrate + parts.fill;
   const amounts = (volume: number) => ({
-    concentrateG: (perMl.concentrateG * volume) / whole,
-    fillG: (perMl.fillG * volume) / whole,
+    concentrateG: (parts.concentrate * setting.concentrateGPerMl * volume) / whole,
+    fillG: (parts.fill * setting.fillGPerMl * volume) / whole,
   });
   const volume = findRoot({
     f: (ml) => levelOf(setting, amounts(ml)) - setting.input.glass.cupMl,
     low: 0,
-    high: 2 * setting.input.glass.cupMl,
+    // What is measured loose or with its air takes less room once it is in.
+    high: (3 * setting.input.glass.cupMl) / Math.min(1, setting.fillGPerMl),
   });
-  return finish(setting, { status: 'met', ...amounts(volume) });
+  return { status: 'met', ...amounts(volume) };
 }
 
-function solveStrength(setting: Setting, target: { strengthFrac: number }): DrinkSolution {
-  const { glass } = setting.input;
-  const most = findRoot({
-    f: (concentrateG) => levelOf(setting, { concentrateG, fillG: 0 }) - glass.cupMl,
-    low: 0,
-    high: 2 * glass.cupMl,
-  });
-  const over = (concentrateG: number): number =>
-    strengthOf(setting, { concentrateG, fillG: fillFor(setting, concentrateG, most) }) -
-    target.strengthFrac;
-  const atMost = over(most);
-  if (Math.abs(atMost) < 1e-12)
-    return finish(setting, { status: 'met', concentrateG: most, fillG: 0 });
-  if (atMost < 0)
-    return {
-      ...finish(setting, { status: 'too_weak', concentrateG: most, fillG: 0 }),
-      needsStrengthFrac: neededStrength(setting, target.strengthFrac),
-    };
-  if (over(0) > 0)
-    return finish(setting, {
-      status: 'no_room',
-      concentrateG: 0,
-      fillG: fillFor(setting, 0, most),
-    });
-  const concentrateG = findRoot({ f: over, low: 0, high: most });
-  return finish(setting, {
-    status: 'met',
+function solveByHand(setting: Setting, concentrateG: number): Solved {
+  const most = mostConcentrate(setting);
+  if (concentrateG > most * (1 + 1e-9)) return { status: 'no_room', concentrateG: most, fillG: 0 };
+  return { status: 'met', concentrateG, fillG: fillFor(setting, concentrateG, most) };
+}
+
+/** How far a drink is above its target. */
+type Miss = (setting: Setting, amounts: Amounts) => number;
+
+const strengthMiss: Miss = (setting, amounts) => {
+  const { target } = setting.input;
+  return strengthOf(setting, amounts) - ('strengthFrac' in target ? target.strengthFrac : 0);
+};
+
+// In grams, so that it stands beside a strength in one tolerance.
+const caffeineMiss: Miss = (setting, amounts) => {
+  const { target } = setting.input;
+  return (caffeineOf(setting, amounts) - ('caffeineMg' in target ? target.caffeineMg : 0)) / 1000;
+};
+
+function solveRising(setting: Setting, miss: Miss): Solved {
+  const most = mostConcentrate(setting);
+  const at = (concentrateG: number): Amounts => ({
     concentrateG,
     fillG: fillFor(setting, concentrateG, most),
   });
+  const over = (concentrateG: number): number => miss(setting, at(concentrateG));
+  const atMost = over(most);
+  if (Math.abs(atMost) < 1e-12) return { status: 'met', ...at(most) };
+  const least = over(0);
+  if (Math.abs(least) < 1e-12) return { status: 'met', ...at(0) };
+  if (atMost < 0 && least < 0) return { status: 'too_weak', ...at(most) };
+  if (atMost > 0 && least > 0) return { status: 'no_room', ...at(0) };
+  const concentrateG = nearlyStraightRoot({
+    f: over,
+    low: 0,
+    high: most,
+    atLow: least,
+    atHigh: atMost,
+  });
+  return { status: 'met', ...at(concentrateG) };
 }
+
+/**
+ * Where an all but straight function crosses zero: secants, and Brent's method where they
+ * leave the bracket or do not settle.
+ */
+function nearlyStraightRoot(input: {
+  f: (x: number) => number;
+  low: number;
+  high: number;
+  atLow: number;
+  atHigh: number;
+}): number {
+  const { f, low, high, atLow, atHigh } = input;
+  let [a, fa, b, fb] = [low, atLow, high, atHigh];
+  for (let i = 0; i < 8; i++) {
+    const next = b - (fb * (b - a)) / (fb - fa);
+    if (!(next >= low && next <= high)) break;
+    [a, fa, b, fb] = [b, fb, next, f(next)];
+    if (Math.abs(fb) < 1e-14 || b === a) return b;
+  }
+  return findRoot({ f, low, high });
+}
+
+/** Concentrate that alone fills the glass to its line over what is fixed in it, g. */
+const mostConcentrate = (setting: Setting): number =>
+  findRoot({
+    f: (concentrateG) => levelOf(setting, { concentrateG, fillG: 0 }) - setting.input.glass.cupMl,
+    low: 0,
+    high: 2 * setting.input.glass.cupMl,
+  });
 
 /** Filler that brings the level to the line over an amount of concentrate, 0 where none fits. */
 function fillFor(setting: Setting, concentrateG: number, most: number): number {
   const { cupMl } = setting.input.glass;
   if (concentrateG >= most) return 0;
   const short = (fillG: number) => levelOf(setting, { concentrateG, fillG }) - cupMl;
-  // The level is all but straight in the filler: secants from both ends of what can fit.
-  let [a, b] = [0, (1 - concentrateG / most) * cupMl];
+  // The level is all but straight in the filler: secants, from close to what can fit.
+  const whole = (1 - concentrateG / most) * cupMl * setting.fillGPerMl;
+  let [a, b] = [0.9 * whole, whole];
   let [fa, fb] = [short(a), short(b)];
   for (let i = 0; i < 20 && Math.abs(fb) > 1e-11 * cupMl && fa !== fb; i++) {
     const next = b - (fb * (b - a)) / (fb - fa);
@@ -165,104 +211,62 @@ function fillFor(setting: Setting, concentrateG: number, most: number): number {
 }
 
 /** Strength that the concentrate would need for a glass filled up with it to reach the target. */
-function neededStrength(setting: Setting, strengthFrac: number): number | null {
-  const { input } = setting;
-  const over = (candidate: number): number => {
-    const stronger = settingOf({
+function neededStrength({ input }: Setting): number | null {
+  const { strengthFrac: now, caffeineMgPerG } = input.concentrate;
+  const over = (strengthFrac: number): number => {
+    // Caffeine comes with the solids.
+    const perSolids = now === 0 ? 0 : caffeineMgPerG / now;
+    const stronger = drinkSetting({
       ...input,
-      concentrate: { ...input.concentrate, strengthFrac: candidate },
+      concentrate: {
+        ...input.concentrate,
+        strengthFrac,
+        caffeineMgPerG: perSolids * strengthFrac,
+      },
     });
-    const most = findRoot({
-      f: (concentrateG) => levelOf(stronger, { concentrateG, fillG: 0 }) - input.glass.cupMl,
-      low: 0,
-      high: 2 * input.glass.cupMl,
-    });
-    return strengthOf(stronger, { concentrateG: most, fillG: 0 }) - strengthFrac;
+    const miss = 'caffeineMg' in input.target ? caffeineMiss : strengthMiss;
+    return miss(stronger, { concentrateG: mostConcentrate(stronger), fillG: 0 });
   };
   if (over(1) < 0) return null;
-  return findRoot({ f: over, low: input.concentrate.strengthFrac, high: 1 });
+  return findRoot({ f: over, low: now, high: 1 });
 }
 
-interface Amounts {
-  readonly concentrateG: number;
-  readonly fillG: number;
-}
-
-function settingOf(input: DrinkInput): Setting {
-  const { concentrate, fillWith, target } = input;
-  return {
-    input,
-    fixed: heated(mixPours(input.additions.map(pourOf))),
-    concentratePerG: heated({
-      composition: coffeeOf({ massG: 1, strengthFrac: concentrate.strengthFrac }),
-      tempC: concentrate.tempC,
-    }),
-    fillPerG: heated({
-      composition: ingredientOf({ ingredient: fillWith.ingredient, massG: 1 }),
-      tempC: fillWith.tempC,
-    }),
-    atMinutes: 'parts' in target ? CONSTANTS.targetMinutes.value : target.atMinutes,
-  };
-}
-
-function heated(pour: Pour): Heated {
-  const capacityJPerK = heatCapacityJPerK(pour);
-  return { composition: pour.composition, heatJ: capacityJPerK * pour.tempC, capacityJPerK };
-}
-
-function mixedOf(setting: Setting, { concentrateG, fillG }: Amounts): Pour {
-  const { fixed, concentratePerG, fillPerG } = setting;
-  const sum = (of: (part: Heated) => number): number =>
-    of(fixed) + concentrateG * of(concentratePerG) + fillG * of(fillPerG);
-  const composition = { ...fixed.composition };
-  for (const key of COMPONENT_KEYS) composition[key] = sum((part) => part.composition[key]);
-  const capacity = sum((part) => part.capacityJPerK);
-  return { composition, tempC: capacity === 0 ? 0 : sum((part) => part.heatJ) / capacity };
-}
-
-const iceG = (input: DrinkInput): number => input.glass.ice?.massG ?? 0;
-
-const levelOf = (setting: Setting, amounts: Amounts): number =>
-  levelMl({ mixed: mixedOf(setting, amounts), iceG: iceG(setting.input) });
-
-function strengthOf(setting: Setting, amounts: Amounts): number {
-  const { glass } = setting.input;
+function standing(
+  setting: Setting,
+  amounts: Amounts,
+): Omit<DrinkSolution, 'status' | 'needsStrengthFrac'> {
+  const { input, concentrateGPerMl, fillGPerMl, iceG } = setting;
+  const { concentrateG, fillG } = amounts;
+  const { glass, additions, fills } = input;
   const mixed = mixedOf(setting, amounts);
-  const [point] = drinkTimeline({ glass, mixed, minutes: [setting.atMinutes] });
-  return point?.strengthFrac ?? 0;
-}
-
-/** Density of a free part as it is poured, g/mL. */
-const pouredDensity = (perG: Heated): number =>
-  densityGPerMl({
-    composition: perG.composition,
-    tempC: perG.heatJ / perG.capacityJPerK,
+  const topping = toppingOf(additions);
+  const whole = mix([mixed.composition, topping, iceComposition(glass.ice)]);
+  const strengthFrac = strengthOf(setting, amounts);
+  const fillMl = fillG / fillGPerMl;
+  const shares = fills.reduce((sum, { share }) => sum + share, 0);
+  const fillShares = fills.map(({ ingredient, tempC, share }) => {
+    const volumeMl = (fillMl * share) / shares;
+    return {
+      ingredient,
+      volumeMl,
+      massG: massG(pourOf({ ingredient, tempC, volumeMl }).composition),
+    };
   });
-
-function finish(setting: Setting, result: Amounts & { status: DrinkStatus }): DrinkSolution {
-  const { glass, concentrate } = setting.input;
-  const { status, concentrateG, fillG } = result;
-  const mixed = mixedOf(setting, result);
   return {
-    status,
     concentrateG,
-    concentrateMl: concentrateG / pouredDensity(setting.concentratePerG),
+    concentrateMl: concentrateG / concentrateGPerMl,
     fillG,
-    fillMl: fillG / pouredDensity(setting.fillPerG),
-    iceG: iceG(setting.input),
-    strengthFrac: strengthOf(setting, result),
-    needsStrengthFrac: null,
+    fillMl,
+    fills: fillShares,
+    iceG,
+    strengthFrac,
     timeline: drinkTimeline({ glass, mixed, minutes: MINUTES }),
-    ...nutrition({ mixed, ice: glass.ice }),
-    caffeineMg:
-      concentrateG * concentrate.caffeineMgPerG + caffeineOfIceMg({ ice: glass.ice, concentrate }),
+    energyKcal: energyKcal(whole),
+    sugarG: whole.sugarG,
+    caffeineMg: caffeineOf(setting, amounts),
+    alcoholFrac: alcoholByVolumeFrac({ glass, mixed, minutes: setting.atMinutes }),
     mixed,
+    topping,
+    levelMl: levelOf(setting, amounts),
   };
-}
-
-// Coffee ice is taken to carry caffeine in the concentrate's own proportion to solids.
-function caffeineOfIceMg(input: { ice: Glass['ice']; concentrate: Concentrate }): number {
-  const { ice, concentrate } = input;
-  if (!ice || ice.coffeeFrac === 0 || concentrate.strengthFrac === 0) return 0;
-  return (ice.massG * ice.coffeeFrac * concentrate.caffeineMgPerG) / concentrate.strengthFrac;
 }

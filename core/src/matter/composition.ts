@@ -37,26 +37,29 @@ export const NOTHING: Composition = Object.freeze({
 });
 
 /** @returns the sum of compositions, component by component */
-export function mix(parts: readonly Composition[]): Composition {
-  const sum = { ...NOTHING };
-  for (const part of parts) for (const key of COMPONENT_KEYS) sum[key] += part[key];
-  return sum;
-}
+export const mix = (parts: readonly Composition[]): Composition =>
+  parts.reduce((sum, part) => plus(sum, 1, part), NOTHING);
 
 /** @returns the composition times a factor, 0 or more */
-export function scaled(input: { composition: Composition; factor: number }): Composition {
-  const { composition, factor } = input;
-  const product = { ...NOTHING };
-  for (const key of COMPONENT_KEYS) product[key] = composition[key] * factor;
-  return product;
-}
+export const scaled = (input: { composition: Composition; factor: number }): Composition =>
+  plus(NOTHING, input.factor, input.composition);
 
 /** @returns whole mass, g */
-export function massG(composition: Composition): number {
-  let sum = 0;
-  for (const key of COMPONENT_KEYS) sum += composition[key];
-  return sum;
-}
+export const massG = (c: Composition): number =>
+  // Written out: this and the next are inside every loop of the solver.
+  c.waterG + c.coffeeG + c.sugarG + c.carbohydrateG + c.fatG + c.proteinG + c.ashG + c.ethanolG;
+
+/** @returns one composition and so many times a second one, component by component */
+export const plus = (a: Composition, times: number, b: Composition): Composition => ({
+  waterG: a.waterG + times * b.waterG,
+  coffeeG: a.coffeeG + times * b.coffeeG,
+  sugarG: a.sugarG + times * b.sugarG,
+  carbohydrateG: a.carbohydrateG + times * b.carbohydrateG,
+  fatG: a.fatG + times * b.fatG,
+  proteinG: a.proteinG + times * b.proteinG,
+  ashG: a.ashG + times * b.ashG,
+  ethanolG: a.ethanolG + times * b.ethanolG,
+});
 
 /**
  * Coffee strength: coffee solids over whole mass. Not what a refractometer shows in a drink with

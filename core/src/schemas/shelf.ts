@@ -3,7 +3,8 @@ import { SEPARATION_NAMES } from '../brew/separation.ts';
 import { WETTING_NAMES } from '../brew/wetting.ts';
 import { GRIND_NAMES } from '../coffee/grinds.ts';
 import { STEEP_PLACES } from './batch.ts';
-import { documentFields, nameSchema } from './document.ts';
+import { documentFields, idSchema, instantSchema, nameSchema } from './document.ts';
+import { SERVES } from '../caution/drinkCautions.ts';
 import { additionSchema, fillWithSchema, iceSchema, targetSchema } from './reckonDrink.ts';
 import { coffeeSchema } from './reckonBatch.ts';
 
@@ -40,6 +41,17 @@ export const shopSchema = z.object({
       }),
     )
     .max(20),
+  /** What the bar measures with, and its siphons and keg. */
+  bar: z.strictObject({
+    jiggerMl: z.number().min(0.5).max(50),
+    pumpMl: z.number().min(1).max(60),
+    spoonMl: z.number().min(1).max(30),
+    scaleG: z.number().min(0.1).max(50),
+    siphonMl: z.number().min(250).max(5000),
+    chargesPerFill: z.number().int().min(1).max(6),
+    chargePrice: z.number().min(0).max(100),
+    kegMl: z.number().min(1000).max(60_000),
+  }),
   /** The school of the house: what a new plan begins with. */
   defaults: z.strictObject({
     grind: z.enum(GRIND_NAMES),
@@ -76,18 +88,28 @@ export const vesselSchema = z.object({
   fitsFridge: z.boolean(),
 });
 
+/** Shapes of glass that a drink is drawn in. */
+export const GLASSES = ['tumbler', 'highball', 'mug', 'carafe'] as const;
+
 /** A drink of the menu. */
 export const drinkSchema = z.object({
   ...documentFields,
   name: nameSchema,
   cupMl: z.number().min(10).max(20_000),
-  glass: z.enum(['tumbler', 'mug']),
+  glass: z.enum(GLASSES),
+  /** How many people drink from it. */
+  shares: z.number().int().min(1).max(50),
   ice: iceSchema.nullable(),
   additions: z.array(additionSchema).max(20),
   fillWith: fillWithSchema,
+  fillAlso: z.array(fillWithSchema).max(6),
   target: targetSchema,
   stirredDown: z.boolean(),
+  chilledToC: z.number().min(0).max(100).nullable(),
+  serve: z.enum(SERVES),
   price: z.number().min(0),
+  /** How many the shop expects to sell in a week. */
+  weekCount: z.number().int().min(0).max(100_000),
   order: z.number().int(),
 });
 
@@ -95,3 +117,25 @@ export type Shop = z.infer<typeof shopSchema>;
 export type ShelfCoffee = z.infer<typeof shelfCoffeeSchema>;
 export type Vessel = z.infer<typeof vesselSchema>;
 export type Drink = z.infer<typeof drinkSchema>;
+
+/** A drink as it once was, or as somebody likes it: what changed, and for whom. */
+export const drinkVersionSchema = z.object({
+  id: idSchema,
+  drinkId: idSchema,
+  drink: drinkSchema.omit({ id: true, version: true }),
+  changed: z.string(),
+  /** Empty for the usual of the house. */
+  forWhom: z.string(),
+  at: instantSchema,
+});
+
+/** Keeping a drink: as the usual, or as somebody's own. */
+export const keepDrinkRequest = z.strictObject({
+  id: idSchema,
+  drink: drinkSchema.omit({ id: true, version: true }).strict(),
+  changed: z.string().trim().max(300),
+  forWhom: z.string().trim().max(80),
+});
+
+export type DrinkVersion = z.infer<typeof drinkVersionSchema>;
+export type KeepDrinkRequest = z.infer<typeof keepDrinkRequest>;

@@ -39,6 +39,11 @@ export const BARE_KEYS = [
   'score',
   'G',
   'price',
+  'share',
+  'shares',
+  'weekCount',
+  'chargesPerFill',
+  'chargePrice',
 ] as const;
 
 /** @returns whether a numeric key says its unit: by suffix, or by being a listed bare word */

@@ -2,27 +2,51 @@ import { expect } from 'chai';
 import { buildOrder } from '../../src/cup/buildOrder.ts';
 import { liquidColour } from '../../src/cup/liquidColour.ts';
 import { coffeeOf, mix, NOTHING } from '../../src/matter/composition.ts';
-import { ingredientOf } from '../../src/matter/ingredients.ts';
+import { INGREDIENTS, ofMass, type IngredientId } from '../../src/matter/ingredients.ts';
 
 const light = (composition: Parameters<typeof liquidColour>[0]): number =>
   liquidColour(composition).reduce((sum, channel) => sum + channel, 0);
 const coffee = (strengthFrac: number) => coffeeOf({ massG: 100, strengthFrac });
 
 describe('buildOrder', () => {
-  it('pours syrup, ice, concentrate, water, then milk (common practice), and leaves out nothing of none', () => {
-    const steps = buildOrder({
+  const order = (additions: [id: IngredientId, volumeMl: number][], fill: IngredientId) =>
+    buildOrder({
       iceG: 120,
       concentrateMl: 90,
-      fill: { ingredient: 'whole-milk', volumeMl: 60 },
-      additions: [
-        { ingredient: 'water', volumeMl: 30, tempC: 4 },
-        { ingredient: 'simple-syrup', volumeMl: 15, tempC: 20 },
-        { ingredient: 'heavy-cream', volumeMl: 0, tempC: 4 },
-      ],
+      fills: [{ ingredient: INGREDIENTS[fill], volumeMl: 60 }],
+      additions: additions.map(([id, volumeMl]) => ({
+        ingredient: INGREDIENTS[id],
+        volumeMl,
+        tempC: 4,
+      })),
+    }).map((step) => ('ingredient' in step ? step.ingredient.id : step.part));
+
+  it('pours syrup, ice, concentrate, water, then milk (common practice), and leaves out nothing of none', () => {
+    expect(
+      order(
+        [
+          ['water', 30],
+          ['simple-syrup', 15],
+          ['heavy-cream', 0],
+        ],
+        'whole-milk',
+      ),
+    ).to.deep.equal(['simple-syrup', 'ice', 'concentrate', 'water', 'whole-milk']);
+  });
+
+  it('pours coffee over tonic, which would foam over the other way round (common practice)', () => {
+    expect(order([], 'tonic-water')).to.deep.equal(['ice', 'tonic-water', 'concentrate']);
+  });
+
+  it('puts a foam on top of all, whatever it is made of', () => {
+    const foam = { ...INGREDIENTS['heavy-cream'], id: 'foam', overrunFrac: 0.8 };
+    const steps = buildOrder({
+      iceG: 0,
+      concentrateMl: 60,
+      fills: [{ ingredient: INGREDIENTS['whole-milk'], volumeMl: 60 }],
+      additions: [{ ingredient: foam, volumeMl: 40, tempC: 4 }],
     });
-    expect(steps.map((step) => ('ingredient' in step ? step.ingredient : step.part))).to.deep.equal(
-      ['simple-syrup', 'ice', 'concentrate', 'water', 'whole-milk'],
-    );
+    expect(steps.at(-1)).to.deep.include({ part: 'addition', volumeMl: 40 });
   });
 });
 
@@ -34,8 +58,8 @@ describe('liquidColour', () => {
 
   it('whitens with milk', () => {
     const black = coffee(0.03);
-    const milky = mix([black, ingredientOf({ ingredient: 'whole-milk', massG: 100 })]);
-    const milkier = mix([black, ingredientOf({ ingredient: 'whole-milk', massG: 300 })]);
+    const milky = mix([black, ofMass({ ingredient: INGREDIENTS['whole-milk'], massG: 100 })]);
+    const milkier = mix([black, ofMass({ ingredient: INGREDIENTS['whole-milk'], massG: 300 })]);
     expect(light(milky)).to.be.above(light(black));
     expect(light(milkier)).to.be.above(light(milky));
   });
@@ -44,7 +68,7 @@ describe('liquidColour', () => {
     for (const composition of [
       NOTHING,
       coffee(0.5),
-      ingredientOf({ ingredient: 'rich-syrup', massG: 1 }),
+      ofMass({ ingredient: INGREDIENTS['rich-syrup'], massG: 1 }),
     ])
       for (const channel of liquidColour(composition)) expect(channel).to.be.within(0, 255);
   });

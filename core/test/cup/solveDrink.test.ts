@@ -1,10 +1,15 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { levelMl } from '../../src/cup/drink.ts';
-import { solveDrink, type DrinkInput } from '../../src/cup/solveDrink.ts';
+import type { DrinkInput } from '../../src/cup/drinkSetting.ts';
+import { solveDrink } from '../../src/cup/solveDrink.ts';
 import { massG } from '../../src/matter/composition.ts';
-import { INGREDIENT_IDS } from '../../src/matter/ingredients.ts';
+import { INGREDIENT_IDS, INGREDIENTS, type IngredientId } from '../../src/matter/ingredients.ts';
 import { expectNear } from '../near.ts';
+
+const fills = (id: IngredientId, tempC: number) => [
+  { ingredient: INGREDIENTS[id], tempC, share: 1 },
+];
 
 const lido = (over: Partial<DrinkInput> = {}): DrinkInput => ({
   glass: {
@@ -12,12 +17,19 @@ const lido = (over: Partial<DrinkInput> = {}): DrinkInput => ({
     ice: { massG: 150, tempC: -2, coffeeFrac: 0, kind: 'cubes' },
     roomC: 22,
     stirredDown: false,
+    chilledToC: null,
   },
   concentrate: { strengthFrac: 0.035, tempC: 4, caffeineMgPerG: 2.1 },
-  additions: [{ ingredient: 'simple-syrup', volumeMl: 15, tempC: 4 }],
-  fillWith: { ingredient: 'water', tempC: 4 },
+  additions: [{ ingredient: INGREDIENTS['simple-syrup'], volumeMl: 15, tempC: 4 }],
+  fills: fills('water', 4),
   target: { strengthFrac: 0.014, atMinutes: 4 },
   ...over,
+});
+
+/** What can take the rest of a glass: nothing that is spooned. */
+const POURED = INGREDIENT_IDS.filter((id) => {
+  const { looseGPerMl, kind } = INGREDIENTS[id];
+  return looseGPerMl === null && kind !== 'paste';
 });
 
 const drinks: fc.Arbitrary<DrinkInput> = fc
@@ -28,11 +40,12 @@ const drinks: fc.Arbitrary<DrinkInput> = fc
     coffeeFrac: fc.constantFrom(0, 0, 0.01),
     jugFrac: fc.double({ min: 0.012, max: 0.06, noNaN: true }),
     syrupShare: fc.double({ min: 0, max: 0.2, noNaN: true }),
-    ingredient: fc.constantFrom(...INGREDIENT_IDS),
+    ingredient: fc.constantFrom(...POURED),
     fillC: fc.double({ min: 1, max: 30, noNaN: true }),
     strengthFrac: fc.double({ min: 0.004, max: 0.03, noNaN: true }),
     atMinutes: fc.double({ min: 0, max: 20, noNaN: true }),
     stirredDown: fc.boolean(),
+    chilledToC: fc.constantFrom(null, null, 2),
   })
   .map((r) =>
     lido({
@@ -46,10 +59,13 @@ const drinks: fc.Arbitrary<DrinkInput> = fc
         },
         roomC: 22,
         stirredDown: r.stirredDown,
+        chilledToC: r.chilledToC,
       },
       concentrate: { strengthFrac: r.jugFrac, tempC: 4, caffeineMgPerG: 2 },
-      additions: [{ ingredient: 'rich-syrup', volumeMl: r.syrupShare * r.cupMl, tempC: 4 }],
-      fillWith: { ingredient: r.ingredient, tempC: r.fillC },
+      additions: [
+        { ingredient: INGREDIENTS['rich-syrup'], volumeMl: r.syrupShare * r.cupMl, tempC: 4 },
+      ],
+      fills: fills(r.ingredient, r.fillC),
       target: { strengthFrac: r.strengthFrac, atMinutes: r.atMinutes },
     }),
   );
@@ -136,7 +152,7 @@ describe('solveDrink', () => {
   });
 
   it('says when additions leave no room', () => {
-    const additions = [{ ingredient: 'whole-milk' as const, volumeMl: 360, tempC: 4 }];
+    const additions = [{ ingredient: INGREDIENTS['whole-milk'], volumeMl: 360, tempC: 4 }];
     const { status, concentrateG, fillG } = solveDrink(lido({ additions }));
     expect({ status, concentrateG, fillG }).to.deep.equal({
       status: 'no_room',
@@ -171,7 +187,7 @@ describe('solveDrink', () => {
     const { timeline } = solveDrink(
       lido({
         glass: { ...lido().glass, ice },
-        fillWith: { ingredient: 'whole-milk', tempC: 6 },
+        fills: fills('whole-milk', 6),
         target: { strengthFrac: 0.01, atMinutes: 4 },
       }),
     );

@@ -9,7 +9,7 @@ import {
   scaled,
   type Composition,
 } from '../../src/matter/composition.ts';
-import { INGREDIENTS, INGREDIENT_IDS, ingredientOf } from '../../src/matter/ingredients.ts';
+import { INGREDIENTS, INGREDIENT_IDS, ofMass } from '../../src/matter/ingredients.ts';
 import {
   densityGPerMl,
   energyKcal,
@@ -40,7 +40,7 @@ describe('densityGPerMl', () => {
     ['heavy-cream', 0.994],
   ] as const)
     it(`of ${ingredient} is ${expected}`, () => {
-      const composition = ingredientOf({ ingredient, massG: 100 });
+      const composition = ofMass({ ingredient: INGREDIENTS[ingredient], massG: 100 });
       expectNear(densityGPerMl({ composition, tempC: 20 }), expected, 0.01);
     });
 });
@@ -52,9 +52,19 @@ describe('energyKcal', () => {
     ['heavy-cream', 343],
     ['coconut-milk', 210],
     ['oat-drink', 46],
+    ['condensed-milk', 321],
+    ['cocoa-powder', 359],
+    ['peanut-butter', 598],
+    ['orange-juice', 45],
+    ['spirit-40', 231],
+    ['coffee-liqueur', 336],
   ] as const)
     it(`of 100 g ${ingredient} is about ${expected}`, () => {
-      expectNear(energyKcal(ingredientOf({ ingredient, massG: 100 })), expected, 0.06);
+      expectNear(
+        energyKcal(ofMass({ ingredient: INGREDIENTS[ingredient], massG: 100 })),
+        expected,
+        0.06,
+      );
     });
 });
 

@@ -1,0 +1,183 @@
+import { CONSTANTS } from '../constants.ts';
+import { coffeeOf, mix, plus, type Composition } from '../matter/composition.ts';
+import { measuredGPerMl, ofMass, type Ingredient } from '../matter/ingredients.ts';
+import { heatCapacityJPerK } from '../matter/properties.ts';
+import { isFoam } from './buildOrder.ts';
+import {
+  levelMl,
+  mixPours,
+  pourOf,
+  strengthAt,
+  type Addition,
+  type Glass,
+  type Pour,
+} from './drink.ts';
+
+/** Coffee out of a jug. */
+export interface Concentrate {
+  readonly strengthFrac: number;
+  readonly tempC: number;
+  readonly caffeineMgPerG: number;
+}
+
+/** One of the parts that take what room is left, in proportion to its share of their volume. */
+export interface Fill {
+  readonly ingredient: Ingredient;
+  readonly tempC: number;
+  /** Above 0, beside the other fillers' shares. */
+  readonly share: number;
+}
+
+/**
+ * What the drink is to be: a coffee strength at a minute, parts by volume, caffeine in the whole
+ * glass, or so much concentrate by hand. The fillers take the rest in each.
+ */
+export type DrinkTarget =
+  | { readonly strengthFrac: number; readonly atMinutes: number }
+  | { readonly parts: { readonly concentrate: number; readonly fill: number } }
+  | { readonly caffeineMg: number }
+  | { readonly concentrateMl: number };
+
+export interface DrinkInput {
+  readonly glass: Glass;
+  readonly concentrate: Concentrate;
+  /** What is fixed, whether it mixes or stands on top as foam. */
+  readonly additions: readonly Addition[];
+  /** At least one. */
+  readonly fills: readonly Fill[];
+  readonly target: DrinkTarget;
+}
+
+/** The two unknowns of a drink. */
+export interface Amounts {
+  readonly concentrateG: number;
+  /** All fillers together. */
+  readonly fillG: number;
+}
+
+/** A glass with what is fixed in it, and what a gram of each free part brings. */
+export interface Setting {
+  readonly input: DrinkInput;
+  readonly iceG: number;
+  readonly atMinutes: number;
+  readonly fixed: Heated;
+  readonly concentratePerG: Heated;
+  readonly fillPerG: Heated;
+  /** Densities as they are measured out, g/mL. */
+  readonly concentrateGPerMl: number;
+  readonly fillGPerMl: number;
+  /** Caffeine of what is not concentrate: additions, coffee ice, mg; and of a gram of filler. */
+  readonly fixedCaffeineMg: number;
+  readonly fillCaffeineMgPerG: number;
+}
+
+/** A liquid with its heat above 0 °C (J) and its heat capacity (J/K): both add up in a mixture. */
+interface Heated {
+  readonly composition: Composition;
+  readonly heatJ: number;
+  readonly capacityJPerK: number;
+}
+
+/** @returns the setting in which a drink's two unknowns are sought */
+export function drinkSetting(input: DrinkInput): Setting {
+  const { concentrate, fills, target, glass } = input;
+  const mixedIn = input.additions.filter(({ ingredient }) => !isFoam(ingredient));
+  const blend = blendOf(fills);
+  const black = coffeeOf({ massG: 1, strengthFrac: concentrate.strengthFrac });
+  const concentratePerG = heated({ composition: black, tempC: concentrate.tempC });
+  return {
+    input,
+    iceG: glass.ice?.massG ?? 0,
+    atMinutes: 'atMinutes' in target ? target.atMinutes : CONSTANTS.targetMinutes.value,
+    fixed: heated(mixPours(mixedIn.map(pourOf))),
+    concentratePerG,
+    fillPerG: blend.perG,
+    concentrateGPerMl: 1 / volumePerG(concentratePerG),
+    fillGPerMl: blend.gPerMl,
+    fixedCaffeineMg: additionCaffeineMg(input.additions) + iceCaffeineMg(input),
+    fillCaffeineMgPerG: blend.caffeineMgPerG,
+  };
+}
+
+/** What all fillers together are, in their proportion by volume. */
+function blendOf(fills: readonly Fill[]): {
+  perG: Heated;
+  gPerMl: number;
+  caffeineMgPerG: number;
+} {
+  const parts = fills.map(({ ingredient, tempC, share }) => ({
+    ingredient,
+    tempC,
+    massG: share * measuredGPerMl({ ingredient, tempC }),
+  }));
+  const whole = parts.reduce((sum, { massG }) => sum + massG, 0);
+  const shares = fills.reduce((sum, { share }) => sum + share, 0);
+  const mixed = mixPours(
+    parts.map(({ ingredient, tempC, massG }) => ({
+      composition: ofMass({ ingredient, massG: massG / whole }),
+      tempC,
+    })),
+  );
+  const caffeineMg = parts.reduce((sum, p) => sum + p.massG * p.ingredient.caffeineMgPerG, 0);
+  return { perG: heated(mixed), gPerMl: whole / shares, caffeineMgPerG: caffeineMg / whole };
+}
+
+const additionCaffeineMg = (additions: readonly Addition[]): number =>
+  additions.reduce(
+    (sum, { ingredient, tempC, volumeMl }) =>
+      sum + volumeMl * measuredGPerMl({ ingredient, tempC }) * ingredient.caffeineMgPerG,
+    0,
+  );
+
+// Coffee ice is taken to carry caffeine in the concentrate's own proportion to solids.
+function iceCaffeineMg({ glass: { ice }, concentrate }: DrinkInput): number {
+  if (!ice || ice.coffeeFrac === 0 || concentrate.strengthFrac === 0) return 0;
+  return (ice.massG * ice.coffeeFrac * concentrate.caffeineMgPerG) / concentrate.strengthFrac;
+}
+
+function heated(pour: Pour): Heated {
+  const capacityJPerK = heatCapacityJPerK(pour);
+  return { composition: pour.composition, heatJ: capacityJPerK * pour.tempC, capacityJPerK };
+}
+
+const volumePerG = ({ composition, heatJ, capacityJPerK }: Heated): number =>
+  levelMl({ mixed: { composition, tempC: heatJ / capacityJPerK }, iceG: 0 });
+
+/** @returns the liquid of a glass as it meets the ice */
+export function mixedOf(setting: Setting, { concentrateG, fillG }: Amounts): Pour {
+  const { fixed, concentratePerG, fillPerG, input } = setting;
+  const coffee = plus(fixed.composition, concentrateG, concentratePerG.composition);
+  const composition = plus(coffee, fillG, fillPerG.composition);
+  const capacity =
+    fixed.capacityJPerK +
+    concentrateG * concentratePerG.capacityJPerK +
+    fillG * fillPerG.capacityJPerK;
+  const heatJ = fixed.heatJ + concentrateG * concentratePerG.heatJ + fillG * fillPerG.heatJ;
+  const mixedC = capacity === 0 ? 0 : heatJ / capacity;
+  const { chilledToC } = input.glass;
+  return { composition, tempC: chilledToC === null ? mixedC : Math.min(mixedC, chilledToC) };
+}
+
+/** @returns how high the glass stands, mL */
+export const levelOf = (setting: Setting, amounts: Amounts): number =>
+  levelMl({ mixed: mixedOf(setting, amounts), iceG: setting.iceG });
+
+/** @returns coffee strength at the target's minute, 0 for an empty glass */
+export const strengthOf = (setting: Setting, amounts: Amounts): number =>
+  strengthAt({
+    glass: setting.input.glass,
+    mixed: mixedOf(setting, amounts),
+    minutes: setting.atMinutes,
+  });
+
+/** @returns caffeine of everything in the glass, mg */
+export const caffeineOf = (setting: Setting, { concentrateG, fillG }: Amounts): number =>
+  setting.fixedCaffeineMg +
+  concentrateG * setting.input.concentrate.caffeineMgPerG +
+  fillG * setting.fillCaffeineMgPerG;
+
+/** @returns what stands on top of a drink and does not mix */
+export const toppingOf = (additions: readonly Addition[]): Composition =>
+  mix(
+    additions.filter(({ ingredient }) => isFoam(ingredient)).map((one) => pourOf(one).composition),
+  );
