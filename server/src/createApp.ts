@@ -12,11 +12,15 @@ import type { Clock } from './clock.ts';
 import type { Database } from './database/database.ts';
 import { draftEndpoints } from './drafts/endpoints.ts';
 import { createDraftService } from './drafts/service.ts';
+import { drinkEndpoints } from './drinks/endpoints.ts';
+import { createDrinkService } from './drinks/service.ts';
 import { endpoint, mountEndpoints, type Endpoint } from './endpoint.ts';
 import { healthEndpoint } from './health.ts';
 import { jugEndpoints } from './jugs/endpoints.ts';
 import { createJugService } from './jugs/service.ts';
 import { openapiDocument } from './openapi/openapiDocument.ts';
+import { pantryEndpoints } from './pantry/endpoints.ts';
+import { createPantryService } from './pantry/service.ts';
 import { ProblemError, problemDocument, PROBLEMS, toProblem } from './problem.ts';
 import { sampleEndpoints } from './samples/endpoints.ts';
 import { createSampleService } from './samples/service.ts';
@@ -60,9 +64,12 @@ export function createApp({ db, clock, changes, log, webDir }: Needs): Express {
     compression(),
   );
 
+  const pantry = createPantryService({ db, changes });
   const endpoints: Endpoint[] = [
     healthEndpoint(db.sequelize),
-    ...reckonEndpoints,
+    ...reckonEndpoints(pantry),
+    ...pantryEndpoints(pantry),
+    ...drinkEndpoints(createDrinkService({ db, clock, changes, pantry })),
     ...shelfEndpoints(createShelfService({ db, changes }), clock),
     ...sampleEndpoints(createSampleService({ db, changes })),
     ...draftEndpoints(createDraftService({ db, clock, changes })),

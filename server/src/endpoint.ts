@@ -14,7 +14,7 @@ export interface Call<B> {
 
 /** One endpoint, told once: the router, the checks and the description are made from it. */
 export interface Endpoint<B = unknown> {
-  readonly method: 'get' | 'post' | 'put';
+  readonly method: 'get' | 'post' | 'put' | 'delete';
   /** With parts in braces: /api/jugs/{id}/entries. */
   readonly path: string;
   readonly summary: string;

@@ -5,6 +5,7 @@ import request from 'supertest';
 import type { Plan } from '@ratio/core';
 import { migrator } from '../src/database/migrate.ts';
 import { openDatabase } from '../src/database/database.ts';
+import { lidoDrinks } from '../../demo/lido.ts';
 import { openLidoServer, type LidoServer } from './lidoServer.ts';
 
 const PLAN: Plan = {
@@ -32,7 +33,7 @@ describe('batches and jugs', () => {
     request(server.app).post(`/api/jugs/${jug}/entries`).send(body);
   const jugs = async () => (await request(server.app).get('/api/jugs')).body;
 
-  it('opens on the lido’s morning: two running batches, three jugs, four coffees, five vessels, eight drinks', async () => {
+  it('opens on the lido’s morning: two running batches, three jugs, four coffees, five vessels, the menu', async () => {
     const get = async (path: string) => (await request(server.app).get(path)).body;
     const batches = await get('/api/batches');
     expect(
@@ -41,7 +42,7 @@ describe('batches and jugs', () => {
     expect(await jugs()).to.have.length(3);
     expect(await get('/api/coffees')).to.have.length(4);
     expect(await get('/api/vessels')).to.have.length(5);
-    expect(await get('/api/drinks')).to.have.length(8);
+    expect(await get('/api/drinks')).to.have.length(lidoDrinks.length);
   });
 
   it('start a steep with the prediction that the page shows, and keep it', async () => {

@@ -123,7 +123,7 @@ export const drinkVersionSchema = z.object({
   id: idSchema,
   drinkId: idSchema,
   drink: drinkSchema.omit({ id: true, version: true }),
-  changed: z.string(),
+  change: z.string(),
   /** Empty for the usual of the house. */
   forWhom: z.string(),
   at: instantSchema,
@@ -133,7 +133,7 @@ export const drinkVersionSchema = z.object({
 export const keepDrinkRequest = z.strictObject({
   id: idSchema,
   drink: drinkSchema.omit({ id: true, version: true }).strict(),
-  changed: z.string().trim().max(300),
+  change: z.string().trim().max(300),
   forWhom: z.string().trim().max(80),
 });
 

@@ -4,6 +4,7 @@ import {
   type Batch,
   type Plan,
   type Prediction,
+  type ShelfCoffee,
   type StartBatchRequest,
   type StrainBatchRequest,
 } from '@ratio/core';
@@ -13,6 +14,7 @@ import type { Changes } from '../changes/changes.ts';
 import type { Clock } from '../clock.ts';
 import type { Database } from '../database/database.ts';
 import { findDocument, listDocuments } from '../database/documents.ts';
+import type { DocumentRow } from '../database/models.ts';
 import { fillJug } from '../jugs/service.ts';
 import { ProblemError } from '../problem.ts';
 
@@ -111,7 +113,12 @@ export function createBatchService({ db, clock, changes }: Needs): BatchService 
           transaction,
           id: request.jugId,
           massG: request.brewG,
-          body: jugOf({ batch: current, request, strainedAt }),
+          body: jugOf({
+            batch: current,
+            request,
+            strainedAt,
+            coffee: await models.coffees.findByPk(row.body.plan.coffeeId, { transaction }),
+          }),
         });
         const body = {
           ...row.body,
@@ -154,8 +161,14 @@ function predictionOf({
   };
 }
 
-function jugOf(input: { batch: Batch; request: StrainBatchRequest; strainedAt: Date }) {
-  const { batch, request, strainedAt } = input;
+function jugOf(input: {
+  batch: Batch;
+  request: StrainBatchRequest;
+  strainedAt: Date;
+  coffee: DocumentRow<ShelfCoffee> | null;
+}) {
+  const { batch, request, strainedAt, coffee } = input;
+  const { doseG } = batch.plan;
   const { predicted } = batch;
   const strengthFrac = request.strengthFrac ?? predicted.strengthFrac;
   return {
@@ -167,6 +180,7 @@ function jugOf(input: { batch: Batch; request: StrainBatchRequest; strainedAt: D
       request.strengthFrac === undefined ? ('prediction' as const) : ('refractometer' as const),
     // Caffeine comes out with the solids: a stronger reading holds more of both.
     caffeineMgPerG: (predicted.caffeineMgPerG * strengthFrac) / predicted.strengthFrac,
+    pricePerKg: coffee ? (coffee.body.pricePerKg * doseG) / request.brewG : null,
     capacityMl: Math.ceil(request.brewG / 500) * 500,
     madeAt: strainedAt.toISOString(),
     // Seven days counting the day of making (FDA Food Code 3-501.17).

@@ -2,7 +2,7 @@ import type { Request, Response } from 'express';
 
 /** That a document of a noun changed; who listens reads it again. */
 export interface Change {
-  readonly noun: 'batches' | 'jugs' | 'drafts' | 'shelf' | 'samples';
+  readonly noun: 'batches' | 'jugs' | 'drafts' | 'shelf' | 'samples' | 'pantry';
   readonly id: string;
 }
 

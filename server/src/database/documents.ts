@@ -50,22 +50,59 @@ export async function saveDocument<T>(input: {
   seenVersion: number | null;
   body: Omit<T, 'id' | 'version'>;
 }): Promise<Sent<T>> {
-  const { write, model, id, seenVersion, body } = input;
+  return input.write((transaction) => saveDocumentIn({ ...input, transaction }));
+}
+
+/** The same inside a transaction that writes more than this document. */
+export async function saveDocumentIn<T>(input: {
+  transaction: Transaction;
+  model: ModelStatic<DocumentRow<T>>;
+  id: string;
+  seenVersion: number | null;
+  body: Omit<T, 'id' | 'version'>;
+}): Promise<Sent<T>> {
+  const { transaction, model, id, seenVersion, body } = input;
+  const row = await seenRow({ transaction, model, id, seenVersion });
+  const version = (row?.version ?? 0) + 1;
+  if (row) await row.update({ body, version } as Partial<DocumentRow<T>>, { transaction });
+  else await model.create({ id, version, body } as never, { transaction });
+  return { ...body, id, version };
+}
+
+/**
+ * Takes a document away that somebody saw in a version.
+ *
+ * @throws {ProblemError} version_required, stale, not_found
+ */
+export async function removeDocument<T>(input: {
+  transaction: Transaction;
+  model: ModelStatic<DocumentRow<T>>;
+  id: string;
+  seenVersion: number | null;
+}): Promise<void> {
+  const row = await seenRow(input);
+  if (!row) throw new ProblemError('not_found', 'It is gone already.');
+  await row.destroy({ transaction: input.transaction });
+}
+
+/** The row of a document, as long as it is still what the writer saw; null for a new one. */
+async function seenRow<T>(input: {
+  transaction: Transaction;
+  model: ModelStatic<DocumentRow<T>>;
+  id: string;
+  seenVersion: number | null;
+}): Promise<DocumentRow<T> | null> {
+  const { transaction, model, id, seenVersion } = input;
   if (seenVersion === null)
     throw new ProblemError(
       'version_required',
       'Send the version that you saw as If-Match, 0 for a new one.',
     );
-  return write(async (transaction) => {
-    const row = await model.findByPk(id, { transaction });
-    const current = row ? { ...row.body, id, version: row.version } : null;
-    if (seenVersion !== (current?.version ?? 0))
-      throw new ProblemError('stale', 'Somebody else changed this first. Keep one of the two.', {
-        current,
-      });
-    const version = seenVersion + 1;
-    if (row) await row.update({ body, version } as Partial<DocumentRow<T>>, { transaction });
-    else await model.create({ id, version, body } as never, { transaction });
-    return { ...body, id, version };
-  });
+  const row = await model.findByPk(id, { transaction });
+  const current = row ? { ...row.body, id, version: row.version } : null;
+  if (seenVersion !== (current?.version ?? 0))
+    throw new ProblemError('stale', 'Somebody else changed this first. Keep one of the two.', {
+      current,
+    });
+  return row;
 }

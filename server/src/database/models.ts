@@ -12,7 +12,10 @@ import type {
   Batch,
   Draft,
   Drink,
+  DrinkVersion,
+  HousePart,
   JugEntry,
+  PantryItem,
   SampleSet,
   ShelfCoffee,
   Shop,
@@ -33,11 +36,22 @@ export interface DocumentRow<T> extends Model<
 export interface JugEntryRow
   extends
     Model<InferAttributes<JugEntryRow>, InferCreationAttributes<JugEntryRow>>,
-    Omit<JugEntry, 'at'> {
+    Omit<JugEntry, 'at' | 'undone'> {
   at: string;
+  /** Use-by date of what is in the jug from this row on; null where it stays. */
+  useBy: string | null;
   /** Order of writing. */
   seq: CreationOptional<number>;
   undoes: string | null;
+}
+
+/** A drink as it was kept once. */
+export interface DrinkVersionRow
+  extends
+    Model<InferAttributes<DrinkVersionRow>, InferCreationAttributes<DrinkVersionRow>>,
+    DrinkVersion {
+  /** Order of writing. */
+  seq: CreationOptional<number>;
 }
 
 /** A stored jug: what is on hand is not in it but in its ledger. */
@@ -48,6 +62,7 @@ export interface JugBody {
   readonly strengthFrac: number;
   readonly readBy: 'refractometer' | 'prediction';
   readonly caffeineMgPerG: number;
+  readonly pricePerKg: number | null;
   readonly capacityMl: number;
   readonly madeAt: string;
   readonly useBy: string;
@@ -65,7 +80,10 @@ export interface Models {
   readonly jugs: ModelStatic<DocumentRow<JugBody>>;
   readonly drafts: ModelStatic<DocumentRow<Draft>>;
   readonly sampleSets: ModelStatic<DocumentRow<SampleSet>>;
+  readonly pantryItems: ModelStatic<DocumentRow<PantryItem>>;
+  readonly houseParts: ModelStatic<DocumentRow<HousePart>>;
   readonly jugEntries: ModelStatic<JugEntryRow>;
+  readonly drinkVersions: ModelStatic<DrinkVersionRow>;
 }
 
 /** Tables of documents, by model. */
@@ -99,6 +117,21 @@ export function defineModels(sequelize: Sequelize): Models {
     jugs: document(DOCUMENT_TABLES.jugs),
     drafts: document('drafts'),
     sampleSets: document('sample_sets'),
+    pantryItems: document('pantry_items'),
+    houseParts: document('house_parts'),
+    drinkVersions: sequelize.define<DrinkVersionRow>(
+      'drink_versions',
+      {
+        seq: { type: DataTypes.INTEGER, primaryKey: true, autoIncrement: true },
+        id: { type: DataTypes.STRING(64), allowNull: false, unique: true },
+        drinkId: { type: DataTypes.STRING(64), allowNull: false },
+        drink: { type: DataTypes.JSON, allowNull: false },
+        change: { type: DataTypes.STRING, allowNull: false },
+        forWhom: { type: DataTypes.STRING, allowNull: false },
+        at: { type: DataTypes.STRING(32), allowNull: false },
+      },
+      { tableName: 'drink_versions' },
+    ),
     jugEntries: sequelize.define<JugEntryRow>(
       'jug_entries',
       {
@@ -110,6 +143,11 @@ export function defineModels(sequelize: Sequelize): Models {
         note: { type: DataTypes.STRING, allowNull: false },
         at: { type: DataTypes.STRING(32), allowNull: false },
         undoes: { type: DataTypes.STRING(64), allowNull: true, unique: true },
+        strengthFrac: { type: DataTypes.DOUBLE, allowNull: true },
+        caffeineMgPerG: { type: DataTypes.DOUBLE, allowNull: true },
+        pricePerKg: { type: DataTypes.DOUBLE, allowNull: true },
+        useBy: { type: DataTypes.STRING(32), allowNull: true },
+        pairId: { type: DataTypes.STRING(64), allowNull: true },
       },
       { tableName: 'jug_entries' },
     ),

@@ -1,6 +1,6 @@
-import { jugEntryRequest, jugSchema } from '@ratio/core';
+import { jugEntryRequest, jugEntrySchema, jugSchema } from '@ratio/core';
 import { z } from 'zod';
-import { endpoint, type Endpoint } from '../endpoint.ts';
+import { endpoint, idOf, type Endpoint } from '../endpoint.ts';
 import type { JugService } from './service.ts';
 
 /** Jugs: what is on hand, and each draw from it. */
@@ -13,10 +13,17 @@ export const jugEndpoints = (jugs: JugService): readonly Endpoint[] => [
     handle: () => jugs.list(),
   }),
   endpoint({
+    method: 'get',
+    path: '/api/jugs/{id}/entries',
+    summary: 'A jug’s ledger, the latest row first',
+    answer: z.array(jugEntrySchema),
+    handle: ({ params }) => jugs.entries(idOf(params)),
+  }),
+  endpoint({
     method: 'post',
     path: '/api/jugs/{id}/entries',
     summary:
-      'Draw concentrate off, or take a draw back; sent again with the same id it counts once',
+      'Draw off, read, thin, blend from another jug, or take the latest back; sent again with the same id it counts once',
     body: jugEntryRequest,
     answer: jugSchema,
     status: 201,

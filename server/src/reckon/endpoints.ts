@@ -10,10 +10,11 @@ import {
   reckonRecipeResponse,
 } from '@ratio/core';
 import { endpoint, type Endpoint } from '../endpoint.ts';
+import { requirePourable, type PantryService } from '../pantry/service.ts';
 import { ProblemError } from '../problem.ts';
 
 /** The arithmetic for outside programs; it keeps nothing. */
-export const reckonEndpoints: readonly Endpoint[] = [
+export const reckonEndpoints = (pantry: PantryService): readonly Endpoint[] => [
   endpoint({
     method: 'post',
     path: '/api/reckon/recipe',
@@ -41,6 +42,10 @@ export const reckonEndpoints: readonly Endpoint[] = [
     summary: 'Concentrate and filler that bring a cup to its strength',
     body: reckonDrinkRequest,
     answer: reckonDrinkResponse,
-    handle: ({ body }) => reckonDrink(body),
+    handle: async ({ body }) => {
+      const known = (await pantry.resolved()).pantry;
+      requirePourable(body, known);
+      return reckonDrink(body, known);
+    },
   }),
 ];

@@ -1,24 +1,11 @@
-import {
-  drinkSchema,
-  ingredientsResponse,
-  shelfCoffeeSchema,
-  shopSchema,
-  vesselSchema,
-} from '@ratio/core';
+import { shelfCoffeeSchema, shopSchema, vesselSchema } from '@ratio/core';
 import { z } from 'zod';
 import type { Clock } from '../clock.ts';
 import { endpoint, idOf, type Endpoint } from '../endpoint.ts';
-import { listIngredients, type ShelfService } from './service.ts';
+import type { ShelfService } from './service.ts';
 
 /** What the shop is, has and sells. */
 export const shelfEndpoints = (shelf: ShelfService, clock: Clock): readonly Endpoint[] => [
-  endpoint({
-    method: 'get',
-    path: '/api/ingredients',
-    summary: 'Ingredients by id, with composition per 100 g, source and allergens',
-    answer: ingredientsResponse,
-    handle: listIngredients,
-  }),
   endpoint({
     method: 'get',
     path: '/api/shop',
@@ -69,12 +56,5 @@ export const shelfEndpoints = (shelf: ShelfService, clock: Clock): readonly Endp
     summary: 'Vessels to steep in, largest first',
     answer: z.array(vesselSchema),
     handle: () => shelf.vessels(),
-  }),
-  endpoint({
-    method: 'get',
-    path: '/api/drinks',
-    summary: 'The menu, in its order',
-    answer: z.array(drinkSchema),
-    handle: () => shelf.drinks(),
   }),
 ];

@@ -1,11 +1,4 @@
-import {
-  INGREDIENT_IDS,
-  INGREDIENTS,
-  type Drink,
-  type ShelfCoffee,
-  type Shop,
-  type Vessel,
-} from '@ratio/core';
+import type { ShelfCoffee, Shop, Vessel } from '@ratio/core';
 import type { Database } from '../database/database.ts';
 import { listDocuments, saveDocument } from '../database/documents.ts';
 import type { Changes } from '../changes/changes.ts';
@@ -16,7 +9,6 @@ export interface ShelfService {
   readonly shop: () => Promise<Shop>;
   readonly coffees: () => Promise<ShelfCoffee[]>;
   readonly vessels: () => Promise<Vessel[]>;
-  readonly drinks: () => Promise<Drink[]>;
   readonly saveShop: (input: Omit<Save<Shop>, 'id'>) => Promise<Shop>;
   readonly saveCoffee: (input: Save<ShelfCoffee>) => Promise<ShelfCoffee>;
   readonly saveVessel: (input: Save<Vessel>) => Promise<Vessel>;
@@ -68,8 +60,6 @@ export function createShelfService({
     coffees: () => listDocuments<ShelfCoffee>(models.coffees),
     vessels: async () =>
       (await listDocuments<Vessel>(models.vessels)).sort((a, b) => b.brimMl - a.brimMl),
-    drinks: async () =>
-      (await listDocuments<Drink>(models.drinks)).sort((a, b) => a.order - b.order),
   };
 }
 
@@ -90,6 +80,16 @@ const NEW_SHOP: Omit<Shop, 'id' | 'version' | 'zone'> = {
   },
   scoopMl: 30,
   filters: [],
+  bar: {
+    jiggerMl: 5,
+    pumpMl: 7.5,
+    spoonMl: 5,
+    scaleG: 1,
+    siphonMl: 1000,
+    chargesPerFill: 1,
+    chargePrice: 0,
+    kegMl: 9500,
+  },
   defaults: {
     grind: 'coarse',
     ratio: 5,
@@ -109,11 +109,3 @@ export async function ensureShop({ models, write }: Database): Promise<void> {
     await models.shops.create({ id: 'shop', body }, { transaction });
   });
 }
-
-/** @returns the ingredient table with its ids */
-export const listIngredients = () =>
-  INGREDIENT_IDS.map((id) => ({
-    id,
-    ...INGREDIENTS[id],
-    allergens: [...INGREDIENTS[id].allergens],
-  }));
