@@ -60,6 +60,8 @@ export {
   type MeasuredDrink,
 } from './cup/measured.ts';
 export type { DrinkInput } from './cup/drinkSetting.ts';
+export { drinkingWindow } from './cup/drinkingWindow.ts';
+export { isFoam } from './cup/buildOrder.ts';
 export { solveDrink, type DrinkSolution } from './cup/solveDrink.ts';
 export { waysToReach } from './cup/waysToReach.ts';
 export { wayText, type WayWords } from './cup/wayText.ts';
@@ -69,6 +71,7 @@ export { makePart, weigh, type MadePart } from './parts/makePart.ts';
 export { resolvePantry, usedBy, type ResolvedPantry } from './parts/resolvePantry.ts';
 export { scalePart } from './parts/scalePart.ts';
 export { solveRequest, type SolvedDrink } from './reckon/reckonDrink.ts';
+export { describeChange } from './reckon/describeChange.ts';
 export { ADJUSTMENTS, adjustDrink, type Adjustment } from './reckon/adjustDrink.ts';
 export {
   amountSchema,
