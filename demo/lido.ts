@@ -283,7 +283,10 @@ const usual = {
   weekCount: 40,
 };
 const syrup = (ingredient: string, volumeMl: number) => ({ ingredient, volumeMl, tempC: 20 });
-const at = (strengthPct: number, atMinutes = 4) => ({ strengthFrac: strengthPct / 100, atMinutes });
+const at = (strengthPct: number, atMinutes = 4) => ({
+  strengthFrac: Math.round(strengthPct * 100) / 10_000,
+  atMinutes,
+});
 
 export const lidoDrinks: readonly Body<Drink>[] = [
   {

@@ -9,6 +9,7 @@ import TheLine from './line/TheLine.vue';
 import { useBatches } from './stores/batches.ts';
 import { useDraft } from './stores/draft.ts';
 import { useJugs } from './stores/jugs.ts';
+import { usePantry } from './stores/pantry.ts';
 import { useSettings } from './stores/settings.ts';
 import { useShop } from './stores/shop.ts';
 import { useChanges } from './stores/useChanges.ts';
@@ -20,11 +21,15 @@ const STATION_KEYS: Readonly<Record<string, string>> = {
   '4': '/pour',
 };
 
+/** Pages whose `n` makes one of what they hold. */
+const STARTS_ITS_OWN = ['/pour', '/shelf/parts', '/shelf/ingredients'];
+
 useSettings();
 useChanges();
 const shelf = useShop();
 const batches = useBatches();
 const jugs = useJugs();
+const pantry = usePantry();
 const drafts = useDraft();
 const router = useRouter();
 const state = ref<'loading' | 'ready' | 'failed'>('loading');
@@ -35,7 +40,7 @@ const finder = ref(false);
 async function load(): Promise<void> {
   state.value = 'loading';
   try {
-    await Promise.all([shelf.load(), batches.load(), jugs.load()]);
+    await Promise.all([shelf.load(), pantry.load(), batches.load(), jugs.load()]);
     await drafts.load();
     state.value = 'ready';
   } catch (error) {
@@ -55,7 +60,7 @@ function key(event: KeyboardEvent): void {
   else if (event.key === '/') {
     event.preventDefault();
     finder.value = true;
-  } else if (event.key === 'n') {
+  } else if (event.key === 'n' && !STARTS_ITS_OWN.includes(router.currentRoute.value.path)) {
     drafts.restart();
     void router.push('/plan');
   }

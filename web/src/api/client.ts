@@ -24,7 +24,7 @@ export class Unreachable extends Error {
  */
 export async function ask<T>(
   path: string,
-  options: { method?: 'GET' | 'POST' | 'PUT'; body?: unknown; version?: number } = {},
+  options: { method?: 'GET' | 'POST' | 'PUT' | 'DELETE'; body?: unknown; version?: number } = {},
 ): Promise<T> {
   const { method = 'GET', body, version } = options;
   const response = await fetch(path, {

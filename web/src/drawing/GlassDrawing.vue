@@ -12,31 +12,45 @@ interface GlassLayer {
   readonly amount: string;
   readonly volumeMl: number;
   readonly colour: string;
+  /** Foam: it stands above the fill line. */
+  readonly onTop: boolean;
 }
 
-/** A drink to scale: its layers in pouring order, ice floating in them, and the fill line. */
+/**
+ * A drink to scale: its layers in pouring order, ice floating in them, the fill line, foam above.
+ * Every layer is dragged by its upper edge; ice and fill line have their own grips.
+ */
 const props = defineProps<{
   cupMl: number;
-  kind: 'tumbler' | 'mug';
+  kind: keyof typeof SLIM;
   layers: readonly GlassLayer[];
   /** Whole pieces and the edge of one; null without ice. */
-  ice: { count: number; edgeMm: number; text: string } | null;
+  ice: { count: number; edgeMm: number; text: string; massG: number; colour: string } | null;
   lineText: string;
   /** What one unit of the graduations is, mL. */
   perUnitMl: number;
 }>();
-const emit = defineEmits<{ concentrate: [volumeMl: number] }>();
+const emit = defineEmits<{
+  layer: [key: string, volumeMl: number];
+  ice: [massG: number];
+  line: [cupMl: number];
+}>();
 
 const WIDTH = 500;
 const HEIGHT = 640;
 const TOP = 30;
 const FLOOR = 592;
 const BRIM = 1.13;
+const FOAM_ROOM = 1.04;
+const GRIP_INSIDE = 24;
 const svg = ref<SVGSVGElement | null>(null);
 
+const liquids = computed(() => props.layers.filter(({ onTop }) => !onTop));
+const foams = computed(() => props.layers.filter(({ onTop }) => onTop));
+const foamMl = computed(() => foams.value.reduce((sum, { volumeMl }) => sum + volumeMl, 0));
 const shape = computed(() => {
-  const brimMl = props.cupMl * BRIM;
-  const slim = props.kind === 'tumbler' ? 2.05 : 1.05;
+  const brimMl = Math.max(props.cupMl * BRIM, (props.cupMl + foamMl.value) * FOAM_ROOM);
+  const slim = SLIM[props.kind];
   const heightMm = slim * 2 * Math.cbrt((brimMl * 1000) / (2 * Math.PI * slim));
   return vesselShape({ brimMl, heightMm, taper: TAPER[props.kind] });
 });
@@ -50,18 +64,20 @@ const halfAt = (y: number): number =>
 const lineY = computed(() => yOf(props.cupMl));
 /** Floating ice lifts every layer: what stands at the line is liquid and ice together. */
 const lift = computed(() => {
-  const liquid = props.layers.reduce((sum, { volumeMl }) => sum + volumeMl, 0);
+  const liquid = liquids.value.reduce((sum, { volumeMl }) => sum + volumeMl, 0);
   return liquid > 0 ? Math.min(props.cupMl, shape.value.brimMl) / liquid : 1;
 });
 const stacked = computed(() => {
   let filled = 0;
-  return props.layers.map((layer) => {
+  return [...liquids.value, ...foams.value].map((layer) => {
     const low = filled;
-    filled += layer.volumeMl * lift.value;
+    const stretch = layer.onTop ? 1 : lift.value;
+    filled += layer.volumeMl * stretch;
     const [lowY, highY] = [yOf(low), yOf(Math.min(filled, shape.value.brimMl))];
     return {
       ...layer,
-      drawnMl: layer.volumeMl * lift.value,
+      stretch,
+      drawnMl: layer.volumeMl * stretch,
       lowMl: low,
       middleY: (lowY + highY) / 2,
       highY,
@@ -85,17 +101,25 @@ const pieces = computed(() => {
   return icePieces({ count, edgePx, lineY: lineY.value, floorY: FLOOR, halfAt });
 });
 const edge = computed(() => (props.ice?.edgeMm ?? 0) * scale.value);
-const concentrate = computed(() => stacked.value.find(({ key }) => key === 'concentrate'));
-const invert = (y: number): number =>
-  (volumeAtMl(shape.value, Math.max(0, (FLOOR - y) / scale.value)) -
-    (concentrate.value?.lowMl ?? 0)) /
-  lift.value;
+const invert =
+  (layer: { lowMl: number; stretch: number }) =>
+  (y: number): number =>
+    (volumeAtMl(shape.value, Math.max(0, (FLOOR - y) / scale.value)) - layer.lowMl) / layer.stretch;
+/** Ice is gripped by how far below the line the glass would stand without it, a gram a mL. */
+const iceY = computed(() => yOf(Math.max(0, props.cupMl - (props.ice?.massG ?? 0))));
+const volumeAt = (y: number): number =>
+  volumeAtMl(shape.value, Math.max(0, (FLOOR - y) / scale.value));
 const spoken = computed(() =>
   [
     ...props.layers.map(({ name, amount }) => `${name} ${amount}`),
     props.ice?.text ?? 'no ice',
   ].join(', '),
 );
+</script>
+
+<script lang="ts">
+/** How many times as high as wide each kind of glass is. */
+const SLIM = { tumbler: 2.05, highball: 2.7, mug: 1.05, carafe: 1.7 };
 </script>
 
 <template>
@@ -126,6 +150,7 @@ const spoken = computed(() =>
         :width="edge"
         :height="edge"
         :rx="edge / 8"
+        :style="ice && ice.colour !== '' ? { fill: ice.colour, fillOpacity: 0.75 } : undefined"
         :transform="`translate(${x + piece.x} ${piece.y}) rotate(${piece.turnDeg})`"
       />
     </g>
@@ -148,20 +173,54 @@ const spoken = computed(() =>
     </g>
     <text v-if="ice" class="note" :x="x" :y="FLOOR + 28" text-anchor="middle">{{ ice.text }}</text>
     <SvgHandle
-      v-if="concentrate"
+      v-for="layer in stacked"
+      :key="`grip-${layer.key}`"
       :svg="svg"
-      :x="x + halfAt(concentrate.highY)"
-      :y="concentrate.highY"
+      :x="x + halfAt(layer.highY)"
+      :y="layer.highY"
       axis="y"
-      :value="Math.round(concentrate.volumeMl)"
-      :min="1"
+      :value="Math.round(layer.volumeMl)"
+      :min="0"
       :max="Math.round(cupMl)"
       :step="1"
-      label="Concentrate in the glass"
-      :value-text="concentrate.amount"
-      :invert="invert"
-      @change="emit('concentrate', $event)"
+      :label="`${layer.name} in the glass`"
+      :value-text="layer.amount"
+      :invert="invert(layer)"
+      @change="emit('layer', layer.key, $event)"
     />
+    <SvgHandle
+      v-if="ice"
+      :svg="svg"
+      :x="x - halfAt(iceY) + GRIP_INSIDE"
+      :y="iceY"
+      axis="y"
+      :value="Math.round(ice.massG)"
+      :min="0"
+      :max="Math.round(cupMl * 0.8)"
+      :step="5"
+      label="Ice in the glass"
+      :value-text="ice.text"
+      :invert="(y) => cupMl - volumeAt(y)"
+      @change="emit('ice', $event)"
+    >
+      <rect class="ice-grip" x="-7" y="-7" width="14" height="14" rx="3" />
+    </SvgHandle>
+    <SvgHandle
+      :svg="svg"
+      :x="x - halfAt(lineY) + GRIP_INSIDE"
+      :y="lineY"
+      axis="y"
+      :value="Math.round(cupMl)"
+      :min="60"
+      :max="5000"
+      :step="5"
+      label="Fill line"
+      :value-text="lineText"
+      :invert="volumeAt"
+      @change="emit('line', $event)"
+    >
+      <path class="line-grip" d="M-9 0h18M-5 -5L0 -10L5 -5M-5 5L0 10L5 5" />
+    </SvgHandle>
   </svg>
 </template>
 
@@ -178,6 +237,18 @@ const spoken = computed(() =>
   stroke: #8fa3a8;
   stroke-opacity: 0.75;
   stroke-width: 1;
+}
+
+.ice-grip {
+  fill: var(--panel);
+  stroke: var(--action);
+  stroke-width: 2.5;
+}
+
+.line-grip {
+  fill: none;
+  stroke: var(--action);
+  stroke-width: 2.5;
 }
 
 .fill-line {

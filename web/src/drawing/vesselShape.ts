@@ -47,5 +47,14 @@ export function volumeAtMl(shape: VesselShape, heightMm: number): number {
 }
 
 /** How much narrower each kind's bottom is. */
-export const TAPER = { jar: 0, bucket: 0.12, pitcher: 0.08, jug: 0.06, tumbler: 0.24, mug: 0 };
+export const TAPER = {
+  jar: 0,
+  bucket: 0.12,
+  pitcher: 0.08,
+  jug: 0.06,
+  tumbler: 0.24,
+  highball: 0.06,
+  mug: 0,
+  carafe: -0.18,
+};
 export type VesselKind = keyof typeof TAPER;

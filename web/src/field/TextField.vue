@@ -8,6 +8,7 @@ const props = defineProps<{
   value: string;
   type?: 'text' | 'date';
   needed?: boolean;
+  placeholder?: string;
 }>();
 const emit = defineEmits<{ change: [text: string] }>();
 
@@ -28,6 +29,7 @@ function leave(): void {
       :model-value="shown"
       :type="type ?? 'text'"
       :aria-label="label"
+      :placeholder="placeholder ?? ''"
       autocomplete="off"
       @update:model-value="typed = $event"
       @blur="leave"

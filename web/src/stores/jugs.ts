@@ -1,4 +1,4 @@
-import { storedCoffeeMl, type Jug, type JugEntryRequest } from '@ratio/core';
+import { storedCoffeeMl, type Jug, type JugEntry, type JugEntryRequest } from '@ratio/core';
 import { defineStore } from 'pinia';
 import { computed, shallowRef } from 'vue';
 import { ask, newId } from '../api/client.ts';
@@ -36,6 +36,8 @@ export const useJugs = defineStore('jugs', () => {
     load,
     pour: (input: { jug: Jug; id: string; massG: number; note: string }) =>
       enter(input.jug, { id: input.id, kind: 'poured', massG: input.massG, note: input.note }),
+    enter,
+    entries: (id: string) => ask<JugEntry[]>(`/api/jugs/${id}/entries`),
     takeBack: (jug: Jug, entryId: string) => enter(jug, { id: newId(), kind: 'undone', entryId }),
   };
 });

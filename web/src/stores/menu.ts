@@ -1,64 +1,142 @@
-import { reckonDrink, type Drink, type Jug, type ReckonDrinkResponse } from '@ratio/core';
+import {
+  drinkCost,
+  drinkRequest,
+  solveRequest,
+  type Drink,
+  type DrinkCost,
+  type DrinkVersion,
+  type Jug,
+  type KeepDrinkRequest,
+  type SolvedDrink,
+} from '@ratio/core';
 import { defineStore } from 'pinia';
 import { computed } from 'vue';
+import { ask, newId } from '../api/client.ts';
 import { useJugs } from './jugs.ts';
+import { usePantry } from './pantry.ts';
 import { useShop } from './shop.ts';
 
-/** A drink of the menu, solved for a jug. */
-export interface MenuRow {
-  readonly drink: Drink;
-  readonly solution: ReckonDrinkResponse;
-}
-
-/** @returns a drink solved from a jug in the shop's room */
-export const solveFrom = (input: {
-  drink: Drink;
-  jug: Pick<Jug, 'strengthFrac' | 'caffeineMgPerG'>;
-  roomC: number;
-  fridgeC: number;
-}): ReckonDrinkResponse => {
-  const { cupMl, ice, additions, fillWith, target, stirredDown } = input.drink;
-  const { strengthFrac, caffeineMgPerG } = input.jug;
-  return reckonDrink({
-    cupMl,
-    concentrate: { strengthFrac, tempC: input.fridgeC, caffeineMgPerG },
-    ice,
-    additions,
-    fillWith,
-    target,
-    roomC: input.roomC,
-    stirredDown,
-  });
+/** Coffee that a drink can be poured from. */
+export type PouredFrom = Pick<Jug, 'strengthFrac' | 'caffeineMgPerG'> & {
+  readonly pricePerKg?: number | null;
 };
+
+/** A drink of the menu, solved for a jug, and what it comes to. */
+export interface MenuRow extends SolvedDrink {
+  readonly drink: Drink;
+  readonly cost: DrinkCost;
+  /** Price less cost over price; null where a cost is not known or nothing is asked. */
+  readonly marginFrac: number | null;
+  /** How many the jug still holds; 0 where it is out of reach. */
+  readonly left: number;
+}
 
 /** The whole menu from the jug in hand. */
 export const useMenu = defineStore('menu', () => {
   const shelf = useShop();
   const jugs = useJugs();
+  const pantry = usePantry();
+
+  /** A drink solved in the shop's rooms, by what the pantry holds; null before they are known. */
+  function solve(drink: Drink, from: PouredFrom): SolvedDrink | null {
+    const { shop } = shelf;
+    if (!shop) return null;
+    return solveRequest(drinkRequest({ drink, jug: from, shop }), pantry.pantry);
+  }
+
+  function costOf(solved: SolvedDrink, from: PouredFrom): DrinkCost {
+    const { input, solution } = solved;
+    return drinkCost({
+      drink: input,
+      solution,
+      concentratePricePerKg: from.pricePerKg ?? null,
+    });
+  }
+
+  const countIn = ({ solution: { status, concentrateG } }: SolvedDrink, onHandG: number): number =>
+    status === 'met' && concentrateG > 0 ? Math.floor(onHandG / concentrateG) : 0;
+
+  function countOf(from: PouredFrom & { onHandG: number }, drink: Drink): number {
+    const solved = solve(drink, from);
+    return solved ? countIn(solved, from.onHandG) : 0;
+  }
+
+  function rowOf(drink: Drink, jug: Jug): MenuRow | null {
+    const solved = solve(drink, jug);
+    if (!solved) return null;
+    const cost = costOf(solved, jug);
+    const known = cost.unknown.length === 0 && drink.price > 0;
+    return {
+      ...solved,
+      drink,
+      cost,
+      marginFrac: known ? 1 - cost.price / drink.price : null,
+      left: countIn(solved, jug.onHandG),
+    };
+  }
+
   const rows = computed<MenuRow[]>(() => {
-    const { shop, drinks } = shelf;
     const jug = jugs.chosen;
-    if (!shop || !jug) return [];
-    const { roomC, fridgeC } = shop;
-    return drinks.map((drink) => ({ drink, solution: solveFrom({ drink, jug, roomC, fridgeC }) }));
+    if (!jug) return [];
+    return shelf.drinks.map((drink) => rowOf(drink, jug)).filter((row) => row !== null);
   });
 
   /** How many of each drink a brew makes; 0 where it is too weak for one. */
   function poursOf(brew: { brewG: number; strengthFrac: number; caffeineMgPerG: number }) {
-    const { shop, drinks } = shelf;
-    if (!shop) return [];
-    const { roomC, fridgeC } = shop;
-    return drinks.map((drink) => {
-      const { status, concentrateG } = solveFrom({ drink, jug: brew, roomC, fridgeC });
-      const count =
-        status === 'met' && concentrateG > 0 ? Math.floor(brew.brewG / concentrateG) : 0;
-      return { drink, count, concentrateG };
+    return shelf.drinks.flatMap((drink) => {
+      const solved = solve(drink, brew);
+      if (!solved) return [];
+      const { concentrateG } = solved.solution;
+      return [{ drink, count: countIn(solved, brew.brewG), concentrateG }];
     });
   }
 
+  async function keep(input: {
+    drink: Drink;
+    change: string;
+    forWhom: string;
+    id?: string;
+  }): Promise<Drink> {
+    const { id, version, ...body } = input.drink;
+    const request: KeepDrinkRequest = {
+      id: input.id ?? newId(),
+      drink: body,
+      change: input.change.slice(0, 300),
+      forWhom: input.forWhom,
+    };
+    const kept = await ask<Drink>(`/api/drinks/${id}/versions`, {
+      method: 'POST',
+      body: request,
+      version,
+    });
+    await shelf.load();
+    return kept;
+  }
+
+  /** How many of each drink all jugs hold together; asked for only where it is shown. */
+  const leftInAll = computed(
+    () =>
+      new Map(
+        shelf.drinks.map((drink) => [
+          drink.id,
+          jugs.onHand.reduce((sum, jug) => sum + countOf(jug, drink), 0),
+        ]),
+      ),
+  );
+
   return {
     rows,
+    leftInAll,
+    solve,
+    costOf,
+    countOf,
     poursOf,
+    keep,
+    versions: (drinkId: string) => ask<DrinkVersion[]>(`/api/drinks/${drinkId}/versions`),
+    async remove({ id, version }: Drink): Promise<void> {
+      await ask(`/api/drinks/${id}`, { method: 'DELETE', version });
+      await shelf.load();
+    },
     outOfReach: computed(() => rows.value.filter(({ solution }) => solution.status !== 'met')),
   };
 });

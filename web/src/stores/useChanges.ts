@@ -2,6 +2,7 @@ import { onScopeDispose } from 'vue';
 import { useBatches } from './batches.ts';
 import { useDraft } from './draft.ts';
 import { useJugs } from './jugs.ts';
+import { usePantry } from './pantry.ts';
 import { useSamples } from './samples.ts';
 import { useShop } from './shop.ts';
 
@@ -13,6 +14,7 @@ export function useChanges(): void {
     drafts: useDraft(),
     shelf: useShop(),
     samples: useSamples(),
+    pantry: usePantry(),
   };
   const source = new EventSource('/api/changes');
   let dropped = false;

@@ -16,6 +16,7 @@ const jug = (over: Partial<Jug>): Jug => ({
   strengthFrac: 0.035,
   readBy: 'prediction',
   caffeineMgPerG: 1.9,
+  pricePerKg: 8,
   capacityMl: 3000,
   madeAt: '2026-06-12T06:00:00.000Z',
   useBy: '2026-06-18T06:00:00.000Z',

@@ -1,19 +1,22 @@
 <script setup lang="ts">
 import type { Jug } from '@ratio/core';
 import { scaleLinear } from 'd3-scale';
+import { ElButton } from 'element-plus';
+import { RouterLink } from 'vue-router';
 import ChoiceField from '../../field/ChoiceField.vue';
 import type { MenuRow } from '../../stores/menu.ts';
 
 /** The menu as a ladder of strengths from one jug, and what is out of its reach. */
 defineProps<{
   rows: readonly MenuRow[];
+  /** Empty while a new drink is in hand. */
   chosenId: string;
   jug: Jug;
   jugs: readonly Jug[];
   /** What is in a jug, in the shop's units. */
   writeJug: (jug: Jug) => string;
 }>();
-const emit = defineEmits<{ choose: [drinkId: string]; jug: [jugId: string] }>();
+const emit = defineEmits<{ choose: [drinkId: string]; jug: [jugId: string]; add: [] }>();
 
 const x = scaleLinear([0, 0.035], [0, 100]).clamp(true);
 const pct = (frac: number): string => (100 * frac).toFixed(2);
@@ -27,11 +30,11 @@ function trouble({ solution }: MenuRow): string {
     case 'met':
       return '';
     case 'no_room':
-      return 'no room for coffee';
+      return 'no room for what is asked';
     case 'too_weak':
       return solution.needsStrengthFrac === null
         ? 'out of reach in this glass'
-        : `out of reach: needs a ${pct(solution.needsStrengthFrac)} % jug`;
+        : `short: needs a ${pct(solution.needsStrengthFrac)} % jug`;
   }
 }
 </script>
@@ -80,12 +83,16 @@ function trouble({ solution }: MenuRow): string {
         </button>
       </li>
     </ul>
+    <div class="more">
+      <ElButton @click="emit('add')">New drink</ElButton>
+      <RouterLink to="/pour/menu">The whole menu</RouterLink>
+    </div>
   </section>
 </template>
 
 <style scoped>
 .ladder {
-  padding: 16px 10px 20px;
+  padding: 10px 10px 12px;
 }
 
 h2,
@@ -102,12 +109,12 @@ h2,
 button {
   display: block;
   width: 100%;
-  min-height: 56px;
+  min-height: 44px;
   border: 0;
   border-bottom: 1px solid var(--hairline);
   border-left: 3px solid transparent;
   background: none;
-  padding: 8px 10px 8px 7px;
+  padding: 4px 10px 3px 7px;
   text-align: left;
   cursor: pointer;
 }
@@ -126,8 +133,8 @@ button.chosen {
 .rung {
   display: block;
   width: 100%;
-  height: 10px;
-  margin-top: 4px;
+  height: 8px;
+  margin-top: 1px;
 }
 
 .rung line {
@@ -148,6 +155,14 @@ button.chosen {
 .rung .wanted {
   stroke: var(--ink);
   stroke-width: 2;
+}
+
+.more {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  gap: 8px;
+  padding: 10px 10px 0;
 }
 
 .trouble {

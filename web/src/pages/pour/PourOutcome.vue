@@ -1,107 +1,178 @@
 <script setup lang="ts">
-import type { Drink, ReckonDrinkResponse } from '@ratio/core';
+import { CONSTANTS, type Adjustment } from '@ratio/core';
 import { ElButton } from 'element-plus';
 import { computed } from 'vue';
-import MeltChart from '../../chart/MeltChart.vue';
+import StandChart from '../../chart/StandChart.vue';
 import AmountField from '../../field/AmountField.vue';
 import BigFigure from '../../figure/BigFigure.vue';
 import CautionList from '../../figure/CautionList.vue';
+import BuildList from './BuildList.vue';
+import BulkCard from './BulkCard.vue';
+import DrinkFacts from './DrinkFacts.vue';
+import TasteRow from './TasteRow.vue';
+import type { usePour } from './usePour.ts';
 
 /** The one drink: its strength, how it stands, what to pour, and the button that pours it. */
 const props = defineProps<{
-  drink: Drink;
-  solution: ReckonDrinkResponse;
-  minute: number;
-  wanted: number;
-  changed: boolean;
-  build: readonly { name: string; amount: string; beside: string }[];
-  writeTemp: (tempC: number) => string;
-  price: string;
-  /** Whether the jug holds enough for this drink. */
+  pour: ReturnType<typeof usePour>;
+  /** Whether the jug holds enough for it. */
   enough: boolean;
+  left: number;
   pouring: boolean;
 }>();
-const emit = defineEmits<{
-  aim: [target: { strengthFrac?: number; atMinutes?: number }];
-  usual: [];
-  pour: [];
-}>();
+const emit = defineEmits<{ pour: [] }>();
 
-const STEP_FRAC = 0.0005;
+const { hand, words } = props.pour;
+const drink = computed(() => props.pour.drink.value!);
+const solved = computed(() => props.pour.solved.value!);
+const solution = computed(() => solved.value.solution);
+const minute = computed(() => props.pour.minute.value);
 const pct = (frac: number): string => (100 * frac).toFixed(2);
-const first = computed(() => props.solution.timeline[0]);
-const last = computed(() => props.solution.timeline.at(-1));
+const lastSip = CONSTANTS.lastSipMinutes.value;
+
 const minuteText = computed(() =>
-  props.minute === 0 ? 'as it is poured' : `${props.minute} min after pouring`,
+  minute.value === 0 ? 'as it is poured' : `${minute.value} min after pouring`,
 );
-const allergens = computed(() => props.solution.allergens.join(', ') || 'none of the listed');
-const step = (way: 1 | -1): void =>
-  emit('aim', {
-    strengthFrac: Math.round((props.wanted + way * STEP_FRAC) / STEP_FRAC) * STEP_FRAC,
-  });
+const sips = computed(() => {
+  const { timeline } = solution.value;
+  const [first, last] = [timeline[0], timeline[lastSip]];
+  if (!first || !last) return '';
+  const window = solved.value.window;
+  const until = window ? Math.round(window.toMinutes) : 0;
+  const meant = window
+    ? until >= 30
+      ? '. As meant for half an hour'
+      : `. As meant until ${until} min`
+    : '';
+  return `first sip ${pct(first.strengthFrac)}, at ${lastSip} min ${pct(last.strengthFrac)}${meant}`;
+});
+const rounding = computed(() => {
+  const measured = props.pour.measured.value;
+  if (!measured) return '';
+  const { offFrac, overLineMl, solution: poured } = measured;
+  const off =
+    Math.abs(offFrac) < 5e-5 ? 'as solved' : `${offFrac > 0 ? '+' : '−'}${pct(Math.abs(offFrac))}`;
+  const line =
+    Math.abs(overLineMl) < 0.5
+      ? 'at the fill line'
+      : `${words.volume(Math.abs(overLineMl))} ${overLineMl > 0 ? 'over' : 'under'} the line`;
+  return `Rounded to the tools it is ${pct(poured.strengthFrac)}\u2009% (${off}), ${line}.`;
+});
+const isUs = computed(() => words.units.value === 'us');
+const each = (amount: number): number => amount / drink.value.shares;
+const cost = computed(() => props.pour.cost.value);
+const margin = computed(() => {
+  const { price } = drink.value;
+  if (!cost.value || cost.value.unknown.length > 0 || price <= 0) return '';
+  return `${(100 * (1 - cost.value.price / price)).toFixed(0)} % left`;
+});
+const hotText = computed(() => {
+  const hot = props.pour.hot.value;
+  if (!hot) return '';
+  const now = `In the cup ${words.temp(hot.cupC)}, before the mug takes its share.`;
+  return hot.fillC === null
+    ? `${now} Even boiling ${fillName.value} does not bring it to ${words.temp(hot.wantedC)}: warm the concentrate, or take less of it.`
+    : `${now} For ${words.temp(hot.wantedC)} pour it at ${words.temp(hot.fillC)}.`;
+});
+const fillName = computed(() => solved.value.input.fills[0]!.ingredient.name.toLowerCase());
+const needsWays = computed(() => props.pour.ways.value.length > 0);
 </script>
 
 <template>
   <section class="outcome" aria-label="This drink" aria-live="polite">
-    <BigFigure
-      :label="`${drink.name}, ${minuteText}`"
-      :figure="pct(solution.strengthFrac)"
-      unit="%"
-    >
-      <template v-if="first && last" #beside>
-        <span class="sips soft"
-          >first sip {{ pct(first.strengthFrac) }}, after half an hour
-          {{ pct(last.strengthFrac) }}</span
-        >
-      </template>
-    </BigFigure>
-    <div class="target no-print">
-      <span class="label">Target</span>
-      <AmountField
-        label="Target strength"
-        :value="wanted"
-        :accepts="['percent']"
-        :write="(frac) => `${pct(frac)}\u2009%`"
-        :step="STEP_FRAC"
-        :min="0.001"
-        :max="0.2"
-        limit-text="Between 0.1 % and 20 %."
-        @change="(strengthFrac) => emit('aim', { strengthFrac })"
-      />
-      <ElButton @click="step(-1)">weaker</ElButton>
-      <ElButton @click="step(1)">stronger</ElButton>
-      <ElButton v-if="changed" text @click="emit('usual')">as usual</ElButton>
-    </div>
-    <MeltChart
-      v-if="solution.timeline.length > 0"
-      :timeline="solution.timeline"
-      :minute="minute"
-      :strength-frac="solution.strengthFrac"
-      :write-temp="writeTemp"
-      @minute="emit('aim', { atMinutes: $event })"
-    />
-    <div class="build">
-      <h2>Pour in this order</h2>
-      <ol>
-        <li v-for="(row, i) in build" :key="row.name">
-          <span class="figures soft">{{ i + 1 }}</span>
-          <span>{{ row.name }}</span>
-          <strong class="figures">{{ row.amount }}</strong>
-          <span class="soft beside">{{ row.beside }}</span>
-        </li>
-      </ol>
-    </div>
-    <div class="facts">
-      <BigFigure label="Caffeine" size="small" :figure="solution.caffeineMg.toFixed(0)" unit="mg" />
-      <BigFigure label="Energy" size="small" :figure="solution.energyKcal.toFixed(0)" unit="kcal" />
-      <BigFigure label="Sugar" size="small" :figure="solution.sugarG.toFixed(1)" unit="g" />
-      <BigFigure label="Price" size="small" :figure="price" unit="" />
-      <div class="contains">
-        <h2>Contains</h2>
-        <p>{{ allergens }}</p>
+    <div class="top">
+      <BigFigure
+        :label="`${drink.name}, ${minuteText}`"
+        :figure="pct(solution.strengthFrac)"
+        unit="%"
+      >
+        <template v-if="sips" #beside>
+          <span class="sips soft">{{ sips }}</span>
+        </template>
+      </BigFigure>
+      <div v-if="'strengthFrac' in drink.target" class="target no-print">
+        <span class="label">Target</span>
+        <AmountField
+          label="Target strength"
+          :value="drink.target.strengthFrac"
+          :accepts="['percent']"
+          :write="words.pct"
+          :step="0.0005"
+          :min="0.001"
+          :max="0.2"
+          limit-text="Between 0.1 % and 20 %."
+          @change="(strengthFrac) => pour.aim({ strengthFrac })"
+        />
       </div>
     </div>
-    <CautionList :cautions="solution.cautions" />
+    <div v-if="solution.status !== 'met'" class="reach">
+      <CautionList :cautions="solved.cautions.slice(0, 1)" />
+      <p v-if="needsWays"><strong>What would reach it</strong></p>
+      <ul v-if="needsWays">
+        <li v-for="{ way, text } in pour.ways.value" :key="way.way">{{ text }}</li>
+      </ul>
+    </div>
+    <TasteRow
+      :changes="hand.changes.value"
+      :is-new="hand.isNew.value"
+      :edited="hand.edited.value !== null"
+      :keeping="hand.keeping.value"
+      @adjust="(by: Adjustment) => hand.adjust(by)"
+      @usual="hand.asUsual"
+      @keep="hand.keep"
+    />
+    <StandChart
+      v-if="solution.timeline.length > 0"
+      :timeline="solution.timeline"
+      :other="pour.otherIce.value"
+      :own-name="
+        pour.iceText.value
+          ? pour.iceText.value.isCoffee
+            ? 'over coffee ice'
+            : 'over water ice'
+          : 'without ice'
+      "
+      :window="solved.window"
+      :minute="minute"
+      :last-sip-minutes="lastSip"
+      :write-temp="words.temp"
+      :write-volume="words.volume"
+      :degrees="(tempC) => (isUs ? tempC * 1.8 + 32 : tempC)"
+      :volume="(volumeMl) => volumeMl / words.perUnitMl.value"
+      @minute="pour.aim({ atMinutes: $event })"
+    />
+    <BuildList
+      class="build"
+      :build="pour.build.value"
+      :measuring="pour.measuring.value"
+      :rounding="rounding"
+      :count="pour.count.value"
+      @measuring="pour.measuring.value = $event"
+      @count="pour.count.value = $event"
+    />
+    <p v-if="hotText" class="fine">{{ hotText }}</p>
+    <BulkCard
+      v-if="pour.bulk.value"
+      :bulk="pour.bulk.value"
+      :write-volume="words.volume"
+      :write-money="words.money"
+    />
+    <DrinkFacts
+      :caffeine-mg="each(solution.caffeineMg)"
+      :energy-kcal="each(solution.energyKcal)"
+      :sugar-g="each(solution.sugarG)"
+      :alcohol-frac="solution.alcoholFrac"
+      :cost="cost ? words.money(cost.price) : '–'"
+      :price="words.money(drink.price)"
+      :margin="margin"
+      :unpriced="cost?.unknown ?? []"
+      :allergens="solved.allergens"
+      :shares="drink.shares"
+      :left="left"
+    />
+    <CautionList
+      :cautions="solution.status === 'met' ? solved.cautions : solved.cautions.slice(1)"
+    />
     <div class="go no-print">
       <ElButton
         type="primary"
@@ -110,7 +181,7 @@ const step = (way: 1 | -1): void =>
         :loading="pouring"
         @click="emit('pour')"
       >
-        Pour this one
+        {{ pour.count.value === 1 ? 'Pour this one' : `Pour these ${pour.count.value}` }}
       </ElButton>
       <p v-if="!enough" class="due">The jug holds too little for it. Take another jug.</p>
     </div>
@@ -121,75 +192,76 @@ const step = (way: 1 | -1): void =>
 .outcome {
   display: grid;
   align-content: start;
+  gap: 7px;
+  padding: 10px 24px 0;
+}
+
+.top {
+  display: flex;
+  align-items: start;
+  justify-content: space-between;
   gap: 12px;
-  padding: 14px 24px 20px;
 }
 
 .sips {
   display: inline-block;
-  max-width: 13rem;
+  max-width: 11.5rem;
+  font-size: var(--t13);
   font-weight: 400;
   line-height: 1.3;
 }
 
 .target {
-  display: flex;
-  align-items: center;
-  gap: 10px;
-  border-block: 1px solid var(--hairline);
-  padding: 4px 0;
+  width: 92px;
+  flex: none;
 }
 
-.target :deep(.amount) {
-  flex: 1;
-  min-width: 90px;
-}
-
-.target .el-button {
-  margin: 0;
-  padding-inline: 14px;
-}
-
-li {
+.reach {
   display: grid;
-  grid-template-columns: 1.4rem 1fr auto 5.4rem;
-  align-items: baseline;
-  padding: 5px 0;
-  border-bottom: 1px solid var(--hairline);
-}
-
-li strong {
-  font-size: var(--t18);
-}
-
-.beside {
-  text-align: right;
+  gap: 4px;
   font-size: var(--t13);
 }
 
-.facts {
+.reach ul {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 22px;
+  gap: 2px 14px;
+}
+
+.reach li::before {
+  margin-right: 5px;
+  content: '·';
+}
+
+.fine {
+  font-size: var(--t13);
 }
 
 .go {
+  position: sticky;
+  bottom: 0;
+  z-index: 1;
   display: flex;
   align-items: center;
   gap: 14px;
+  margin-inline: -24px;
+  border-top: 1px solid var(--hairline);
+  background: var(--paper);
+  padding: 8px 24px;
 }
+
 /* At the bar on a phone: the strength, what to pour, the button. */
 @media (max-width: 640px) {
-  .outcome > :deep(.figure) {
+  .top {
+    order: -4;
+  }
+
+  .reach {
     order: -3;
   }
 
   .build {
     order: -2;
-  }
-
-  .go {
-    order: -1;
   }
 }
 </style>

@@ -1,115 +1,132 @@
 import {
-  buildOrder,
   CONSTANTS,
   coffeeOf,
-  convert,
+  buildOrder,
+  fillTempForC,
   ICE_SHAPES,
-  INGREDIENTS,
-  ingredientOf,
-  inOneLine,
-  writeMass,
-  writeTemp,
-  writeVolume,
+  inBulk,
+  measuredDrink,
+  ofMass,
+  siphonPlan,
+  solveDrink,
+  wayText,
+  waysToReach,
   type BuildStep,
   type Drink,
+  type Ingredient,
+  type Measured,
+  type MeasuredBy,
+  type WayWords,
 } from '@ratio/core';
-import { storeToRefs } from 'pinia';
 import { computed, ref, watch } from 'vue';
-import { useRoute } from 'vue-router';
 import { cssColour } from '../../drawing/colour.ts';
 import { useJugs } from '../../stores/jugs.ts';
-import { solveFrom, useMenu } from '../../stores/menu.ts';
-import { useSettings } from '../../stores/settings.ts';
+import { useMenu } from '../../stores/menu.ts';
+import { usePantry } from '../../stores/pantry.ts';
 import { useShop } from '../../stores/shop.ts';
 import { useStored } from '../../stores/useStored.ts';
+import { useWords } from '../../stores/useWords.ts';
+import { useDrinkInHand } from './useDrinkInHand.ts';
+
+/** How the bar measures on this tablet. */
+export type Measuring = MeasuredBy | 'exact';
+
+const WARM_CUP_C = 62;
+const LEAST_FRAC = 0.001;
+const MOST_FRAC = 0.2;
 
 /** The drink in hand, solved from the jug in hand, and how the page shows it. */
 export function usePour() {
   const shelf = useShop();
   const jugs = useJugs();
   const menu = useMenu();
-  const { units } = storeToRefs(useSettings());
-  const { shop } = storeToRefs(shelf);
-  const chosenId = useStored<string | null>('ratio.drink', null);
-  const route = useRoute();
+  const pantry = usePantry();
+  const words = useWords();
+  const hand = useDrinkInHand();
+  const { drink } = hand;
+  const measuring = useStored<Measuring>('ratio.measuring', 'jigger');
+  /** How many of it are poured at once. */
+  const count = ref(1);
   watch(
-    () => route.query['drink'],
-    (asked) => {
-      if (typeof asked === 'string') chosenId.value = asked;
-    },
-    { immediate: true },
+    () => drink.value?.id,
+    () => (count.value = 1),
   );
-  /** A target for this one drink only, in place of the menu's. */
-  const once = ref<{ strengthFrac: number; atMinutes: number } | null>(null);
-  watch(chosenId, () => (once.value = null));
 
-  const usual = computed<Drink | null>(
-    () => shelf.drinks.find(({ id }) => id === chosenId.value) ?? shelf.drinks[0] ?? null,
-  );
-  const drink = computed<Drink | null>(() =>
-    usual.value && once.value ? { ...usual.value, target: once.value } : usual.value,
-  );
-  const solve = (of: Drink) => {
+  const solved = computed(() => {
     const jug = jugs.chosen;
-    if (!jug || !shop.value) return null;
-    const { roomC, fridgeC } = shop.value;
-    return solveFrom({ drink: of, jug, roomC, fridgeC });
-  };
-  const solution = computed(() => (drink.value ? solve(drink.value) : null));
+    return jug && drink.value ? menu.solve(drink.value, jug) : null;
+  });
+  const solution = computed(() => solved.value?.solution ?? null);
   const minute = computed(() => {
     const target = drink.value?.target;
     return target && 'atMinutes' in target ? target.atMinutes : CONSTANTS.targetMinutes.value;
   });
+  const measured = computed(() => {
+    const { shop } = shelf;
+    if (!solved.value || !shop || measuring.value === 'exact') return null;
+    const { input: of, solution: found } = solved.value;
+    return measuredDrink({ drink: of, solution: found, tools: shop.bar, by: measuring.value });
+  });
+  const cost = computed(() =>
+    solved.value && jugs.chosen ? menu.costOf(solved.value, jugs.chosen) : null,
+  );
+  const ways = computed(() =>
+    solved.value
+      ? waysToReach(solved.value.input, solved.value.solution).map((way) => ({
+          way,
+          text: wayText(way, words.words),
+        }))
+      : [],
+  );
 
-  const mass = (massG: number): string => inOneLine(writeMass({ massG, units: units.value }));
-  const volume = (volumeMl: number): string =>
-    inOneLine(writeVolume({ volumeMl, units: units.value }));
-  const otherVolume = (volumeMl: number): string =>
-    inOneLine(writeVolume({ volumeMl, units: units.value === 'metric' ? 'us' : 'metric' }));
-  const temp = (tempC: number): string => inOneLine(writeTemp({ tempC, units: units.value }));
-
-  const ice = computed(() => {
-    const told = drink.value?.ice;
-    if (!told || !solution.value || solution.value.iceG === 0) return null;
-    const { edgeM } = ICE_SHAPES[told.kind];
-    const pieceG = CONSTANTS.iceDensityGPerMl.value * (edgeM * 100) ** 3;
-    const count = Math.round(solution.value.iceG / pieceG);
-    const pieces = told.kind === 'cubes' ? `${count} cubes` : 'crushed';
-    return {
-      count,
-      edgeMm: edgeM * 1000,
-      pieces,
-      text: `${mass(solution.value.iceG)} ice, ${pieces}, ${temp(told.tempC)}`,
-    };
+  /** The same drink over coffee ice of the jug (or over water ice), brought to the same target. */
+  const otherIce = computed(() => {
+    const input = solved.value?.input;
+    const ice = input?.glass.ice;
+    if (!input || !ice) return null;
+    const coffeeFrac = ice.coffeeFrac > 0 ? 0 : input.concentrate.strengthFrac;
+    const other = solveDrink({ ...input, glass: { ...input.glass, ice: { ...ice, coffeeFrac } } });
+    return other.timeline.length > 0
+      ? { name: coffeeFrac > 0 ? 'over coffee ice' : 'over water ice', timeline: other.timeline }
+      : null;
   });
 
   const steps = computed<BuildStep[]>(() => {
-    const found = solution.value;
-    if (!drink.value || !found) return [];
-    const { fillWith, additions } = drink.value;
-    return buildOrder({
-      iceG: found.iceG,
-      concentrateMl: found.concentrateMl,
-      fill: { ingredient: fillWith.ingredient, volumeMl: found.fillMl },
-      additions,
-    });
+    const found = solved.value;
+    if (!found) return [];
+    const { additions } = found.input;
+    const { iceG, concentrateMl, fills } = found.solution;
+    return buildOrder({ iceG, concentrateMl, fills, additions });
   });
+  const iceText = computed(() => iceOf(drink.value, solution.value?.iceG ?? 0, words.words));
 
-  const stepName = (step: BuildStep): string => {
-    if (step.part === 'ice') return drink.value?.ice?.kind === 'crushed' ? 'Crushed ice' : 'Ice';
-    return step.part === 'concentrate' ? 'Concentrate' : INGREDIENTS[step.ingredient].name;
-  };
   const build = computed(() =>
-    steps.value.map((step) =>
-      step.part === 'ice'
-        ? { name: stepName(step), amount: mass(step.massG), beside: ice.value?.pieces ?? '' }
-        : {
-            name: stepName(step),
-            amount: volume(step.volumeMl),
-            beside: otherVolume(step.volumeMl),
-          },
-    ),
+    steps.value.map((step) => {
+      const n = count.value;
+      if (step.part === 'ice')
+        return {
+          key: 'ice',
+          name: iceText.value?.name ?? 'Ice',
+          amount: words.mass(n * (measured.value?.iceG ?? step.massG)),
+          beside: n === 1 ? (iceText.value?.pieces ?? '') : `${n} × ${words.mass(step.massG)}`,
+        };
+      const tool = toolFor(step);
+      const volumeMl = n * (tool?.volumeMl ?? step.volumeMl);
+      return {
+        key: keyOf(step),
+        name: nameOf(step),
+        amount: words.volume(volumeMl),
+        beside: tool ? toolText(tool, n, words.mass) : words.otherVolume(volumeMl),
+      };
+    }),
   );
+
+  function toolFor(step: Exclude<BuildStep, { part: 'ice' }>): Measured | null {
+    if (!measured.value) return null;
+    if (step.part === 'concentrate') return measured.value.concentrate;
+    const { additions, fills } = measured.value;
+    return (step.part === 'addition' ? additions : fills)[step.index] ?? null;
+  }
 
   const layers = computed(() =>
     steps.value.flatMap((step) => {
@@ -117,30 +134,29 @@ export function usePour() {
       const composition =
         step.part === 'concentrate'
           ? coffeeOf({ massG: 1, strengthFrac: jugs.chosen?.strengthFrac ?? 0 })
-          : ingredientOf({ ingredient: step.ingredient, massG: 1 });
-      const key = step.part === 'concentrate' ? step.part : `${step.part}-${step.ingredient}`;
+          : ofMass({ ingredient: step.ingredient, massG: 1 });
       return [
         {
-          key,
-          name: stepName(step),
-          amount: volume(step.volumeMl),
+          key: keyOf(step),
+          name: nameOf(step),
+          amount: words.volume(step.volumeMl),
           volumeMl: step.volumeMl,
           colour: cssColour(composition),
+          onTop: step.part !== 'concentrate' && isOnTop(step.ingredient),
         },
       ];
     }),
   );
-  const perUnitMl = computed(() =>
-    units.value === 'metric' ? 1 : convert({ value: 1, from: 'fluidOunce', to: 'millilitre' }),
-  );
 
-  /** Another strength or minute, for this one drink. */
+  /** Another strength or minute, for this once. */
   function aim(target: { strengthFrac?: number; atMinutes?: number }): void {
     const strengthFrac = target.strengthFrac ?? wanted.value;
-    once.value = {
-      strengthFrac: Math.min(0.2, Math.max(0.001, strengthFrac)),
-      atMinutes: target.atMinutes ?? minute.value,
-    };
+    hand.change({
+      target: {
+        strengthFrac: Math.min(MOST_FRAC, Math.max(LEAST_FRAC, strengthFrac)),
+        atMinutes: target.atMinutes ?? minute.value,
+      },
+    });
   }
   const wanted = computed(() => {
     const target = drink.value?.target;
@@ -148,36 +164,165 @@ export function usePour() {
       ? target.strengthFrac
       : (solution.value?.strengthFrac ?? 0);
   });
-  /** The strength that an amount of concentrate gives, its filler making up the rest. */
-  function aimByConcentrate(volumeMl: number): void {
+
+  /** A layer of the drawing was dragged to another volume. */
+  function setLayer(key: string, volumeMl: number): void {
     const found = solution.value;
-    if (!drink.value || !found) return;
-    const fill = Math.max(0, found.concentrateMl + found.fillMl - volumeMl);
-    const trial = solve({ ...drink.value, target: { parts: { concentrate: volumeMl, fill } } });
-    const at = trial?.timeline[Math.round(minute.value)];
-    if (at) aim({ strengthFrac: at.strengthFrac });
+    const now = drink.value;
+    if (!found || !now) return;
+    const [part, at] = key.split('-') as [string, string | undefined];
+    const index = Number(at);
+    if (part === 'addition') {
+      const one = now.additions[index];
+      if (one) hand.change({ additions: now.additions.with(index, { ...one, volumeMl }) });
+    } else if (part === 'fill' && now.fillAlso.length > 0) {
+      const whole = Math.max(2, found.fillMl);
+      const mine = Math.min(whole - 1, Math.max(1, volumeMl));
+      const others = whole - (found.fills[index]?.volumeMl ?? 0);
+      const [first, ...rest] = found.fills.map(({ volumeMl: ml }, i) => {
+        const { ingredient, tempC } = [now.fillWith, ...now.fillAlso][i]!;
+        const share = i === index ? mine : (ml * (whole - mine)) / Math.max(others, 1e-6);
+        return { ingredient, tempC, share: Number(Math.max(share, 0.01).toFixed(2)) };
+      });
+      hand.change({ fillWith: first!, fillAlso: rest });
+    } else {
+      const concentrateMl =
+        part === 'concentrate' ? volumeMl : found.concentrateMl + found.fillMl - volumeMl;
+      aimByHand(Math.max(0, concentrateMl));
+    }
   }
 
+  /** The target that an amount of concentrate by hand amounts to, told in the drink's own way. */
+  function aimByHand(concentrateMl: number): void {
+    const now = drink.value;
+    const jug = jugs.chosen;
+    if (!now || !jug) return;
+    const { target } = now;
+    if ('concentrateMl' in target) {
+      hand.change({ target: { ...target, concentrateMl } });
+      return;
+    }
+    const trial = menu.solve({ ...now, target: { concentrateMl, told: 'volume' } }, jug);
+    if (!trial) return;
+    const { caffeineMg, fillMl, timeline } = trial.solution;
+    if ('caffeineMg' in target) hand.change({ target: { caffeineMg } });
+    else if ('parts' in target) {
+      const fill = target.parts.fill || 1;
+      const concentrate = Number(((fill * concentrateMl) / Math.max(fillMl, 1)).toFixed(2));
+      hand.change({ target: { parts: { concentrate, fill } } });
+    } else {
+      const at = timeline[Math.round(minute.value)];
+      if (at) aim({ strengthFrac: at.strengthFrac });
+    }
+  }
+
+  function setIce(massG: number): void {
+    const now = drink.value;
+    if (!now?.ice) return;
+    const { tempC, coffeeFrac, kind, part } = now.ice;
+    hand.change({ ice: { massG: Math.round(massG), tempC, coffeeFrac, kind, part } });
+  }
+
+  /** Made for many glasses at once: a siphon or a keg. */
+  const bulk = computed(() => {
+    const { shop } = shelf;
+    const serve = drink.value?.serve;
+    if (!solved.value || !shop || !serve || serve === 'built') return null;
+    const { input, solution: found } = solved.value;
+    const { siphonMl, kegMl, chargesPerFill, chargePrice } = shop.bar;
+    const volumeMl = serve === 'keg' ? kegMl : siphonMl * CONSTANTS.siphonFillFrac.value;
+    const made = inBulk({ drink: input, solution: found, volumeMl });
+    if (!made) return null;
+    const plan =
+      serve === 'siphon'
+        ? siphonPlan({
+            siphonMl,
+            chargesPerFill,
+            chargePrice,
+            perGlassMl: made.perGlassMl,
+            count: Math.max(1, made.glasses),
+          })
+        : null;
+    return { ...made, serve, plan };
+  });
+  /** For a hot drink: how hot its filler must be for a cup of 62 °C. */
+  const hot = computed(() => {
+    const input = solved.value?.input;
+    if (!input || input.glass.ice || !solution.value || solution.value.mixed.tempC < 35)
+      return null;
+    const tempC = fillTempForC({ drink: input, cupC: WARM_CUP_C });
+    return { cupC: solution.value.mixed.tempC, wantedC: WARM_CUP_C, fillC: tempC };
+  });
+
   return {
-    shop,
+    shelf,
     jugs,
     menu,
-    units,
+    pantry,
+    words,
+    hand,
     drink,
-    usual,
-    once,
+    solved,
     solution,
+    measuring,
+    measured,
+    count,
     minute,
     wanted,
-    ice,
+    cost,
+    ways,
+    otherIce,
+    iceText,
     build,
     layers,
-    perUnitMl,
-    volume,
-    temp,
-    choose: (id: string) => (chosenId.value = id),
+    bulk,
+    hot,
     aim,
-    aimByConcentrate,
-    asUsual: () => (once.value = null),
+    setLayer,
+    setIce,
+    setCup: (cupMl: number) => hand.change({ cupMl: Math.round(cupMl) }),
+  };
+}
+
+const isOnTop = ({ overrunFrac }: Ingredient): boolean => overrunFrac > 0;
+const keyOf = (step: Exclude<BuildStep, { part: 'ice' }>): string =>
+  step.part === 'concentrate' ? step.part : `${step.part}-${step.index}`;
+const nameOf = (step: Exclude<BuildStep, { part: 'ice' }>): string =>
+  step.part === 'concentrate' ? 'Concentrate' : step.ingredient.name;
+
+function toolText(
+  { tool, count, volumeMl }: Measured,
+  times: number,
+  mass: (massG: number) => string,
+): string {
+  const each = times === 1 ? '' : `${times} × `;
+  if (tool === 'pump') return `${each}${count} pump${count === 1 ? '' : 's'}`;
+  if (tool === 'spoon') return `${each}${count} tsp`;
+  if (tool === 'scale') return `${each}${mass(count)} on the scale`;
+  return times === 1 ? 'jigger' : `${times} × ${volumeMl.toFixed(0)}`;
+}
+
+function iceOf(drink: Drink | null, iceG: number, words: WayWords) {
+  const told = drink?.ice;
+  if (!told || iceG === 0) return null;
+  const { edgeM } = ICE_SHAPES[told.kind];
+  const pieceG = CONSTANTS.iceDensityGPerMl.value * (edgeM * 100) ** 3;
+  const count =
+    told.kind === 'crushed' ? Math.round(iceG / pieceG) : Math.max(1, Math.round(iceG / pieceG));
+  const isCoffee = told.coffeeFrac > 0 || told.part !== undefined;
+  const pieces = {
+    cubes: `${count} cube${count === 1 ? '' : 's'}`,
+    crushed: 'crushed',
+    large: `${count} large`,
+  }[told.kind];
+  const name = isCoffee ? 'Coffee ice' : told.kind === 'crushed' ? 'Crushed ice' : 'Ice';
+  return {
+    count,
+    edgeMm: edgeM * 1000,
+    pieces,
+    name,
+    isCoffee,
+    massG: iceG,
+    text: `${words.mass(iceG)} ${name.toLowerCase()}, ${pieces}, ${words.temp(told.tempC)}`,
   };
 }

@@ -1,0 +1,173 @@
+import { adjustDrink, describeChange, type Adjustment, type Drink } from '@ratio/core';
+import { computed, ref, watch } from 'vue';
+import { useRoute } from 'vue-router';
+import { newId, sentenceOf } from '../../api/client.ts';
+import { useMenu } from '../../stores/menu.ts';
+import { useNotice } from '../../stores/notice.ts';
+import { usePantry } from '../../stores/pantry.ts';
+import { useShop } from '../../stores/shop.ts';
+import { useStored } from '../../stores/useStored.ts';
+import { useWords } from '../../stores/useWords.ts';
+
+/** A drink before anybody has said anything about it. */
+const newDrink = (order: number): Drink => ({
+  id: newId(),
+  version: 0,
+  name: 'New drink',
+  cupMl: 350,
+  glass: 'tumbler',
+  shares: 1,
+  ice: { massG: 150, tempC: -2, coffeeFrac: 0, kind: 'cubes' },
+  additions: [],
+  fillWith: { ingredient: 'water', tempC: 4, share: 1 },
+  fillAlso: [],
+  target: { strengthFrac: 0.014, atMinutes: 4 },
+  stirredDown: false,
+  chilledToC: null,
+  serve: 'built',
+  price: 0,
+  weekCount: 0,
+  order,
+});
+
+/**
+ * The drink in hand: one of the menu, or that one changed for this once. What is changed stays here
+ * through a reload, until it is poured as it is, kept, or given up.
+ */
+export function useDrinkInHand() {
+  const shelf = useShop();
+  const menu = useMenu();
+  const pantry = usePantry();
+  const notice = useNotice();
+  const { words } = useWords();
+  const route = useRoute();
+  const chosenId = useStored<string | null>('ratio.drink', null);
+  /** The drink as it is changed; null where it is as the menu has it. */
+  const edited = useStored<Drink | null>('ratio.drink.edited', null);
+  const keeping = ref(false);
+  let keptId = newId();
+
+  const usual = computed<Drink | null>(
+    () => shelf.drinks.find(({ id }) => id === chosenId.value) ?? shelf.drinks[0] ?? null,
+  );
+  const drink = computed<Drink | null>(() => edited.value ?? usual.value);
+  const isNew = computed(() => edited.value?.version === 0);
+  const changes = computed(() =>
+    edited.value && usual.value && !isNew.value
+      ? describeChange({
+          before: usual.value,
+          after: edited.value,
+          pantry: pantry.pantry,
+          words,
+        })
+      : [],
+  );
+
+  function choose(id: string): void {
+    edited.value = null;
+    chosenId.value = id;
+  }
+  watch(
+    () => route.query['drink'],
+    (asked) => {
+      if (typeof asked === 'string' && asked !== chosenId.value) choose(asked);
+    },
+    { immediate: true },
+  );
+
+  function change(part: Partial<Drink>): void {
+    if (!drink.value) return;
+    edited.value = { ...drink.value, ...part };
+  }
+
+  function adjust(by: Adjustment): void {
+    const { shop } = shelf;
+    if (!drink.value || !shop) return;
+    const next = adjustDrink({ drink: drink.value, by, pantry: pantry.pantry, tools: shop.bar });
+    if (next) edited.value = next;
+    else notice.say({ tone: 'wrong', text: `There is nothing left that would make it ${by}.` });
+  }
+
+  async function keep(forWhom: string): Promise<void> {
+    const kept = edited.value;
+    const before = usual.value;
+    if (!kept) return;
+    keeping.value = true;
+    try {
+      const change = isNew.value ? 'new on the menu' : changes.value.join('; ');
+      // Kept for somebody the usual stays; a drink that another tablet changed is refused.
+      const saved = await menu.keep({ drink: kept, change, forWhom, id: keptId });
+      keptId = newId();
+      chosenId.value = saved.id;
+      edited.value = null;
+      const text =
+        forWhom === '' ? `${kept.name}: kept as the usual.` : `${kept.name}: kept for ${forWhom}.`;
+      const undo =
+        forWhom === '' && before && before.id === saved.id
+          ? async () => {
+              const back = { ...before, version: saved.version };
+              await menu.keep({ drink: back, change: 'taken back', forWhom: '' });
+            }
+          : undefined;
+      notice.say({ tone: 'done', text, ...(undo ? { undo } : {}) });
+    } catch (error) {
+      notice.say({ tone: 'wrong', text: `Not kept. ${sentenceOf(error)}` });
+      await shelf.load().catch(() => undefined);
+      // The next try is for the drink as it is now.
+      const now = shelf.drinks.find(({ id }) => id === kept.id);
+      if (now && edited.value) edited.value = { ...edited.value, version: now.version };
+    } finally {
+      keeping.value = false;
+    }
+  }
+
+  async function remove(): Promise<void> {
+    const gone = usual.value;
+    if (isNew.value || !gone) {
+      edited.value = null;
+      return;
+    }
+    try {
+      await menu.remove(gone);
+      edited.value = null;
+      notice.say({
+        tone: 'done',
+        text: `${gone.name} is off the menu.`,
+        undo: async () => {
+          await menu.keep({
+            drink: { ...gone, version: 0 },
+            change: 'back on the menu',
+            forWhom: '',
+          });
+          choose(gone.id);
+        },
+      });
+    } catch (error) {
+      notice.say({ tone: 'wrong', text: sentenceOf(error) });
+    }
+  }
+
+  return {
+    drink,
+    usual,
+    edited,
+    isNew,
+    changes,
+    keeping,
+    choose,
+    change,
+    adjust,
+    keep,
+    remove,
+    asUsual: () => (edited.value = null),
+    /** Takes a kept version in hand, as the drink of this once. */
+    take: (version: Omit<Drink, 'id' | 'version'>) => {
+      if (usual.value)
+        edited.value = { ...version, id: usual.value.id, version: usual.value.version };
+    },
+    startNew: () => {
+      const last = Math.max(0, ...shelf.drinks.map(({ order }) => order));
+      edited.value = newDrink(last + 1);
+    },
+  };
+}
