@@ -69,6 +69,7 @@ export { ICE_KINDS, type IceKind } from './cup/ice.ts';
 export { blended, blendToStrengthG, stretched, waterToStrengthG } from './jug/balance.ts';
 export { makePart, weigh, type MadePart } from './parts/makePart.ts';
 export { resolvePantry, usedBy, type ResolvedPantry } from './parts/resolvePantry.ts';
+export { pouredG, weekNeedG, type ExpectedDrink } from './parts/weekNeed.ts';
 export { scalePart } from './parts/scalePart.ts';
 export { solveRequest, type SolvedDrink } from './reckon/reckonDrink.ts';
 export { describeChange } from './reckon/describeChange.ts';

@@ -1,7 +1,12 @@
 import { createRouter, createWebHistory } from 'vue-router';
+import JugPage from './pages/jugs/JugPage.vue';
 import JugsPage from './pages/jugs/JugsPage.vue';
 import PlanPage from './pages/plan/PlanPage.vue';
+import CardPage from './pages/pour/CardPage.vue';
+import MenuPage from './pages/pour/MenuPage.vue';
 import PourPage from './pages/pour/PourPage.vue';
+import IngredientsPage from './pages/ingredients/IngredientsPage.vue';
+import PartsPage from './pages/parts/PartsPage.vue';
 import SamplesPage from './pages/samples/SamplesPage.vue';
 import ShelfPage from './pages/shelf/ShelfPage.vue';
 import SteepPage from './pages/steep/SteepPage.vue';
@@ -16,7 +21,12 @@ export const router = createRouter({
     { path: '/plan/samples', component: SamplesPage, meta: { title: 'Small jars' } },
     { path: '/steep', component: SteepPage, meta: { title: 'Steep' } },
     { path: '/jugs', component: JugsPage, meta: { title: 'Jugs' } },
+    { path: '/jugs/:id', component: JugPage, meta: { title: 'One jug' } },
     { path: '/pour', component: PourPage, meta: { title: 'Pour' } },
+    { path: '/pour/menu', component: MenuPage, meta: { title: 'The menu' } },
+    { path: '/pour/card', component: CardPage, meta: { title: 'Build card' } },
+    { path: '/shelf/parts', component: PartsPage, meta: { title: 'House-made parts' } },
+    { path: '/shelf/ingredients', component: IngredientsPage, meta: { title: 'Ingredients' } },
     { path: '/shelf', component: ShelfPage, meta: { title: 'Shelf' } },
     { path: '/:rest(.*)*', redirect: '/plan' },
   ],

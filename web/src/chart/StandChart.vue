@@ -38,11 +38,11 @@ const props = defineProps<{
 const emit = defineEmits<{ minute: [minutes: number] }>();
 
 const WIDTH = 440;
-const HEIGHT = 178;
+const HEIGHT = 164;
 const LEFT = 46;
 const RIGHT = WIDTH - 16;
-const TOP = 26;
-const BASE = 144;
+const TOP = 24;
+const BASE = 136;
 const svg = ref<SVGSVGElement | null>(null);
 const VIEWS = [
   { key: 'strength', name: 'Strength', title: 'Coffee strength, %, while it stands', digits: 2 },
@@ -175,7 +175,6 @@ const rows = computed(() =>
 <style scoped>
 .views {
   display: flex;
-  flex-wrap: wrap;
   align-items: center;
   gap: 4px;
 }
@@ -199,8 +198,9 @@ const rows = computed(() =>
 
 .legend {
   display: flex;
-  gap: 14px;
+  gap: 12px;
   margin-left: auto;
+  white-space: nowrap;
   font-size: var(--t13);
 }
 

@@ -29,6 +29,8 @@ const props = defineProps<{
   lineText: string;
   /** What one unit of the graduations is, mL. */
   perUnitMl: number;
+  /** A picture only: nothing can be dragged. */
+  still?: boolean;
 }>();
 const emit = defineEmits<{
   layer: [key: string, volumeMl: number];
@@ -127,7 +129,7 @@ const SLIM = { tumbler: 2.05, highball: 2.7, mug: 1.05, carafe: 1.7 };
     ref="svg"
     class="drawing"
     :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
-    role="group"
+    :role="still ? 'img' : 'group'"
     :aria-label="`The glass, to scale: ${spoken}.`"
   >
     <VesselOutline
@@ -173,7 +175,7 @@ const SLIM = { tumbler: 2.05, highball: 2.7, mug: 1.05, carafe: 1.7 };
     </g>
     <text v-if="ice" class="note" :x="x" :y="FLOOR + 28" text-anchor="middle">{{ ice.text }}</text>
     <SvgHandle
-      v-for="layer in stacked"
+      v-for="layer in still ? [] : stacked"
       :key="`grip-${layer.key}`"
       :svg="svg"
       :x="x + halfAt(layer.highY)"
@@ -189,7 +191,7 @@ const SLIM = { tumbler: 2.05, highball: 2.7, mug: 1.05, carafe: 1.7 };
       @change="emit('layer', layer.key, $event)"
     />
     <SvgHandle
-      v-if="ice"
+      v-if="ice && !still"
       :svg="svg"
       :x="x - halfAt(iceY) + GRIP_INSIDE"
       :y="iceY"
@@ -206,6 +208,7 @@ const SLIM = { tumbler: 2.05, highball: 2.7, mug: 1.05, carafe: 1.7 };
       <rect class="ice-grip" x="-7" y="-7" width="14" height="14" rx="3" />
     </SvgHandle>
     <SvgHandle
+      v-if="!still"
       :svg="svg"
       :x="x - halfAt(lineY) + GRIP_INSIDE"
       :y="lineY"

@@ -7,7 +7,7 @@ const open = defineModel<boolean>({ required: true });
 const KEYS = [
   ['1 2 3 4', 'Plan, Steep, Jugs, Pour'],
   ['/', 'find anything'],
-  ['n', 'a new plan'],
+  ['n', 'a new one of what the page holds: a plan, a drink, a part'],
   ['↑ ↓', 'step an amount or a handle; with Shift ten at once'],
   ['Esc', 'leave a field as it was'],
   ['?', 'this list'],

@@ -1,6 +1,7 @@
 import { computed, ref } from 'vue';
 import { useBatches } from '../stores/batches.ts';
 import { useJugs } from '../stores/jugs.ts';
+import { usePantry } from '../stores/pantry.ts';
 import { useShop } from '../stores/shop.ts';
 
 /** Something that can be found: where it is, and what to do on the way. */
@@ -19,6 +20,9 @@ const PAGES: readonly Found[] = [
   { key: 'steep', name: 'Steeping', kind: 'page', to: '/steep' },
   { key: 'jugs', name: 'Concentrate on hand', kind: 'page', to: '/jugs' },
   { key: 'pour', name: 'Pour a drink', kind: 'page', to: '/pour' },
+  { key: 'menu', name: 'The whole menu', kind: 'page', to: '/pour/menu' },
+  { key: 'parts', name: 'House-made parts', kind: 'page', to: '/shelf/parts' },
+  { key: 'ingredients', name: 'Ingredients', kind: 'page', to: '/shelf/ingredients' },
   { key: 'shelf', name: 'Shelf and house school', kind: 'page', to: '/shelf' },
 ];
 const MOST = 8;
@@ -28,6 +32,7 @@ export function useFinder() {
   const shelf = useShop();
   const batches = useBatches();
   const jugs = useJugs();
+  const pantry = usePantry();
   const sought = ref('');
 
   const all = computed<Found[]>(() => [
@@ -50,6 +55,12 @@ export function useFinder() {
       name: `${coffeeName} in ${vesselName}`,
       kind: 'steeping',
       to: '/steep',
+    })),
+    ...pantry.parts.map(({ id, name }) => ({
+      key: id,
+      name,
+      kind: 'house-made part',
+      to: `/shelf/parts?part=${id}`,
     })),
     ...shelf.coffees.map(({ id, name }) => ({ key: id, name, kind: 'coffee', to: '/shelf' })),
     ...shelf.vessels.map(({ id, name }) => ({ key: id, name, kind: 'vessel', to: '/shelf' })),

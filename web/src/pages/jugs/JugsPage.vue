@@ -10,6 +10,11 @@ import { useSettings } from '../../stores/settings.ts';
 import { useShop } from '../../stores/shop.ts';
 
 const DAY_MS = 86_400_000;
+const READ_BY: Readonly<Record<Jug['readBy'], string>> = {
+  refractometer: 'read',
+  prediction: 'predicted, not read',
+  balance: 'by the balance',
+};
 
 const shelf = useShop();
 const jugs = useJugs();
@@ -61,9 +66,7 @@ async function pourFrom(jug: Jug): Promise<void> {
         </div>
         <p class="number">
           <span class="figures">{{ (100 * jug.strengthFrac).toFixed(2) }} %</span>
-          <span class="soft note">{{
-            jug.readBy === 'refractometer' ? 'read' : 'predicted, not read'
-          }}</span>
+          <span class="soft note">{{ READ_BY[jug.readBy] }}</span>
         </p>
         <p class="number">
           <span class="figures">{{ row.level }}</span>
@@ -76,7 +79,10 @@ async function pourFrom(jug: Jug): Promise<void> {
             >, {{ row.left }}</span
           >
         </p>
-        <button type="button" @click="pourFrom(jug)">Pour from it</button>
+        <div class="do">
+          <button type="button" @click="pourFrom(jug)">Pour from it</button>
+          <RouterLink :to="`/jugs/${jug.id}`">Read, thin, blend</RouterLink>
+        </div>
       </li>
     </ul>
     <div v-else class="empty">
@@ -115,6 +121,13 @@ li {
 
 .note {
   display: block;
+  font-size: var(--t13);
+}
+
+.do {
+  display: grid;
+  gap: 8px;
+  justify-items: center;
   font-size: var(--t13);
 }
 

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import type { Jug } from '@ratio/core';
-import { scaleLinear } from 'd3-scale';
 import { ElButton } from 'element-plus';
 import { RouterLink } from 'vue-router';
 import ChoiceField from '../../field/ChoiceField.vue';
 import type { MenuRow } from '../../stores/menu.ts';
+import StrengthRung from './StrengthRung.vue';
 
 /** The menu as a ladder of strengths from one jug, and what is out of its reach. */
 defineProps<{
@@ -18,7 +18,6 @@ defineProps<{
 }>();
 const emit = defineEmits<{ choose: [drinkId: string]; jug: [jugId: string]; add: [] }>();
 
-const x = scaleLinear([0, 0.035], [0, 100]).clamp(true);
 const pct = (frac: number): string => (100 * frac).toFixed(2);
 
 function wantedOf({ drink, solution }: MenuRow): number {
@@ -54,7 +53,11 @@ function trouble({ solution }: MenuRow): string {
       "
       @update:model-value="emit('jug', $event)"
     />
-    <p class="soft fine">{{ jug.coffeeName }} · {{ writeJug(jug) }} on hand</p>
+    <p class="soft fine">{{ jug.coffeeName }} · {{ writeJug(jug) }}</p>
+    <div class="more">
+      <ElButton @click="emit('add')">New drink</ElButton>
+      <RouterLink to="/pour/menu">The whole menu</RouterLink>
+    </div>
     <ul>
       <li v-for="row in rows" :key="row.drink.id">
         <button
@@ -67,26 +70,15 @@ function trouble({ solution }: MenuRow): string {
             <span>{{ row.drink.name }}</span>
             <span class="figures">{{ pct(row.solution.strengthFrac) }}</span>
           </span>
-          <svg class="rung" viewBox="0 0 100 10" preserveAspectRatio="none" aria-hidden="true">
-            <line x1="0" x2="100" y1="5" y2="5" />
-            <line class="wanted" :x1="x(wantedOf(row))" :x2="x(wantedOf(row))" y1="0" y2="10" />
-            <line
-              class="reached"
-              :class="{ short: row.solution.status !== 'met' }"
-              x1="0"
-              :x2="x(row.solution.strengthFrac)"
-              y1="5"
-              y2="5"
-            />
-          </svg>
+          <StrengthRung
+            :wanted-frac="wantedOf(row)"
+            :reached-frac="row.solution.strengthFrac"
+            :short="row.solution.status !== 'met'"
+          />
           <span v-if="trouble(row)" class="due trouble">{{ trouble(row) }}</span>
         </button>
       </li>
     </ul>
-    <div class="more">
-      <ElButton @click="emit('add')">New drink</ElButton>
-      <RouterLink to="/pour/menu">The whole menu</RouterLink>
-    </div>
   </section>
 </template>
 
@@ -109,7 +101,7 @@ h2,
 button {
   display: block;
   width: 100%;
-  min-height: 44px;
+  min-height: 42px;
   border: 0;
   border-bottom: 1px solid var(--hairline);
   border-left: 3px solid transparent;
@@ -130,39 +122,19 @@ button.chosen {
   gap: 8px;
 }
 
-.rung {
-  display: block;
-  width: 100%;
-  height: 8px;
-  margin-top: 1px;
-}
-
-.rung line {
-  stroke: var(--hairline-strong);
-  vector-effect: non-scaling-stroke;
-}
-
-.rung .reached {
-  stroke: var(--action);
-  stroke-width: 3;
-}
-
-.rung .short {
-  stroke: var(--due-mark);
-  stroke-dasharray: 4 3;
-}
-
-.rung .wanted {
-  stroke: var(--ink);
-  stroke-width: 2;
-}
-
 .more {
   display: flex;
   align-items: center;
   justify-content: space-between;
   gap: 8px;
-  padding: 10px 10px 0;
+  padding: 0 10px 6px;
+  font-size: var(--t13);
+}
+
+.more .el-button {
+  min-height: 36px;
+  padding-inline: 12px;
+  font-size: var(--t13);
 }
 
 .trouble {

@@ -128,8 +128,8 @@ const needsWays = computed(() => props.pour.ways.value.length > 0);
       :own-name="
         pour.iceText.value
           ? pour.iceText.value.isCoffee
-            ? 'over coffee ice'
-            : 'over water ice'
+            ? 'coffee ice'
+            : 'water ice'
           : 'without ice'
       "
       :window="solved.window"
@@ -147,8 +147,8 @@ const needsWays = computed(() => props.pour.ways.value.length > 0);
       :measuring="pour.measuring.value"
       :rounding="rounding"
       :count="pour.count.value"
-      @measuring="pour.measuring.value = $event"
-      @count="pour.count.value = $event"
+      @measuring="pour.measureBy"
+      @count="pour.pourTimes"
     />
     <p v-if="hotText" class="fine">{{ hotText }}</p>
     <BulkCard
@@ -203,9 +203,16 @@ const needsWays = computed(() => props.pour.ways.value.length > 0);
   gap: 12px;
 }
 
+.top > :deep(.figure) {
+  flex: 1;
+}
+
+.top :deep(.line) {
+  flex-wrap: nowrap;
+}
+
 .sips {
   display: inline-block;
-  max-width: 11.5rem;
   font-size: var(--t13);
   font-weight: 400;
   line-height: 1.3;

@@ -87,7 +87,7 @@ export function usePour() {
     const coffeeFrac = ice.coffeeFrac > 0 ? 0 : input.concentrate.strengthFrac;
     const other = solveDrink({ ...input, glass: { ...input.glass, ice: { ...ice, coffeeFrac } } });
     return other.timeline.length > 0
-      ? { name: coffeeFrac > 0 ? 'over coffee ice' : 'over water ice', timeline: other.timeline }
+      ? { name: coffeeFrac > 0 ? 'coffee ice' : 'water ice', timeline: other.timeline }
       : null;
   });
 
@@ -280,6 +280,8 @@ export function usePour() {
     aim,
     setLayer,
     setIce,
+    measureBy: (by: Measuring) => (measuring.value = by),
+    pourTimes: (glasses: number) => (count.value = glasses),
     setCup: (cupMl: number) => hand.change({ cupMl: Math.round(cupMl) }),
   };
 }

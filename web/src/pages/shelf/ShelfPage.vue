@@ -3,6 +3,8 @@ import { inOneLine, writeMass, writeVolume } from '@ratio/core';
 import { ElButton } from 'element-plus';
 import { useSettings } from '../../stores/settings.ts';
 import { useShop } from '../../stores/shop.ts';
+import { RouterLink } from 'vue-router';
+import BarCard from './BarCard.vue';
 import CoffeeRow from './CoffeeRow.vue';
 import ShopCard from './ShopCard.vue';
 import { useShelfEdits } from './useShelfEdits.ts';
@@ -20,7 +22,12 @@ const mass = (massG: number): string => inOneLine(writeMass({ massG, units: sett
 <template>
   <div class="page">
     <h1>Shelf</h1>
-    <p class="soft">Every change is saved as it is made, and can be taken back.</p>
+    <p class="soft">
+      Every change is saved as it is made, and can be taken back. Also on the shelf:
+      <RouterLink to="/shelf/ingredients">ingredients</RouterLink>,
+      <RouterLink to="/shelf/parts">house-made parts</RouterLink>,
+      <RouterLink to="/pour/menu">the menu</RouterLink>.
+    </p>
     <section aria-labelledby="coffees">
       <h2 id="coffees" class="head">Coffees</h2>
       <ul>
@@ -47,6 +54,11 @@ const mass = (massG: number): string => inOneLine(writeMass({ massG, units: sett
       </ul>
       <ElButton @click="edits.addVessel">Add a vessel</ElButton>
     </section>
+    <BarCard
+      v-if="shelf.shop"
+      :bar="shelf.shop.bar"
+      @change="(bar, what) => shelf.shop && edits.shop(shelf.shop, { bar }, what)"
+    />
     <ShopCard
       v-if="shelf.shop"
       :shop="shelf.shop"

@@ -1,0 +1,230 @@
+<script setup lang="ts">
+import { densityGPerMl, energyKcal, measuredGPerMl, type Ingredient } from '@ratio/core';
+import { ElInput } from 'element-plus';
+import { RouterLink } from 'vue-router';
+import AmountField from '../../field/AmountField.vue';
+import { useWords } from '../../stores/useWords.ts';
+import PackageCard from './PackageCard.vue';
+import { useIngredients } from './useIngredients.ts';
+
+const { sought, rows, ownOf, isBuiltIn, save, form, told, add, remove } = useIngredients();
+const words = useWords();
+
+const MARKS = {
+  exact: 'by definition',
+  published: 'published',
+  memory: 'from memory',
+  practice: 'common practice',
+  ours: 'ours',
+} as const;
+const kcal = ({ per100G }: Ingredient): string => energyKcal(per100G).toFixed(0);
+const density = (ingredient: Ingredient): string =>
+  ingredient.looseGPerMl === null
+    ? densityGPerMl({ composition: ingredient.per100G, tempC: 20 }).toFixed(3)
+    : `${measuredGPerMl({ ingredient, tempC: 20 }).toFixed(2)} loose`;
+</script>
+
+<template>
+  <div class="page">
+    <header>
+      <h1>Ingredients</h1>
+      <p class="soft">
+        Built in, or your own from a package. What you say about a built-in one stands in for it
+        everywhere. <RouterLink to="/shelf/parts">House-made parts</RouterLink>
+      </p>
+      <ElInput
+        v-model="sought"
+        class="find"
+        aria-label="Find an ingredient"
+        placeholder="Find: oat, milk, syrup …"
+      />
+    </header>
+    <div class="columns">
+      <div class="scroll">
+        <table>
+          <caption class="visually-hidden">
+            Ingredients, 100 g of each
+          </caption>
+          <thead>
+            <tr>
+              <th scope="col">Ingredient</th>
+              <th scope="col" class="n">kcal</th>
+              <th scope="col" class="n">Sugar, g</th>
+              <th scope="col" class="n">Fat, g</th>
+              <th scope="col" class="n">g/mL</th>
+              <th scope="col">Contains</th>
+              <th scope="col">Opened, days</th>
+              <th scope="col">Price a kg</th>
+              <th scope="col">Source</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="one in rows" :key="one.id">
+              <th scope="row">
+                {{ one.name }}
+                <button
+                  v-if="ownOf(one.id)"
+                  type="button"
+                  class="drop"
+                  :aria-label="
+                    isBuiltIn(one.id)
+                      ? `${one.name}: as it was built in`
+                      : `Take ${one.name} off the shelf`
+                  "
+                  @click="remove(one)"
+                >
+                  {{ isBuiltIn(one.id) ? 'yours · reset' : 'yours · remove' }}
+                </button>
+              </th>
+              <td class="n">{{ kcal(one) }}</td>
+              <td class="n">{{ one.per100G.sugarG.toFixed(1) }}</td>
+              <td class="n">{{ one.per100G.fatG.toFixed(1) }}</td>
+              <td class="n">{{ density(one) }}</td>
+              <td>{{ one.allergens.join(', ') || '–' }}</td>
+              <td>
+                <AmountField
+                  lazy
+                  :label="`${one.name}: days once opened`"
+                  :value="one.openedDays ?? 0"
+                  :accepts="['ratio']"
+                  :write="(days) => (days === 0 ? 'keeps' : days.toFixed(0))"
+                  :step="1"
+                  :min="0"
+                  :max="3650"
+                  limit-text="Whole days; 0 where it keeps."
+                  @change="
+                    (days) =>
+                      save(one, { openedDays: days < 1 ? null : Math.round(days) }, 'opened life')
+                  "
+                />
+              </td>
+              <td>
+                <AmountField
+                  lazy
+                  :label="`${one.name}: price a kilogram`"
+                  :value="one.pricePerKg ?? 0"
+                  :accepts="['ratio']"
+                  :write="
+                    (price) => (one.pricePerKg === null && price === 0 ? '–' : price.toFixed(2))
+                  "
+                  :step="0.1"
+                  :min="0"
+                  :max="10000"
+                  limit-text="Between 0 and 10 000."
+                  @change="(pricePerKg) => save(one, { pricePerKg }, 'price')"
+                />
+              </td>
+              <td class="soft source" :title="one.source">{{ MARKS[one.mark] }}</td>
+            </tr>
+          </tbody>
+        </table>
+        <p v-if="rows.length === 0" class="none">
+          Nothing of that name. Put it on the shelf from its package, beside.
+        </p>
+      </div>
+      <PackageCard :form="form" :told="told" :words="words" @add="add" />
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.page {
+  padding: 20px 24px;
+}
+
+header {
+  display: grid;
+  grid-template-columns: 1fr 300px;
+  align-items: end;
+  gap: 0 24px;
+  padding-bottom: 12px;
+}
+
+.find {
+  grid-row: 1 / span 2;
+  grid-column: 2;
+}
+
+.columns {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 300px;
+  gap: 24px;
+}
+
+.scroll {
+  overflow-x: auto;
+}
+
+table {
+  width: 100%;
+  border-collapse: collapse;
+  font-size: var(--t13);
+}
+
+th,
+td {
+  height: 44px;
+  border-bottom: 1px solid var(--hairline);
+  padding: 0 8px 0 0;
+  text-align: left;
+}
+
+thead th {
+  height: auto;
+  border-bottom-color: var(--ink);
+  color: var(--ink-soft);
+}
+
+tbody th {
+  min-width: 150px;
+  font-size: var(--t15);
+}
+
+td :deep(.el-input__inner) {
+  font-size: var(--t15);
+}
+
+td :deep(.amount) {
+  width: 76px;
+}
+
+.n {
+  font-family: var(--figures);
+  text-align: right;
+  white-space: nowrap;
+}
+
+.n + td:not(.n) {
+  padding-left: 10px;
+}
+
+.drop {
+  display: block;
+  border: 0;
+  background: none;
+  padding: 0;
+  color: var(--action);
+  font-size: 0.75rem;
+  cursor: pointer;
+}
+
+.source {
+  white-space: nowrap;
+}
+
+.none {
+  padding: 24px 0;
+}
+
+@media (max-width: 1100px) {
+  .columns,
+  header {
+    grid-template-columns: 1fr;
+  }
+
+  .find {
+    grid-row: auto;
+    grid-column: 1;
+  }
+}
+</style>

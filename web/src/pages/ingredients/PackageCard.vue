@@ -1,0 +1,195 @@
+<script setup lang="ts">
+import {
+  ALLERGENS,
+  densityGPerMl,
+  energyKcal,
+  INGREDIENT_KINDS,
+  type Ingredient,
+} from '@ratio/core';
+import { ElButton } from 'element-plus';
+import { computed } from 'vue';
+import AmountField from '../../field/AmountField.vue';
+import ChoiceField from '../../field/ChoiceField.vue';
+import ChoiceRow from '../../field/ChoiceRow.vue';
+import TextField from '../../field/TextField.vue';
+import type { useWords } from '../../stores/useWords.ts';
+import type { PackageForm } from './useIngredients.ts';
+
+/** An ingredient from the table on its package: what it amounts to is shown before it is saved. */
+const props = defineProps<{
+  form: PackageForm;
+  told: { ingredient: Omit<Ingredient, 'id'> } | { wrong: string };
+  words: ReturnType<typeof useWords>;
+}>();
+const emit = defineEmits<{ add: [] }>();
+
+type GramKey = 'fatG' | 'carbohydrateG' | 'sugarG' | 'proteinG' | 'saltG';
+const GRAMS: readonly { key: GramKey; label: string }[] = [
+  { key: 'fatG', label: 'Fat, g' },
+  { key: 'carbohydrateG', label: 'Carbohydrate, g' },
+  { key: 'sugarG', label: 'of which sugars, g' },
+  { key: 'proteinG', label: 'Protein, g' },
+  { key: 'saltG', label: 'Salt, g' },
+];
+const PER = [
+  { value: '100 mL', label: 'per 100 mL' },
+  { value: '100 g', label: 'per 100 g' },
+] as const;
+const KINDS = INGREDIENT_KINDS.filter((kind) => kind !== 'foam').map((value) => ({
+  value,
+  label: value,
+}));
+// The form belongs to the page: these write into it.
+const form = computed(() => props.form as { -readonly [K in keyof PackageForm]: PackageForm[K] });
+function toggle(allergen: (typeof ALLERGENS)[number]): void {
+  const { allergens } = form.value;
+  form.value.allergens = allergens.includes(allergen)
+    ? allergens.filter((one) => one !== allergen)
+    : [...allergens, allergen];
+}
+const check = computed(() => {
+  if ('wrong' in props.told) return '';
+  const { per100G } = props.told.ingredient;
+  const gPerMl = densityGPerMl({ composition: per100G, tempC: 20 });
+  const kcal = energyKcal(per100G) * (props.form.per === '100 mL' ? gPerMl : 1);
+  return `That is ${gPerMl.toFixed(3)} g/mL and ${kcal.toFixed(0)} kcal per ${props.form.per}: does the package say so too?`;
+});
+</script>
+
+<template>
+  <section class="package" aria-labelledby="package">
+    <h2 id="package">Put one on the shelf from its package</h2>
+    <ChoiceRow label="Name">
+      <TextField
+        label="Name of the ingredient"
+        :value="form.name"
+        placeholder="oat drink, barista"
+        @change="form.name = $event"
+      />
+    </ChoiceRow>
+    <div class="pair">
+      <ChoiceRow label="Kind">
+        <ChoiceField v-model="form.kind" label="Kind of ingredient" :options="KINDS" />
+      </ChoiceRow>
+      <ChoiceRow label="Table">
+        <ChoiceField v-model="form.per" label="Table is per" :options="PER" />
+      </ChoiceRow>
+      <ChoiceRow v-for="row in GRAMS" :key="row.key" :label="row.label">
+        <AmountField
+          :label="row.label"
+          :value="form[row.key]"
+          :accepts="['mass']"
+          plain-unit="gram"
+          :write="(grams) => String(Number(grams.toFixed(2)))"
+          :step="0.1"
+          :min="0"
+          :max="100"
+          limit-text="Between 0 and 100 g."
+          @change="form[row.key] = $event"
+        />
+      </ChoiceRow>
+      <ChoiceRow label="Alcohol, % vol">
+        <AmountField
+          label="Alcohol by volume"
+          :value="form.alcoholFrac"
+          :accepts="['percent']"
+          :write="(frac) => `${(100 * frac).toFixed(1)}\u2009%`"
+          :step="0.005"
+          :min="0"
+          :max="0.96"
+          limit-text="Between 0 and 96 %."
+          @change="form.alcoholFrac = $event"
+        />
+      </ChoiceRow>
+      <ChoiceRow label="Once opened, days">
+        <AmountField
+          label="Days once opened"
+          :value="form.openedDays ?? 0"
+          :accepts="['ratio']"
+          :write="(days) => (days === 0 ? 'keeps' : days.toFixed(0))"
+          :step="1"
+          :min="0"
+          :max="3650"
+          limit-text="Whole days; 0 where it keeps."
+          @change="(days) => (form.openedDays = days < 1 ? null : Math.round(days))"
+        />
+      </ChoiceRow>
+      <ChoiceRow label="Price a kg">
+        <AmountField
+          label="Price a kilogram"
+          :value="form.pricePerKg ?? 0"
+          :accepts="['ratio']"
+          :write="(price) => (form.pricePerKg === null ? '–' : price.toFixed(2))"
+          :step="0.1"
+          :min="0"
+          :max="10000"
+          limit-text="Between 0 and 10 000."
+          @change="form.pricePerKg = $event"
+        />
+      </ChoiceRow>
+    </div>
+    <fieldset>
+      <legend class="label">Contains</legend>
+      <label v-for="allergen in ALLERGENS" :key="allergen">
+        <input
+          type="checkbox"
+          :checked="form.allergens.includes(allergen)"
+          @change="toggle(allergen)"
+        />
+        {{ allergen }}
+      </label>
+    </fieldset>
+    <p v-if="'wrong' in told" class="due" role="alert">{{ told.wrong }}</p>
+    <p v-else class="soft fine">{{ check }}</p>
+    <ElButton
+      type="primary"
+      :disabled="'wrong' in told || form.name.trim() === ''"
+      @click="emit('add')"
+      >Put it on the shelf</ElButton
+    >
+  </section>
+</template>
+
+<style scoped>
+.package {
+  align-self: start;
+  border: 1px solid var(--hairline);
+  background: var(--panel);
+  padding: 14px 16px;
+}
+
+.pair {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 0 14px;
+}
+
+.pair :deep(.el-input__inner) {
+  font-size: var(--t18);
+}
+
+fieldset {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 12px;
+  border: 0;
+  margin: 8px 0;
+  padding: 0;
+}
+
+fieldset label {
+  display: flex;
+  align-items: center;
+  gap: 5px;
+  min-height: 36px;
+}
+
+legend {
+  padding: 0;
+}
+
+.fine {
+  padding-bottom: 8px;
+  font-size: var(--t13);
+}
+</style>

@@ -1,0 +1,149 @@
+import {
+  compositionOfPackage,
+  DomainError,
+  INGREDIENTS,
+  type Allergen,
+  type Ingredient,
+  type IngredientKind,
+  type PackageTable,
+  type PantryItem,
+} from '@ratio/core';
+import { computed, reactive, ref } from 'vue';
+import { newId, sentenceOf } from '../../api/client.ts';
+import { useNotice } from '../../stores/notice.ts';
+import { usePantry } from '../../stores/pantry.ts';
+
+/** An ingredient as its package tells it, before it is on the shelf. */
+export interface PackageForm extends PackageTable {
+  name: string;
+  kind: IngredientKind;
+  allergens: Allergen[];
+  openedDays: number | null;
+  pricePerKg: number | null;
+}
+
+const emptyForm = (): { -readonly [K in keyof PackageForm]: PackageForm[K] } => ({
+  name: '',
+  kind: 'plant',
+  per: '100 mL',
+  fatG: 0,
+  carbohydrateG: 0,
+  sugarG: 0,
+  proteinG: 0,
+  saltG: 0,
+  alcoholFrac: 0,
+  allergens: [],
+  openedDays: 5,
+  pricePerKg: null,
+});
+
+/** Everything that can be poured, changed as the shop has it. */
+export function useIngredients() {
+  const store = usePantry();
+  const notice = useNotice();
+  const sought = ref('');
+  const form = reactive(emptyForm());
+
+  const rows = computed(() => {
+    const words = sought.value.toLowerCase().split(/\s+/).filter(Boolean);
+    return store.all
+      .filter(({ mark, id }) => mark !== 'ours' || !store.parts.some((part) => part.id === id))
+      .filter(({ name, kind, allergens }) =>
+        words.every((word) =>
+          `${name} ${kind} ${allergens.join(' ')}`.toLowerCase().includes(word),
+        ),
+      );
+  });
+  const ownOf = (id: string): PantryItem | undefined => store.items.find((item) => item.id === id);
+
+  async function save(
+    ingredient: Ingredient,
+    part: Partial<Ingredient>,
+    what: string,
+  ): Promise<void> {
+    const own = ownOf(ingredient.id);
+    const { allergens, ...rest } = { ...ingredient, ...part };
+    const item: PantryItem = { ...rest, allergens: [...allergens], version: own?.version ?? 0 };
+    try {
+      const saved = await store.saveItem(item);
+      notice.say({
+        tone: 'done',
+        text: `${item.name}: ${what}`,
+        undo: async () => {
+          if (own) await store.saveItem({ ...own, version: saved.version });
+          else await store.removeItem(saved);
+        },
+      });
+    } catch (error) {
+      notice.say({ tone: 'wrong', text: `${item.name}: not saved. ${sentenceOf(error)}` });
+      await store.load().catch(() => undefined);
+    }
+  }
+
+  /** What the package amounts to; why not, where its table cannot be. */
+  const told = computed<{ ingredient: Omit<Ingredient, 'id'> } | { wrong: string }>(() => {
+    try {
+      const { name, kind, allergens, openedDays, pricePerKg, ...table } = form;
+      return {
+        ingredient: {
+          name: name.trim(),
+          kind,
+          per100G: compositionOfPackage(table),
+          allergens: [...allergens],
+          openedDays,
+          looseGPerMl: null,
+          overrunFrac: 0,
+          caffeineMgPerG: 0,
+          pricePerKg,
+          source: `table on the package, per ${table.per}`,
+          mark: 'practice',
+        },
+      };
+    } catch (error) {
+      if (!(error instanceof DomainError)) throw error;
+      const wrong =
+        error.data['name'] === 'sugarG'
+          ? 'The sugars are part of the carbohydrate: they cannot be more than it.'
+          : 'That is more than 100 in all. Check the table, and whether it is per 100 g or 100 mL.';
+      return { wrong };
+    }
+  });
+
+  async function add(): Promise<void> {
+    if ('wrong' in told.value || form.name.trim() === '') return;
+    const { allergens, ...rest } = told.value.ingredient;
+    const item: PantryItem = { ...rest, allergens: [...allergens], id: newId(), version: 0 };
+    try {
+      const saved = await store.saveItem(item);
+      Object.assign(form, emptyForm());
+      notice.say({
+        tone: 'done',
+        text: `${saved.name} is on the shelf.`,
+        undo: () => store.removeItem(saved),
+      });
+    } catch (error) {
+      notice.say({ tone: 'wrong', text: `Not saved. ${sentenceOf(error)}` });
+    }
+  }
+
+  async function remove(ingredient: Ingredient): Promise<void> {
+    const own = ownOf(ingredient.id);
+    if (!own) return;
+    try {
+      await store.removeItem(own);
+      notice.say({
+        tone: 'done',
+        text: isBuiltIn(own.id) ? `${own.name} is as it was built in.` : `${own.name} is gone.`,
+        undo: async () => {
+          await store.saveItem({ ...own, version: 0 });
+        },
+      });
+    } catch (error) {
+      notice.say({ tone: 'wrong', text: sentenceOf(error) });
+    }
+  }
+
+  return { sought, rows, ownOf, isBuiltIn, save, form, told, add, remove };
+}
+
+const isBuiltIn = (id: string): boolean => Object.hasOwn(INGREDIENTS, id);

@@ -1,0 +1,74 @@
+<script setup lang="ts">
+import type { JugEntry } from '@ratio/core';
+import { clockTime } from '../../clock/formatClock.ts';
+
+/** What was done to a jug, the latest first. Nothing is ever overwritten. */
+defineProps<{
+  entries: readonly JugEntry[];
+  zone: string;
+  writeMass: (massG: number) => string;
+  writePct: (frac: number) => string;
+}>();
+
+const KINDS: Readonly<Record<JugEntry['kind'], string>> = {
+  filled: 'filled',
+  poured: 'drawn off',
+  read: 'read',
+  watered: 'water added',
+  'blended-in': 'blended in',
+  'blended-out': 'drawn off for a blend',
+  undone: 'taken back',
+};
+const signed = (massG: number, write: (massG: number) => string): string =>
+  massG === 0 ? '' : `${massG > 0 ? '+' : '−'}${write(Math.abs(massG))}`;
+</script>
+
+<template>
+  <section aria-labelledby="ledger">
+    <h2 id="ledger">Ledger</h2>
+    <table>
+      <thead class="visually-hidden">
+        <tr>
+          <th scope="col">When</th>
+          <th scope="col">What</th>
+          <th scope="col">Amount</th>
+          <th scope="col">Strength from then on</th>
+          <th scope="col">Note</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="entry in entries.slice(0, 40)" :key="entry.id" :class="{ undone: entry.undone }">
+          <td class="figures">{{ clockTime({ at: new Date(entry.at), zone }) }}</td>
+          <td>{{ KINDS[entry.kind] }}<template v-if="entry.undone">, taken back</template></td>
+          <td class="figures amount">{{ signed(entry.massG, writeMass) }}</td>
+          <td class="figures">
+            {{ entry.strengthFrac === null ? '' : writePct(entry.strengthFrac) }}
+          </td>
+          <td class="soft">{{ entry.note }}</td>
+        </tr>
+      </tbody>
+    </table>
+  </section>
+</template>
+
+<style scoped>
+table {
+  width: 100%;
+  border-collapse: collapse;
+  font-size: var(--t13);
+}
+
+td {
+  border-bottom: 1px solid var(--hairline);
+  padding: 5px 14px 5px 0;
+}
+
+.amount {
+  text-align: right;
+}
+
+.undone td {
+  color: var(--past);
+  text-decoration: line-through;
+}
+</style>

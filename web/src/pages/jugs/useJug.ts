@@ -1,0 +1,128 @@
+import {
+  blended,
+  blendToStrengthG,
+  stretched,
+  waterToStrengthG,
+  type Jug,
+  type JugEntry,
+  type JugEntryRequest,
+} from '@ratio/core';
+import { computed, ref, watch } from 'vue';
+import { useRoute } from 'vue-router';
+import { newId, sentenceOf } from '../../api/client.ts';
+import { useJugs } from '../../stores/jugs.ts';
+import { useMenu } from '../../stores/menu.ts';
+import { useNotice } from '../../stores/notice.ts';
+import { useShop } from '../../stores/shop.ts';
+
+/** What somebody is about to do to a jug, worked out before it is done. */
+export interface Balance {
+  readonly addG: number;
+  readonly afterG: number;
+  readonly afterFrac: number;
+  /** Why it cannot be done; empty where it can. */
+  readonly wrong: string;
+}
+
+/** One jug: its ledger, and the balances of what can be done to it. */
+export function useJug() {
+  const route = useRoute();
+  const jugs = useJugs();
+  const menu = useMenu();
+  const shelf = useShop();
+  const notice = useNotice();
+
+  const jug = computed<Jug | null>(
+    () => jugs.jugs.find(({ id }) => id === route.params['id']) ?? null,
+  );
+  const entries = ref<JugEntry[]>([]);
+  watch(
+    // Every change of what is on hand or how strong it is has a row.
+    () => [jug.value?.id, jug.value?.onHandG, jug.value?.strengthFrac, jug.value?.lastEntryId],
+    async () => {
+      if (jug.value) entries.value = await jugs.entries(jug.value.id).catch(() => entries.value);
+    },
+    { immediate: true },
+  );
+
+  const others = computed(() => jugs.onHand.filter(({ id }) => id !== jug.value?.id));
+  const content = computed(() => ({
+    massG: jug.value?.onHandG ?? 0,
+    strengthFrac: jug.value?.strengthFrac ?? 0,
+  }));
+
+  function thinTo(wantedFrac: number): Balance {
+    const { massG, strengthFrac } = content.value;
+    if (wantedFrac > strengthFrac)
+      return none('It is weaker than that already. Blend it with a stronger one, below.');
+    const addG = waterToStrengthG({ massG, strengthFrac, wantedFrac });
+    return { addG, afterG: massG + addG, afterFrac: wantedFrac, wrong: '' };
+  }
+
+  function blendWith(other: Jug, wantedFrac: number): Balance {
+    const { massG, strengthFrac } = content.value;
+    const withFrac = other.strengthFrac;
+    const between =
+      (wantedFrac - strengthFrac) * (withFrac - wantedFrac) > 0 || wantedFrac === strengthFrac;
+    if (!between)
+      return none('No amount of that jug brings it there: the strength must lie between the two.');
+    const addG = blendToStrengthG({ massG, strengthFrac, wantedFrac, withFrac });
+    const after = blended(content.value, { massG: addG, strengthFrac: withFrac });
+    const wrong = addG > other.onHandG ? 'The other jug does not hold so much.' : '';
+    return { addG, afterG: after.massG, afterFrac: after.strengthFrac, wrong };
+  }
+
+  function stretchTo(toG: number): Balance {
+    const { massG, strengthFrac } = content.value;
+    if (toG < massG) return none('There is more in it than that already.');
+    const { waterG, strengthFrac: afterFrac } = stretched({ massG, strengthFrac, toG });
+    return { addG: waterG, afterG: toG, afterFrac, wrong: '' };
+  }
+
+  /** What the menu becomes with the jug at another strength. */
+  function menuAt(strengthFrac: number, onHandG: number) {
+    if (!jug.value) return { met: 0, short: [] as string[], counts: [] };
+    const per = strengthFrac / (jug.value.strengthFrac || 1);
+    const from = {
+      strengthFrac,
+      caffeineMgPerG: jug.value.caffeineMgPerG * per,
+      onHandG,
+    };
+    const counts = shelf.drinks.map((drink) => ({
+      name: drink.name,
+      count: menu.countOf(from, drink),
+    }));
+    return {
+      met: counts.filter(({ count }) => count > 0).length,
+      short: counts.filter(({ count }) => count === 0).map(({ name }) => name),
+      counts,
+    };
+  }
+
+  const doing = ref(false);
+  async function enter(
+    request: JugEntryRequest extends infer R
+      ? R extends { id: string }
+        ? Omit<R, 'id'>
+        : never
+      : never,
+    text: string,
+  ): Promise<void> {
+    const of = jug.value;
+    if (!of) return;
+    doing.value = true;
+    const id = newId();
+    try {
+      await jugs.enter(of, { ...request, id } as JugEntryRequest);
+      notice.say({ tone: 'done', text, undo: () => jugs.takeBack(of, id) });
+    } catch (error) {
+      notice.say({ tone: 'wrong', text: sentenceOf(error) });
+    } finally {
+      doing.value = false;
+    }
+  }
+
+  return { jug, entries, others, thinTo, blendWith, stretchTo, menuAt, enter, doing, jugs, shelf };
+}
+
+const none = (wrong: string): Balance => ({ addG: 0, afterG: 0, afterFrac: 0, wrong });

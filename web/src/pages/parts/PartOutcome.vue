@@ -1,0 +1,213 @@
+<script setup lang="ts">
+import { densityGPerMl, energyKcal, type HousePart, type MadePart } from '@ratio/core';
+import { ElButton } from 'element-plus';
+import { computed, ref, watch } from 'vue';
+import { dayName } from '../../clock/formatClock.ts';
+import AmountField from '../../field/AmountField.vue';
+import ChoiceField from '../../field/ChoiceField.vue';
+import BigFigure from '../../figure/BigFigure.vue';
+import CautionList from '../../figure/CautionList.vue';
+import { useShop } from '../../stores/shop.ts';
+import type { useWords } from '../../stores/useWords.ts';
+
+/** What a recipe gives, what it costs and keeps, and how much of it to make. */
+const props = defineProps<{
+  part: HousePart;
+  made: MadePart;
+  need: { needG: number; factor: number } | null;
+  goesInto: readonly string[];
+  words: ReturnType<typeof useWords>;
+}>();
+const emit = defineEmits<{ scale: [factor: number, what: string] }>();
+
+const DAY_MS = 86_400_000;
+const shelf = useShop();
+const { words } = props;
+const times = (factor: number): string => `× ${factor.toFixed(factor < 10 ? 2 : 0)}`;
+const useBy = computed(() =>
+  dayName({
+    at: new Date(shelf.now.getTime() + (props.made.lifeDays - 1) * DAY_MS),
+    zone: shelf.zone,
+  }),
+);
+const per100 = computed(() => {
+  const { per100G } = props.made.ingredient;
+  return {
+    kcal: energyKcal(per100G).toFixed(0),
+    sugarG: per100G.sugarG.toFixed(1),
+    fatG: per100G.fatG.toFixed(1),
+    gPerMl: densityGPerMl({ composition: per100G, tempC: 20 }).toFixed(3),
+  };
+});
+
+const leftOf = ref('');
+const leftG = ref(0);
+const options = computed(() => [
+  { value: '', label: 'of the finished part' },
+  ...props.made.inputs
+    .slice(0, props.part.inputs.length)
+    .map(({ ingredient }) => ({ value: ingredient.id, label: `of ${ingredient.name}` })),
+]);
+watch(
+  () => props.part.id,
+  () => {
+    leftOf.value = '';
+    leftG.value = 0;
+  },
+);
+const recipeG = computed(
+  () =>
+    props.made.inputs.find(({ ingredient }) => ingredient.id === leftOf.value)?.massG ??
+    props.made.yieldG,
+);
+const factor = computed(() => leftG.value / recipeG.value);
+</script>
+
+<template>
+  <section class="outcome" aria-label="What it gives" aria-live="polite">
+    <BigFigure
+      label="It gives"
+      :figure="words.volume(made.yieldMl).split('\u2009')[0]!"
+      :unit="words.volume(made.yieldMl).split('\u2009')[1]!"
+    >
+      <template #beside>
+        <span class="soft beside"
+          >{{ words.mass(made.yieldG) }}<br />
+          <template v-if="made.lostG > 0.5"
+            >{{ words.mass(made.lostG) }} less than went in</template
+          >
+          <template v-else-if="made.ingredient.overrunFrac > 0"
+            >{{ words.mass(made.yieldG) }} before whipping, too</template
+          ></span
+        >
+      </template>
+    </BigFigure>
+    <div class="facts">
+      <BigFigure
+        v-if="made.sugarFrac > 0.005"
+        label="Sugar"
+        size="small"
+        :figure="(100 * made.sugarFrac).toFixed(1)"
+        unit="%"
+      />
+      <BigFigure
+        v-if="made.strengthFrac > 0"
+        label="Coffee strength"
+        size="small"
+        :figure="(100 * made.strengthFrac).toFixed(2)"
+        unit="%"
+      />
+      <BigFigure
+        label="Cost"
+        size="small"
+        :figure="made.price === null ? '–' : words.money(made.price)"
+        :unit="
+          made.price === null
+            ? 'a price is missing'
+            : `${words.money((1000 * made.price) / made.yieldMl)} a litre`
+        "
+      />
+      <BigFigure
+        label="Keeps"
+        size="small"
+        :figure="String(made.lifeDays)"
+        :unit="`day${made.lifeDays === 1 ? '' : 's'}, to ${useBy} if made now`"
+      />
+    </div>
+    <p class="fine">
+      100 g: {{ per100.kcal }} kcal, {{ per100.sugarG }} g sugar, {{ per100.fatG }} g fat;
+      {{ per100.gPerMl }} g/mL{{ made.ingredient.overrunFrac > 0 ? ' before whipping' : '' }}.
+      <strong>Contains</strong>
+      {{ made.ingredient.allergens.join(', ') || 'none of the listed allergens' }}.
+    </p>
+    <p class="fine">
+      <strong>Goes into</strong> {{ goesInto.join(', ') || 'nothing on the menu yet' }}.
+    </p>
+    <div class="scale no-print">
+      <h2>How much to make</h2>
+      <div v-if="need && need.needG > 0" class="row">
+        <p>
+          The week takes {{ words.mass(need.needG) }}
+          <span class="soft">{{ times(need.factor) }} this recipe</span>
+        </p>
+        <ElButton @click="emit('scale', need.factor, 'made for the week')">Make that</ElButton>
+      </div>
+      <div class="row">
+        <p>What is left</p>
+        <AmountField
+          label="What is left"
+          :value="leftG"
+          :accepts="['mass']"
+          :plain-unit="words.plainMass.value"
+          :write="words.mass"
+          :step="10"
+          :min="0"
+          :max="50000"
+          limit-text="Up to 50 kg."
+          @change="leftG = $event"
+        />
+        <ChoiceField v-model="leftOf" label="Left of what" :options="options" />
+        <ElButton
+          :disabled="factor <= 0"
+          @click="emit('scale', factor, 'made from what is left')"
+          >{{ factor > 0 ? times(factor) : 'Make that' }}</ElButton
+        >
+      </div>
+    </div>
+    <CautionList :cautions="made.cautions" />
+  </section>
+</template>
+
+<style scoped>
+.outcome {
+  display: grid;
+  align-content: start;
+  gap: 12px;
+  border-left: 1px solid var(--hairline);
+  background: var(--panel);
+  padding: 14px 24px;
+}
+
+.beside {
+  display: inline-block;
+  font-size: var(--t13);
+  font-weight: 400;
+}
+
+.facts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 20px;
+}
+
+.fine {
+  font-size: var(--t13);
+}
+
+.scale {
+  border-block: 1px solid var(--hairline);
+  padding: 8px 0;
+}
+
+.row {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+}
+
+.row > p:only-of-type {
+  flex: none;
+}
+
+.row :deep(.el-input__inner) {
+  font-size: var(--t18);
+}
+
+.row > .el-button {
+  margin-left: auto;
+}
+
+.row > :deep(.amount) {
+  width: 90px;
+}
+</style>

@@ -1,0 +1,157 @@
+import {
+  housePartSchema,
+  makePart,
+  scalePart,
+  usedBy,
+  weekNeedG,
+  type HousePart,
+  type MadePart,
+} from '@ratio/core';
+import { computed, watch } from 'vue';
+import { useRoute } from 'vue-router';
+import { newId, sentenceOf } from '../../api/client.ts';
+import { useMenu } from '../../stores/menu.ts';
+import { useNotice } from '../../stores/notice.ts';
+import { usePantry } from '../../stores/pantry.ts';
+import { useStored } from '../../stores/useStored.ts';
+
+/** The parts that the house makes: one in hand, changed and saved as it is changed. */
+export function useParts() {
+  const store = usePantry();
+  const menu = useMenu();
+  const notice = useNotice();
+  const route = useRoute();
+  const chosenId = useStored<string | null>('ratio.part', null);
+  watch(
+    () => route.query['part'],
+    (asked) => {
+      if (typeof asked === 'string') chosenId.value = asked;
+    },
+    { immediate: true },
+  );
+
+  const part = computed<HousePart | null>(
+    () => store.parts.find(({ id }) => id === chosenId.value) ?? store.parts[0] ?? null,
+  );
+  const made = computed<MadePart | null>(() =>
+    part.value ? (store.resolved.made[part.value.id] ?? null) : null,
+  );
+  const broken = computed(() => (part.value ? (store.resolved.broken[part.value.id] ?? '') : ''));
+
+  const drinks = computed(() =>
+    menu.rows.map(({ drink, input, solution }) => ({
+      name: drink.name,
+      input,
+      solution,
+      icePart: drink.ice?.part,
+      weekCount: drink.weekCount,
+    })),
+  );
+  /** What the week's drinks ask for, and what the recipe would have to be times. */
+  const need = computed(() => {
+    if (!part.value || !made.value) return null;
+    const needG = weekNeedG({
+      id: part.value.id,
+      drinks: drinks.value,
+      made: store.resolved.made,
+    });
+    return { needG, factor: needG / made.value.yieldG };
+  });
+  const goesInto = computed(() => {
+    const id = part.value?.id ?? '';
+    return [
+      ...menu.rows
+        .filter(
+          ({ drink, input, solution }) =>
+            drink.ice?.part === id ||
+            input.additions.some(({ ingredient }) => ingredient.id === id) ||
+            solution.fills.some(({ ingredient }) => ingredient.id === id),
+        )
+        .map(({ drink }) => drink.name),
+      ...store.parts.filter((other) => usedBy(other).includes(id)).map(({ name }) => name),
+    ];
+  });
+
+  async function save(after: HousePart, what: string): Promise<void> {
+    const before = part.value;
+    if (!before || !housePartSchema.safeParse(after).success) return;
+    try {
+      const saved = await store.savePart(after);
+      notice.say({
+        tone: 'done',
+        text: `${after.name}: ${what}`,
+        undo: async () => {
+          await store.savePart({ ...before, version: saved.version });
+        },
+      });
+    } catch (error) {
+      notice.say({ tone: 'wrong', text: `${after.name}: not saved. ${sentenceOf(error)}` });
+      await store.load().catch(() => undefined);
+    }
+  }
+
+  const change = (over: Partial<HousePart>, what: string): void => {
+    if (part.value) void save({ ...part.value, ...over }, what);
+  };
+
+  async function add(): Promise<void> {
+    const id = newId();
+    const fresh: HousePart = {
+      id,
+      version: 0,
+      name: 'New syrup',
+      inputs: [
+        { ingredient: 'granulated-sugar', amount: { massG: 500 } },
+        { ingredient: 'water', amount: { massG: 500 } },
+      ],
+      process: { method: 'mix' },
+      lifeDays: null,
+      note: '',
+    };
+    try {
+      await store.savePart(fresh);
+      chosenId.value = id;
+    } catch (error) {
+      notice.say({ tone: 'wrong', text: sentenceOf(error) });
+    }
+  }
+
+  async function remove(): Promise<void> {
+    const gone = part.value;
+    if (!gone) return;
+    try {
+      await store.removePart(gone);
+      notice.say({
+        tone: 'done',
+        text: `${gone.name} is gone.`,
+        undo: async () => {
+          await store.savePart({ ...gone, version: 0 });
+          chosenId.value = gone.id;
+        },
+      });
+    } catch (error) {
+      notice.say({ tone: 'wrong', text: sentenceOf(error) });
+    }
+  }
+
+  return {
+    store,
+    part,
+    made,
+    broken,
+    need,
+    goesInto,
+    choose: (id: string) => (chosenId.value = id),
+    change,
+    add,
+    remove,
+    scale: (factor: number, what: string) => {
+      if (part.value && factor > 0) void save(scalePart({ part: part.value, factor }), what);
+    },
+    /** The same part in another amount, without saving it: what it would give. */
+    tryScale: (factor: number) => {
+      if (!part.value || factor <= 0) return null;
+      return makePart(scalePart({ part: part.value, factor }), store.pantry);
+    },
+  };
+}

@@ -1,0 +1,225 @@
+<script setup lang="ts">
+import { coffeeOf } from '@ratio/core';
+import { ElButton } from 'element-plus';
+import { computed } from 'vue';
+import { RouterLink } from 'vue-router';
+import GlassDrawing from '../../drawing/GlassDrawing.vue';
+import { cssColour } from '../../drawing/colour.ts';
+import { usePour } from './usePour.ts';
+
+/** One drink as a card for the bar: what to pour in which order, what it contains, what to heed. */
+const pour = usePour();
+const { drink, solved, solution, jugs, words, shelf } = pour;
+
+const ice = computed(() => {
+  const found = pour.iceText.value;
+  const told = solved.value?.input.glass.ice;
+  if (!found || !told) return null;
+  const colour =
+    told.coffeeFrac > 0 ? cssColour(coffeeOf({ massG: 1, strengthFrac: told.coffeeFrac })) : '';
+  return { ...found, colour };
+});
+const served = computed(() => {
+  if (!drink.value) return '';
+  const { serve, stirredDown, chilledToC, shares } = drink.value;
+  return [
+    chilledToC === null ? '' : `chill to ${words.temp(chilledToC)} first`,
+    stirredDown ? 'shake or stir it down' : '',
+    serve === 'siphon' ? 'charge with nitrogen' : serve === 'keg' ? 'draw from the keg' : '',
+    shares > 1 ? `for ${shares}` : '',
+  ]
+    .filter(Boolean)
+    .join(', ');
+});
+const cautions = computed(
+  () => solved.value?.cautions.filter(({ code }) => code !== 'contains_allergens') ?? [],
+);
+const print = (): void => window.print();
+</script>
+
+<template>
+  <div v-if="drink && solution && solved && jugs.chosen" class="page">
+    <div class="tools no-print">
+      <ElButton type="primary" @click="print">Print this card</ElButton>
+      <RouterLink :to="`/pour?drink=${drink.id}`">Back to the glass</RouterLink>
+    </div>
+    <article class="card">
+      <header>
+        <h1>{{ drink.name }}</h1>
+        <p>
+          <span class="figures strength">{{ words.pct(solution.strengthFrac) }}</span>
+          <span v-if="served"> · {{ served }}</span>
+        </p>
+      </header>
+      <div class="glass" aria-hidden="true">
+        <GlassDrawing
+          :cup-ml="drink.cupMl"
+          :kind="drink.glass"
+          :layers="pour.layers.value"
+          :ice="ice"
+          :line-text="words.volume(drink.cupMl)"
+          :per-unit-ml="words.perUnitMl.value"
+          still
+        />
+      </div>
+      <ol>
+        <li v-for="row in pour.build.value" :key="row.key">
+          <strong class="figures">{{ row.amount }}</strong>
+          <span>{{ row.name }}</span>
+          <span class="soft">{{ row.beside }}</span>
+        </li>
+      </ol>
+      <section class="contains">
+        <p>
+          <strong>Contains</strong>
+          {{ solved.allergens.join(', ') || 'none of the listed allergens' }}
+        </p>
+        <p>
+          {{ (solution.caffeineMg / drink.shares).toFixed(0) }} mg caffeine,
+          {{ (solution.energyKcal / drink.shares).toFixed(0) }} kcal,
+          {{ (solution.sugarG / drink.shares).toFixed(0) }} g sugar
+          <template v-if="solution.alcoholFrac > 0"
+            >, {{ (100 * solution.alcoholFrac).toFixed(1) }} % alcohol by volume</template
+          >
+          <template v-if="drink.shares > 1"> each</template>
+        </p>
+      </section>
+      <ul v-if="cautions.length > 0" class="heed">
+        <li v-for="caution in cautions" :key="caution.code">{{ caution.text }}</li>
+      </ul>
+      <footer class="soft">
+        {{ shelf.shop?.name }}. From {{ jugs.chosen.label }} at
+        {{ words.pct(jugs.chosen.strengthFrac) }}: from another jug the amounts are others. Check
+        the packages for allergens; the local food code decides.
+      </footer>
+    </article>
+  </div>
+  <div v-else class="page empty">
+    <h1>There is no card to show</h1>
+    <p>A card needs a drink and a jug that it is poured from.</p>
+    <p><RouterLink to="/pour">Go to the glass</RouterLink></p>
+  </div>
+</template>
+
+<style scoped>
+.page {
+  padding: 20px 24px;
+}
+
+.tools {
+  display: flex;
+  align-items: center;
+  gap: 16px;
+  padding-bottom: 16px;
+}
+
+.card {
+  display: grid;
+  grid-template-columns: 260px minmax(0, 1fr);
+  gap: 6px 32px;
+  max-width: 900px;
+  border: 1px solid var(--ink);
+  background: var(--panel);
+  padding: 22px 28px;
+}
+
+.card > * {
+  grid-column: 2;
+}
+
+.card > .glass {
+  grid-row: 1 / span 6;
+  grid-column: 1;
+}
+
+h1 {
+  font-size: var(--t40);
+}
+
+.strength {
+  font-size: var(--t24);
+}
+
+ol li {
+  display: grid;
+  grid-template-columns: 8.5rem 1fr auto;
+  align-items: baseline;
+  gap: 14px;
+  border-bottom: 1px solid var(--hairline);
+  padding: 6px 0;
+  font-size: var(--t18);
+}
+
+ol strong {
+  font-size: var(--t24);
+  text-align: right;
+}
+
+ol .soft {
+  font-size: var(--t13);
+}
+
+.contains {
+  padding-top: 6px;
+}
+
+.heed li {
+  padding-left: 12px;
+  border-left: 3px solid var(--hairline-strong);
+  margin-top: 4px;
+  font-size: var(--t13);
+}
+
+footer {
+  font-size: var(--t13);
+}
+
+@media (max-width: 760px) {
+  .card {
+    grid-template-columns: 1fr;
+  }
+
+  .card > *,
+  .card > .glass {
+    grid-row: auto;
+    grid-column: 1;
+  }
+}
+
+@media print {
+  @page {
+    size: A5 landscape;
+    margin: 8mm;
+  }
+
+  .page {
+    padding: 0;
+  }
+
+  .card {
+    grid-template-columns: 52mm 1fr;
+    border: 0;
+    padding: 0;
+    gap: 1mm 6mm;
+  }
+
+  h1 {
+    font-size: 20pt;
+  }
+
+  ol li {
+    padding: 1mm 0;
+    font-size: 11pt;
+  }
+
+  ol strong {
+    font-size: 14pt;
+  }
+
+  .heed li,
+  footer,
+  .contains {
+    font-size: 8pt;
+  }
+}
+</style>

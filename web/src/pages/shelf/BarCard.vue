@@ -1,0 +1,86 @@
+<script setup lang="ts">
+import type { Shop } from '@ratio/core';
+import AmountField from '../../field/AmountField.vue';
+import ChoiceRow from '../../field/ChoiceRow.vue';
+import { useWords } from '../../stores/useWords.ts';
+
+/** What the bar measures with, and its siphons and keg. */
+const props = defineProps<{ bar: Shop['bar'] }>();
+const emit = defineEmits<{ change: [bar: Shop['bar'], what: string] }>();
+
+const words = useWords();
+const VOLUMES = [
+  { key: 'jiggerMl', label: 'Marks of the jigger', step: 1, min: 0.5, max: 50 },
+  { key: 'pumpMl', label: 'One pump', step: 0.5, min: 1, max: 60 },
+  { key: 'spoonMl', label: 'Bar spoon', step: 0.5, min: 1, max: 30 },
+  { key: 'siphonMl', label: 'Siphon, to its rim', step: 50, min: 250, max: 5000 },
+  { key: 'kegMl', label: 'Keg', step: 500, min: 1000, max: 60_000 },
+] as const;
+const NUMBERS = [
+  { key: 'scaleG', label: 'Step of the scale, g', digits: 1, step: 0.1, min: 0.1, max: 50 },
+  { key: 'chargesPerFill', label: 'Chargers a filling', digits: 0, step: 1, min: 1, max: 6 },
+  { key: 'chargePrice', label: 'Price of a charger', digits: 2, step: 0.05, min: 0, max: 100 },
+] as const;
+const small = (volumeMl: number): string =>
+  volumeMl < 100 && words.units.value === 'metric'
+    ? `${Number(volumeMl.toFixed(1))}\u2009mL`
+    : words.volume(volumeMl);
+const set = (part: Partial<Shop['bar']>): void =>
+  emit('change', { ...props.bar, ...part }, 'The bar’s tools changed');
+</script>
+
+<template>
+  <section aria-labelledby="bar">
+    <h2 id="bar" class="head">The bar</h2>
+    <div class="grid">
+      <ChoiceRow v-for="row in VOLUMES" :key="row.key" :label="row.label">
+        <AmountField
+          lazy
+          :label="row.label"
+          :value="bar[row.key]"
+          :accepts="['volume']"
+          :plain-unit="words.plainVolume.value"
+          :write="small"
+          :step="row.step"
+          :min="row.min"
+          :max="row.max"
+          :limit-text="`Between ${small(row.min)} and ${small(row.max)}.`"
+          @change="(volumeMl) => set({ [row.key]: volumeMl })"
+        />
+      </ChoiceRow>
+      <ChoiceRow v-for="row in NUMBERS" :key="row.key" :label="row.label">
+        <AmountField
+          lazy
+          :label="row.label"
+          :value="bar[row.key]"
+          :accepts="['ratio']"
+          :write="(n) => n.toFixed(row.digits)"
+          :step="row.step"
+          :min="row.min"
+          :max="row.max"
+          :limit-text="`Between ${row.min} and ${row.max}.`"
+          @change="(n) => set({ [row.key]: row.digits === 0 ? Math.round(n) : n })"
+        />
+      </ChoiceRow>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.head {
+  padding-bottom: 6px;
+  border-bottom: 1px solid var(--ink);
+  color: var(--ink);
+  font-size: var(--t18);
+}
+
+.grid {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(170px, 1fr));
+  gap: 0 20px;
+}
+
+.grid :deep(.el-input__inner) {
+  font-size: var(--t18);
+}
+</style>
