@@ -31,6 +31,7 @@ export { buildOrder, type BuildStep } from './cup/buildOrder.ts';
 export { liquidColour, type Rgb } from './cup/liquidColour.ts';
 export { reckonBatch } from './reckon/reckonBatch.ts';
 export { drinkInput, reckonDrink } from './reckon/reckonDrink.ts';
+export { pouredIds, pouredPaths } from './reckon/pouredIds.ts';
 export { drinkRequest } from './reckon/drinkRequest.ts';
 export { coffeeOf, type Composition } from './matter/composition.ts';
 export {

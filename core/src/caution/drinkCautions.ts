@@ -202,6 +202,7 @@ export const drinkCautions = (
 export const ingredientsOf = (input: DrinkInput): Ingredient[] => [
   ...input.additions.filter(({ volumeMl }) => volumeMl > 0).map(({ ingredient }) => ingredient),
   ...input.fills.map(({ ingredient }) => ingredient),
+  ...(input.glass.ice?.part ? [input.glass.ice.part] : []),
 ];
 
 /** @returns the allergens of a drink, each once */

@@ -24,13 +24,17 @@ export function drinkCost(input: {
   const { drink, solution, concentratePricePerKg } = input;
   const ice = drink.glass.ice;
   const strength = drink.concentrate.strengthFrac;
-  const coffeeIceG = ice && strength > 0 ? (ice.massG * ice.coffeeFrac) / strength : 0;
+  const jugIceG = ice && !ice.part && strength > 0 ? (ice.massG * ice.coffeeFrac) / strength : 0;
+  const partIce = ice?.part
+    ? [{ name: ice.part.name, partG: ice.massG, pricePerKg: ice.part.pricePerKg }]
+    : [];
   const parts = [
     {
       name: 'Concentrate',
-      partG: solution.concentrateG + coffeeIceG,
+      partG: solution.concentrateG + jugIceG,
       pricePerKg: concentratePricePerKg,
     },
+    ...partIce,
     ...drink.additions.map((one) => ({
       name: one.ingredient.name,
       partG: massG(pourOf(one).composition),

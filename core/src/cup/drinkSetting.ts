@@ -129,8 +129,10 @@ const additionCaffeineMg = (additions: readonly Addition[]): number =>
     0,
   );
 
-// Coffee ice is taken to carry caffeine in the concentrate's own proportion to solids.
+// A part of the house knows its own caffeine; other coffee ice is taken to carry the concentrate's,
+// in proportion to its solids.
 function iceCaffeineMg({ glass: { ice }, concentrate }: DrinkInput): number {
+  if (ice?.part) return ice.massG * ice.part.caffeineMgPerG;
   if (!ice || ice.coffeeFrac === 0 || concentrate.strengthFrac === 0) return 0;
   return (ice.massG * ice.coffeeFrac * concentrate.caffeineMgPerG) / concentrate.strengthFrac;
 }

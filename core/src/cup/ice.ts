@@ -1,4 +1,5 @@
 import { CONSTANTS } from '../constants.ts';
+import type { Ingredient } from '../matter/ingredients.ts';
 
 /** Shapes of ice at the bar. */
 export const ICE_KINDS = ['cubes', 'crushed', 'large'] as const;
@@ -19,6 +20,8 @@ export interface Ice {
   /** Coffee solids over mass of the ice, 0–1; 0 for water ice. */
   readonly coffeeFrac: number;
   readonly kind: IceKind;
+  /** The house-made part that it is, where it is one. */
+  readonly part?: Ingredient | undefined;
 }
 
 /**

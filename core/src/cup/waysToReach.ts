@@ -61,7 +61,7 @@ export function withWay(input: DrinkInput, way: Way): DrinkInput {
     case 'coffee_ice':
       return iced({ coffeeFrac: way.coffeeFrac });
     case 'water_ice':
-      return iced({ coffeeFrac: 0 });
+      return iced({ coffeeFrac: 0, part: undefined });
     case 'chill':
       return { ...input, glass: { ...glass, chilledToC: way.tempC } };
     case 'stronger_batch': {

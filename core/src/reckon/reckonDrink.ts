@@ -126,8 +126,8 @@ export function drinkInput(request: ReckonDrinkRequest, pantry: Pantry = INGREDI
 function iceOf({ ice, cupMl }: ReckonDrinkRequest, pantry: Pantry): Ice | null {
   if (ice === null) return null;
   const { tempC, kind } = ice;
-  const coffeeFrac =
-    ice.part === undefined ? ice.coffeeFrac : pick(pantry, ice.part).per100G.coffeeG / 100;
+  const part = ice.part === undefined ? undefined : pick(pantry, ice.part);
+  const coffeeFrac = part ? part.per100G.coffeeG / 100 : ice.coffeeFrac;
   const massG = 'massG' in ice ? ice.massG : fullIceG({ cupMl, kind });
-  return massG === 0 ? null : { massG, tempC, coffeeFrac, kind };
+  return massG === 0 ? null : { massG, tempC, coffeeFrac, kind, part };
 }

@@ -1,5 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
+import { allergensOf } from '../../src/caution/drinkCautions.ts';
 import { alcoholByVolumeFrac } from '../../src/cup/alcohol.ts';
 import { drinkCost } from '../../src/cup/drinkCost.ts';
 import { drinkingWindow } from '../../src/cup/drinkingWindow.ts';
@@ -260,6 +261,32 @@ describe('drinkCost', () => {
       concentratePricePerKg: 8,
     });
     expectNear(price, 0.8, 1e-9);
+  });
+});
+
+describe('coffee cubes made by the house', () => {
+  const part = {
+    ...INGREDIENTS['instant-coffee'],
+    id: 'cubes',
+    name: 'Coffee cubes',
+    caffeineMgPerG: 1.5,
+    pricePerKg: 4,
+    allergens: ['milk'] as const,
+  };
+  const ice = { ...cubes(100), coffeeFrac: 0.024, part };
+  const drink = lidoDrink({ target: { concentrateMl: 0 } }, { ice });
+  const solution = solveDrink(drink);
+
+  it('bring their own caffeine, cost and allergens', () => {
+    expectNear(solution.caffeineMg, 150, 1e-9);
+    expectNear(drinkCost({ drink, solution, concentratePricePerKg: 8 }).price, 0.4, 1e-9);
+    expect(allergensOf(drink)).to.deep.equal(['milk']);
+  });
+
+  it('over milk without any concentrate the drink grows stronger by the minute', () => {
+    const { timeline } = solution;
+    for (let i = 1; i <= 30; i++)
+      expect(timeline[i]!.strengthFrac).to.be.above(timeline[i - 1]!.strengthFrac);
   });
 });
 

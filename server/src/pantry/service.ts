@@ -1,4 +1,6 @@
 import {
+  pouredIds,
+  pouredPaths,
   resolvePantry,
   usedBy,
   type Drink,
@@ -61,7 +63,7 @@ export function createPantryService({
     if (Object.hasOwn(pantry, id)) return;
     const drinks = await listDocuments<Drink>(models.drinks, transaction);
     const users = [
-      ...drinks.filter((drink) => [...pouredInto(drink).values()].includes(id)),
+      ...drinks.filter((drink) => pouredIds(drink).includes(id)),
       ...(await parts(transaction)).filter((part) => usedBy(part).includes(id)),
     ].map(({ name }) => name);
     if (users.length > 0)
@@ -119,25 +121,18 @@ export function createPantryService({
   };
 }
 
-type Poured = Pick<Drink, 'additions' | 'fillWith' | 'fillAlso' | 'ice'>;
-
-/** @returns ids of what is poured into a drink beside the concentrate, by their path in it */
-export const pouredInto = ({ additions, fillWith, fillAlso, ice }: Poured): Map<string, string> =>
-  new Map([
-    ...additions.map(({ ingredient }, i) => [`additions.${i}.ingredient`, ingredient] as const),
-    ['fillWith.ingredient', fillWith.ingredient],
-    ...fillAlso.map(({ ingredient }, i) => [`fillAlso.${i}.ingredient`, ingredient] as const),
-    ...(ice?.part === undefined ? [] : [['ice.part', ice.part] as const]),
-  ]);
-
 /**
  * Checks that a pantry holds everything that a drink pours.
  *
  * @param under where the drink stands in the body, with a dot at its end; empty for the body itself
  * @throws {ProblemError} bad_body, naming each that is missing
  */
-export function requirePourable(drink: Poured, pantry: Pantry, under = ''): void {
-  const issues = [...pouredInto(drink)]
+export function requirePourable(
+  drink: Parameters<typeof pouredPaths>[0],
+  pantry: Pantry,
+  under = '',
+): void {
+  const issues = [...pouredPaths(drink)]
     .filter(([, id]) => !Object.hasOwn(pantry, id))
     .map(([at, id]) => ({
       path: `${under}${at}`,

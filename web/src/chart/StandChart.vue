@@ -45,9 +45,19 @@ const TOP = 24;
 const BASE = 136;
 const svg = ref<SVGSVGElement | null>(null);
 const VIEWS = [
-  { key: 'strength', name: 'Strength', title: 'Coffee strength, %, while it stands', digits: 2 },
-  { key: 'temp', name: 'Temperature', title: 'Temperature, degrees, while it stands', digits: 0 },
-  { key: 'level', name: 'Level', title: 'Level with its ice, while it stands', digits: 0 },
+  {
+    key: 'strength',
+    name: 'Strength',
+    title: 'Coffee strength, %, by minutes after pouring',
+    digits: 2,
+  },
+  {
+    key: 'temp',
+    name: 'Temperature',
+    title: 'Temperature, degrees, by minutes after pouring',
+    digits: 0,
+  },
+  { key: 'level', name: 'Level', title: 'Level with its ice, by minutes after pouring', digits: 0 },
 ] as const;
 type View = (typeof VIEWS)[number];
 const view = ref<View>(VIEWS[0]);
@@ -118,7 +128,7 @@ const rows = computed(() =>
       class="chart"
       :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
       role="group"
-      :aria-label="`${view.title}, by minutes after pouring`"
+      :aria-label="view.title"
     >
       <text class="title" :x="LEFT" y="13">{{ view.title }}</text>
       <rect
@@ -132,14 +142,14 @@ const rows = computed(() =>
       <text
         v-if="window && view.key === 'strength'"
         class="note meant"
-        :x="x(window.fromMinutes) + 6"
-        :y="BASE - 24"
+        :x="x(window.toMinutes) - 6"
+        text-anchor="end"
+        :y="BASE - 8"
       >
         tastes as meant
       </text>
       <AxisSide :ticks="ticks" :x="LEFT" side="left" />
       <AxisBottom :scale="x" :y="BASE" :majors="[0, 5, 10, 15, 20, 25, 30]" :minor-step="1" />
-      <text class="note" :x="RIGHT" :y="BASE - 8" text-anchor="end">minutes after pouring</text>
       <path v-if="other" class="curve beside" :d="pathOf(other.timeline)" />
       <path class="curve" :d="pathOf(timeline)" />
       <circle v-for="sip in sips" :key="sip.x" class="sip" :cx="sip.x" :cy="sip.y" r="4" />

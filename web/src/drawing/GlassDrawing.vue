@@ -45,6 +45,8 @@ const FLOOR = 592;
 const BRIM = 1.13;
 const FOAM_ROOM = 1.04;
 const GRIP_INSIDE = 24;
+const MOST_LETTERS = 15;
+const LINE = 16;
 const svg = ref<SVGSVGElement | null>(null);
 
 const liquids = computed(() => props.layers.filter(({ onTop }) => !onTop));
@@ -86,14 +88,25 @@ const stacked = computed(() => {
     };
   });
 });
+/** A name in lines that fit beside the glass. */
+function inLines(name: string): string[] {
+  const lines: string[] = [];
+  for (const word of name.split(' ')) {
+    const longer = `${lines.at(-1) ?? ''} ${word}`.trim();
+    if (lines.length > 0 && longer.length <= MOST_LETTERS) lines[lines.length - 1] = longer;
+    else lines.push(word);
+  }
+  return lines;
+}
 /** Labels beside their layers, moved apart where layers are thin. */
 const labels = computed(() => {
   const gap = 40;
   let below = FLOOR + gap - 8;
   return stacked.value.map((layer) => {
-    const y = Math.min(layer.middleY, below - gap);
-    below = y;
-    return { ...layer, y };
+    const lines = inLines(layer.name);
+    const y = Math.min(layer.middleY, below - gap - (lines.length - 1) * LINE);
+    below = y - (lines.length - 1) * 4;
+    return { ...layer, lines, y };
   });
 });
 const pieces = computed(() => {
@@ -163,13 +176,26 @@ const SLIM = { tumbler: 2.05, highball: 2.7, mug: 1.05, carafe: 1.7 };
       :y1="lineY"
       :y2="lineY"
     />
-    <text class="note" :x="x + halfAt(lineY) + 20" :y="lineY - 6">{{ lineText }}</text>
-    <g v-for="label in labels" :key="label.key" class="label">
+    <text class="note" :x="x + halfAt(lineY) + 20" :y="foams.length > 0 ? lineY + 16 : lineY - 6">
+      {{ lineText }}
+    </text>
+    <g v-for="label in still ? [] : labels" :key="label.key" class="label">
       <path
         :d="`M${x + halfAt(label.middleY) + 4} ${label.middleY}L${x + shape.topRadiusMm * scale + 18} ${label.y}h10`"
       />
-      <text :x="x + shape.topRadiusMm * scale + 34" :y="label.y - 2">{{ label.name }}</text>
-      <text class="figures amount" :x="x + shape.topRadiusMm * scale + 34" :y="label.y + 16">
+      <text
+        v-for="(text, i) in label.lines"
+        :key="i"
+        :x="x + shape.topRadiusMm * scale + 34"
+        :y="label.y - 2 + i * LINE"
+      >
+        {{ text }}
+      </text>
+      <text
+        class="figures amount"
+        :x="x + shape.topRadiusMm * scale + 34"
+        :y="label.y + label.lines.length * LINE"
+      >
         {{ label.amount }}
       </text>
     </g>

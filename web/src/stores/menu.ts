@@ -37,10 +37,13 @@ export const useMenu = defineStore('menu', () => {
   const jugs = useJugs();
   const pantry = usePantry();
 
-  /** A drink solved in the shop's rooms, by what the pantry holds; null before they are known. */
+  /**
+   * A drink solved in the shop's rooms, by what the pantry holds; null before they are known, and
+   * while one of its parts is not there (fetched later, or taken off the shelf on another tablet).
+   */
   function solve(drink: Drink, from: PouredFrom): SolvedDrink | null {
     const { shop } = shelf;
-    if (!shop) return null;
+    if (!shop || !pantry.holds(drink)) return null;
     return solveRequest(drinkRequest({ drink, jug: from, shop }), pantry.pantry);
   }
 

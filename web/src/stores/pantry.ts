@@ -1,4 +1,4 @@
-import { resolvePantry, type HousePart, type PantryItem } from '@ratio/core';
+import { pouredIds, resolvePantry, type Drink, type HousePart, type PantryItem } from '@ratio/core';
 import { defineStore } from 'pinia';
 import { computed, shallowRef } from 'vue';
 import { ask } from '../api/client.ts';
@@ -44,6 +44,9 @@ export const usePantry = defineStore('pantry', () => {
           Number(a.mark !== 'ours') - Number(b.mark !== 'ours') || a.name.localeCompare(b.name),
       ),
     ),
+    /** Whether everything that a drink pours is there. */
+    holds: (drink: Drink) =>
+      pouredIds(drink).every((id) => Object.hasOwn(resolved.value.pantry, id)),
     load,
     saveItem: (item: PantryItem) => put('/api/pantry', item),
     savePart: (part: HousePart) => put('/api/parts', part),

@@ -198,6 +198,10 @@ td :deep(.amount) {
   padding-left: 10px;
 }
 
+thead .n {
+  font-family: var(--words);
+}
+
 .drop {
   display: block;
   border: 0;

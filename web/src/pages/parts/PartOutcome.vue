@@ -40,10 +40,11 @@ const per100 = computed(() => {
   };
 });
 
-const leftOf = ref('');
+const WHOLE = 'finished';
+const leftOf = ref(WHOLE);
 const leftG = ref(0);
 const options = computed(() => [
-  { value: '', label: 'of the finished part' },
+  { value: WHOLE, label: 'of this part' },
   ...props.made.inputs
     .slice(0, props.part.inputs.length)
     .map(({ ingredient }) => ({ value: ingredient.id, label: `of ${ingredient.name}` })),
@@ -51,7 +52,7 @@ const options = computed(() => [
 watch(
   () => props.part.id,
   () => {
-    leftOf.value = '';
+    leftOf.value = WHOLE;
     leftG.value = 0;
   },
 );
@@ -128,7 +129,7 @@ const factor = computed(() => leftG.value / recipeG.value);
       <div v-if="need && need.needG > 0" class="row">
         <p>
           The week takes {{ words.mass(need.needG) }}
-          <span class="soft">{{ times(need.factor) }} this recipe</span>
+          <span class="soft fine">{{ times(need.factor) }} this recipe</span>
         </p>
         <ElButton @click="emit('scale', need.factor, 'made for the week')">Make that</ElButton>
       </div>
@@ -191,12 +192,17 @@ const factor = computed(() => leftG.value / recipeG.value);
 
 .row {
   display: flex;
+  margin-top: 6px;
   align-items: center;
   gap: 10px;
 }
 
-.row > p:only-of-type {
+.row > p {
   flex: none;
+}
+
+.row:first-of-type > p {
+  flex: 1;
 }
 
 .row :deep(.el-input__inner) {

@@ -142,7 +142,7 @@ h1 {
 
 ol li {
   display: grid;
-  grid-template-columns: 8.5rem 1fr auto;
+  grid-template-columns: 6.5rem 1fr auto;
   align-items: baseline;
   gap: 14px;
   border-bottom: 1px solid var(--hairline);

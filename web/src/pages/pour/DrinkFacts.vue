@@ -32,7 +32,7 @@ defineProps<{
     />
     <BigFigure label="Cost" size="small" :figure="cost" unit="" />
     <BigFigure label="Price" size="small" :figure="price" :unit="margin" />
-    <BigFigure label="Left in this jug" size="small" :figure="String(left)" unit="" />
+    <BigFigure label="In the jug" size="small" :figure="String(left)" unit="left" />
   </div>
   <p class="fine">
     <template v-if="shares > 1">Each of {{ shares }} shares. </template>
@@ -47,11 +47,11 @@ defineProps<{
 .facts {
   display: flex;
   flex-wrap: wrap;
-  gap: 2px 18px;
+  gap: 2px 15px;
 }
 
 .facts :deep(.number) {
-  font-size: 1.25rem;
+  font-size: 1.125rem;
 }
 
 .facts :deep(h2) {

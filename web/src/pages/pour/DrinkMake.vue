@@ -185,7 +185,7 @@ const setBefore = (value: 'as-is' | 'chilled' | 'stirred'): void =>
             @change="(below) => drink.ice && change({ ice: { ...drink.ice, tempC: -below } })"
           />
         </ChoiceRow>
-        <ChoiceRow label="Ice of" class="wide">
+        <ChoiceRow label="Ice of">
           <ChoiceField
             label="What the ice is"
             :options="iceOptions"

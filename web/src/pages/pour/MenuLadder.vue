@@ -56,7 +56,7 @@ function trouble({ solution }: MenuRow): string {
     <p class="soft fine">{{ jug.coffeeName }} · {{ writeJug(jug) }}</p>
     <div class="more">
       <ElButton @click="emit('add')">New drink</ElButton>
-      <RouterLink to="/pour/menu">The whole menu</RouterLink>
+      <RouterLink to="/pour/menu">Whole menu</RouterLink>
     </div>
     <ul>
       <li v-for="row in rows" :key="row.drink.id">
@@ -98,7 +98,7 @@ h2,
   font-size: var(--t13);
 }
 
-button {
+li button {
   display: block;
   width: 100%;
   min-height: 42px;
@@ -111,7 +111,7 @@ button {
   cursor: pointer;
 }
 
-button.chosen {
+li button.chosen {
   border-left-color: var(--action);
   background: var(--panel);
 }
@@ -120,6 +120,10 @@ button.chosen {
   display: flex;
   justify-content: space-between;
   gap: 8px;
+}
+
+.more a {
+  white-space: nowrap;
 }
 
 .more {

@@ -210,6 +210,10 @@ thead th {
   padding-bottom: 4px;
 }
 
+thead .n {
+  font-family: var(--words);
+}
+
 tbody tr {
   cursor: pointer;
 }

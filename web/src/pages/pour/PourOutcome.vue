@@ -64,7 +64,7 @@ const cost = computed(() => props.pour.cost.value);
 const margin = computed(() => {
   const { price } = drink.value;
   if (!cost.value || cost.value.unknown.length > 0 || price <= 0) return '';
-  return `${(100 * (1 - cost.value.price / price)).toFixed(0)} % left`;
+  return `${(100 * (1 - cost.value.price / price)).toFixed(0)} %`;
 });
 const hotText = computed(() => {
   const hot = props.pour.hot.value;
@@ -192,8 +192,8 @@ const needsWays = computed(() => props.pour.ways.value.length > 0);
 .outcome {
   display: grid;
   align-content: start;
-  gap: 7px;
-  padding: 10px 24px 0;
+  gap: 6px;
+  padding: 8px 24px 0;
 }
 
 .top {

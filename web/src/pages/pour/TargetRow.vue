@@ -14,11 +14,11 @@ type Told = 'strength' | 'parts' | 'spoons' | 'caffeine' | 'hand';
 
 const SPOON_ML = 15;
 const TOLD = [
-  { value: 'strength', label: 'a strength at a minute', reason: 'the same from any jug' },
+  { value: 'strength', label: 'a strength', reason: 'at a minute; the same from any jug' },
   { value: 'parts', label: 'parts', reason: 'one to one, two to one' },
-  { value: 'spoons', label: 'spoons of concentrate', reason: 'tablespoons of 15 mL' },
+  { value: 'spoons', label: 'spoons', reason: 'tablespoons of concentrate, 15 mL' },
   { value: 'caffeine', label: 'caffeine', reason: 'so much and no more' },
-  { value: 'hand', label: 'an amount by hand', reason: 'always the same pour' },
+  { value: 'hand', label: 'by hand', reason: 'always the same pour' },
 ] as const;
 
 const { hand, words } = props.pour;

@@ -50,7 +50,10 @@ export function useDrinkInHand() {
   const usual = computed<Drink | null>(
     () => shelf.drinks.find(({ id }) => id === chosenId.value) ?? shelf.drinks[0] ?? null,
   );
-  const drink = computed<Drink | null>(() => edited.value ?? usual.value);
+  // What was changed here is given up where one of its parts has left the shelf meanwhile.
+  const drink = computed<Drink | null>(() =>
+    edited.value && pantry.holds(edited.value) ? edited.value : usual.value,
+  );
   const isNew = computed(() => edited.value?.version === 0);
   const changes = computed(() =>
     edited.value && usual.value && !isNew.value

@@ -85,7 +85,10 @@ export function usePour() {
     const ice = input?.glass.ice;
     if (!input || !ice) return null;
     const coffeeFrac = ice.coffeeFrac > 0 ? 0 : input.concentrate.strengthFrac;
-    const other = solveDrink({ ...input, glass: { ...input.glass, ice: { ...ice, coffeeFrac } } });
+    const other = solveDrink({
+      ...input,
+      glass: { ...input.glass, ice: { ...ice, coffeeFrac, part: undefined } },
+    });
     return other.timeline.length > 0
       ? { name: coffeeFrac > 0 ? 'coffee ice' : 'water ice', timeline: other.timeline }
       : null;
