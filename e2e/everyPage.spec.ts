@@ -1,7 +1,20 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from './lido.ts';
 
-const PAGES = ['plan', 'plan/told', 'plan/samples', 'steep', 'jugs', 'pour', 'shelf'];
+const PAGES = [
+  'plan',
+  'plan/told',
+  'plan/samples',
+  'steep',
+  'jugs',
+  'jugs/lido-jug-2',
+  'pour',
+  'pour/menu',
+  'pour/card',
+  'shelf',
+  'shelf/parts',
+  'shelf/ingredients',
+];
 
 for (const name of PAGES) {
   test(`${name}: axe finds nothing, by day and by night`, async ({ page, lido }) => {
@@ -67,6 +80,9 @@ test('keys reach everything: find a drink, list the keys, begin a new plan', asy
   await expect(page.getByRole('dialog', { name: 'Keys' })).toContainText('find anything');
   await page.keyboard.press('Escape');
   await expect(page.getByRole('dialog', { name: 'Keys' })).toBeHidden();
+  await page.keyboard.press('n');
+  await expect(page.getByRole('textbox', { name: 'Name of the drink' })).toHaveValue('New drink');
+  await page.keyboard.press('1');
   await page.keyboard.press('n');
   await expect(page).toHaveURL(/\/plan$/);
 });

@@ -43,9 +43,7 @@ const outOfReach: Rule = ({ input, solution }) => {
   const needs =
     solution.needsStrengthFrac === null
       ? 'No concentrate is strong enough in this glass.'
-      : `It takes a concentrate of ${pct(Math.ceil(solution.needsStrengthFrac * 1e4) / 1e4)}${
-          input.glass.ice ? ', less ice, or colder parts' : ''
-        }.`;
+      : `It takes a concentrate of ${pct(Math.ceil(solution.needsStrengthFrac * 1e4) / 1e4)}.`;
   return {
     code: 'too_weak',
     severity: 'warn',

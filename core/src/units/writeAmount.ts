@@ -29,6 +29,8 @@ const MASS: Readonly<Record<ShopUnits, readonly Step[]>> = {
 
 const VOLUME: Readonly<Record<ShopUnits, readonly Step[]>> = {
   metric: [
+    // A pump of 7.5 mL is not 8.
+    { belowCanonical: 9.95, unit: 'millilitre', decimals: 1 },
     { belowCanonical: 999.5, unit: 'millilitre', decimals: 0 },
     { belowCanonical: Infinity, unit: 'litre', decimals: 2 },
   ],

@@ -247,6 +247,12 @@ const rows = computed(() =>
   stroke-width: 1.8;
 }
 
+@media (max-width: 640px) {
+  .views {
+    flex-wrap: wrap;
+  }
+}
+
 @media (pointer: coarse) {
   .views button {
     min-height: var(--touch);

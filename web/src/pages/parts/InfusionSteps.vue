@@ -55,7 +55,7 @@ const BY = [
       <AmountField
         lazy
         size="middle"
-        label="What is left"
+        label="What is left after straining"
         :value="leftG"
         :accepts="['mass']"
         :plain-unit="words.plainMass.value"

@@ -136,7 +136,7 @@ const factor = computed(() => leftG.value / recipeG.value);
       <div class="row">
         <p>What is left</p>
         <AmountField
-          label="What is left"
+          label="Amount that is left"
           :value="leftG"
           :accepts="['mass']"
           :plain-unit="words.plainMass.value"

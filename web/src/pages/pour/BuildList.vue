@@ -116,6 +116,12 @@ li strong {
   font-size: var(--t13);
 }
 
+@media (max-width: 640px) {
+  li {
+    grid-template-columns: 1.4rem 1fr auto 5.2rem;
+  }
+}
+
 @media (pointer: coarse) {
   .pick button {
     min-width: var(--touch);

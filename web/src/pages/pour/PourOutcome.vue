@@ -191,6 +191,7 @@ const needsWays = computed(() => props.pour.ways.value.length > 0);
 <style scoped>
 .outcome {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   align-content: start;
   gap: 6px;
   padding: 8px 24px 0;
@@ -269,6 +270,19 @@ const needsWays = computed(() => props.pour.ways.value.length > 0);
 
   .build {
     order: -2;
+  }
+
+  .outcome,
+  .go {
+    padding-inline: 14px;
+  }
+
+  .go {
+    margin-inline: -14px;
+  }
+
+  .target {
+    width: 76px;
   }
 }
 </style>

@@ -220,7 +220,12 @@ onScopeDispose(() => window.removeEventListener('keydown', key));
 
 @media (max-width: 640px) {
   .pour {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
+  }
+
+  .tabs {
+    gap: 0;
+    padding: 0 6px;
   }
 
   .right {

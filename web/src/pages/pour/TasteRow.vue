@@ -28,7 +28,7 @@ function keepFor(): void {
     <div v-if="edited" class="kept" role="status">
       <p>
         <strong>{{ isNew ? 'A new drink' : 'For this once' }}</strong>
-        <span v-if="changes.length > 0" class="soft"> {{ changes.join('; ') }}</span>
+        <span v-if="changes.length > 0" class="soft what">{{ changes.join('; ') }}</span>
       </p>
       <div class="ways">
         <ElButton :loading="keeping" @click="emit('keep', '')">{{
@@ -77,6 +77,16 @@ function keepFor(): void {
   border-left: 3px solid var(--action);
   padding-left: 10px;
   font-size: var(--t13);
+}
+
+.what {
+  margin-left: 6px;
+}
+
+@media (max-width: 640px) {
+  .steps {
+    grid-template-columns: repeat(3, 1fr);
+  }
 }
 
 .ways {

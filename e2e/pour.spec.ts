@@ -1,0 +1,234 @@
+import { expect, test } from './lido.ts';
+import type { Locator, Page } from '@playwright/test';
+
+const drinkOf = (page: Page): Locator => page.getByRole('region', { name: 'This drink' });
+const field = (page: Page, name: string): Locator => page.getByRole('textbox', { name });
+async function fill(page: Page, name: string, text: string): Promise<void> {
+  await field(page, name).fill(text);
+  await field(page, name).blur();
+}
+async function pick(page: Page, name: string, option: string | RegExp): Promise<void> {
+  await page.getByRole('combobox', { name, exact: true }).press('Enter');
+  await page.getByRole('option', { name: option }).first().click();
+}
+
+test('a new drink from nothing: glass, ice, parts, target; kept, poured, and there after a reload', async ({
+  page,
+  lido,
+}) => {
+  await page.goto(`${lido.url}/pour`);
+  await page.getByRole('button', { name: 'New drink' }).click();
+  const make = page.getByRole('region', { name: 'What is in this drink' });
+  await fill(page, 'Name of the drink', 'Pier head');
+  await fill(page, 'To the fill line', '12 fl oz');
+  await expect(field(page, 'To the fill line')).toHaveValue(/355\smL/);
+  await fill(page, 'How much ice', '130');
+  await make.getByRole('button', { name: 'Add a part' }).click();
+  await pick(page, 'Added part 1', /^Honey/);
+  await fill(page, 'Amount of added part 1', '2 tsp');
+  await expect(field(page, 'Amount of added part 1')).toHaveValue(/9\.9\smL/);
+  await pick(page, 'Filler 1', /^Soy drink/);
+
+  // Told in spoons, then in caffeine, then as a strength: each begins with what the drink is now.
+  await pick(page, 'Brought to', /^spoons/);
+  await fill(page, 'Tablespoons of concentrate', '6');
+  await pick(page, 'Brought to', /^a strength/);
+  await fill(page, 'Strength wanted', '1.4 %');
+
+  // Nothing typed is lost by a reload.
+  await page.reload();
+  await page.getByRole('button', { name: 'Pour it' }).click();
+  const drink = drinkOf(page);
+  await expect(drink).toContainText('Pier head');
+  await expect(drink).toContainText('Contains soy');
+  await drink.getByRole('button', { name: 'Put it on the menu' }).click();
+  await expect(page.getByRole('status').filter({ hasText: 'kept as the usual' })).toBeVisible();
+  await expect(page.getByRole('button', { name: /Pier head 1\.40/ })).toBeVisible();
+  await expect(page.getByRole('link', { name: /^Pour/ })).toContainText('14 drinks');
+
+  await drink.getByRole('button', { name: '2 glasses' }).click();
+  await drink.getByRole('button', { name: 'Pour these 2' }).click();
+  await expect(page.getByRole('status').filter({ hasText: '2 × Pier head' })).toBeVisible();
+});
+
+test('after a sip: a step of taste, kept for somebody, and the usual stays', async ({
+  page,
+  lido,
+}) => {
+  await page.goto(`${lido.url}/pour?drink=milk-tide`);
+  const drink = drinkOf(page);
+  await expect(drink).toContainText('1.35');
+  await drink.getByRole('button', { name: 'stronger' }).click();
+  await drink.getByRole('button', { name: 'drier' }).click();
+  await expect(drink).toContainText('1.40');
+  await expect(drink).toContainText(/15\smL → 7\.5\smL/);
+  await drink.getByRole('button', { name: 'Keep for …' }).click();
+  await fill(page, 'Who it is for', 'the window seat');
+  await drink.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(
+    page.getByRole('status').filter({ hasText: 'kept for the window seat' }),
+  ).toBeVisible();
+  await expect(drink).toContainText('1.35');
+
+  await page.getByRole('button', { name: 'How it was' }).click();
+  const row = page.getByRole('listitem').filter({ hasText: 'for the window seat' });
+  await expect(row).toContainText('1.40');
+  await row.getByRole('button', { name: 'Take this one' }).click();
+  await expect(drink).toContainText('For this once');
+  await drink.getByRole('button', { name: 'As usual' }).click();
+  await expect(drink).not.toContainText('For this once');
+});
+
+test('a weak jug, and the menu after it', async ({ page, lido }) => {
+  await page.goto(`${lido.url}/jugs`);
+  await page.getByRole('link', { name: 'Read, thin, blend' }).first().click();
+  const read = page.getByRole('region', { name: 'Read it' });
+  await fill(page, 'Reading of the jug', '1.6 %');
+  await expect(read).toContainText(/Out of reach then: .*After sun/);
+  await read.getByRole('button', { name: 'Note this reading' }).click();
+  await expect(page.getByRole('cell', { name: '1.60' })).toBeVisible();
+  await expect(page.getByRole('link', { name: /^Pour \d/ })).toContainText(/\d out of reach/);
+
+  await page.goto(`${lido.url}/pour/menu`);
+  const table = page.getByRole('table', { name: 'Every drink from this jug' });
+  const black = table.getByRole('row').filter({ hasText: 'Lido black' });
+  await expect(black).toContainText(/short, needs 1\.\d\d %/);
+  await black.getByRole('link').click();
+  const drink = drinkOf(page);
+  await expect(drink).toContainText('What would reach it');
+  await expect(drink).toContainText(/a jug of at least 1\.\d\d %/);
+  await expect(drink).toContainText('coffee cubes of this jug');
+
+  // Brought up by the stronger jug, the menu is in reach again.
+  await page.goto(`${lido.url}/jugs/lido-jug-1`);
+  const blend = page.getByRole('region', { name: 'Blend it with another jug' });
+  await fill(page, 'Strength of the blend', '2.4 %');
+  await expect(blend).toContainText('In reach again');
+  await blend.getByRole('button', { name: /^Add .* of Jug 2/ }).click();
+  await expect(page.getByRole('cell', { name: 'blended in' })).toBeVisible();
+  await page.goto(`${lido.url}/pour/menu`);
+  await expect(table.getByRole('row').filter({ hasText: 'Lido black' })).toContainText('met');
+});
+
+test('an infused syrup: what is left is measured, then matched', async ({ page, lido }) => {
+  await page.goto(`${lido.url}/shelf/parts?part=rosemary-syrup`);
+  const steps = page.getByRole('list', { name: 'At the bench' });
+  await expect(steps).toContainText('about 850');
+  await fill(page, 'What is left after straining', '780 g');
+  await expect(steps.getByRole('listitem').nth(2)).toContainText(/780\sg/);
+  const outcome = page.getByRole('region', { name: 'What it gives' });
+  await expect(outcome).toContainText(/1560\sg/);
+  await expect(outcome).toContainText('Goes into Salt foam tide');
+  // Twice the week's need, scaled to it: what is left scales along.
+  await outcome.getByRole('button', { name: 'Make that' }).first().click();
+  await expect(outcome).toContainText('× 1.00 this recipe');
+  const notice = page.getByRole('status').filter({ hasText: 'made for the week' });
+  await notice.getByRole('button', { name: 'Undo' }).click();
+  await expect(field(page, 'What is left after straining')).toHaveValue(/780\sg/);
+});
+
+test('coffee cubes over milk: the drink grows stronger, by drawing and by table', async ({
+  page,
+  lido,
+}) => {
+  await page.goto(`${lido.url}/pour?drink=cube-milk`);
+  const drink = drinkOf(page);
+  await expect(drink).toContainText('Coffee ice');
+  const strengths = await page
+    .getByRole('table', { name: 'The drink while it stands' })
+    .locator('tbody tr td:nth-child(2)')
+    .allTextContents();
+  const values = strengths.map(parseFloat);
+  expect(values.length).toBe(7);
+  expect(values.at(-1)!).toBeGreaterThan(values[0]!);
+
+  // Every layer is dragged by its edge; by keyboard too.
+  const milk = page.getByRole('slider', { name: 'Whole milk in the glass' });
+  const concentrate = page.getByRole('slider', { name: 'Concentrate in the glass' });
+  const before = Number(await concentrate.getAttribute('aria-valuenow'));
+  await milk.focus();
+  await milk.press('Shift+ArrowDown');
+  await expect(concentrate).not.toHaveAttribute('aria-valuenow', String(before));
+  const ice = page.getByRole('slider', { name: 'Ice in the glass' });
+  await ice.focus();
+  await ice.press('ArrowUp');
+  await expect(drink).toContainText(/135\sg/);
+  await page.getByRole('slider', { name: 'Fill line' }).press('ArrowUp');
+  await expect(page.getByRole('group', { name: /The glass, to scale/ })).toContainText('305');
+});
+
+test('a layer follows the pointer', async ({ page, lido }) => {
+  await page.goto(`${lido.url}/pour?drink=milk-tide`);
+  const handle = page.getByRole('slider', { name: 'Simple syrup, 1:1 in the glass' });
+  const box = (await handle.boundingBox())!;
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x, y - 40, { steps: 4 });
+  await page.mouse.up();
+  await expect(drinkOf(page)).toContainText('For this once');
+  expect(Number(await handle.getAttribute('aria-valuenow'))).toBeGreaterThan(20);
+});
+
+test('an own ingredient from its package goes into a drink with its allergens', async ({
+  page,
+  lido,
+}) => {
+  await page.goto(`${lido.url}/shelf/ingredients`);
+  await fill(page, 'Name of the ingredient', 'Hazelnut drink');
+  await fill(page, 'Fat, g', '1.6');
+  await fill(page, 'of which sugars, g', '3.2');
+  await expect(
+    page.getByRole('alert').filter({ hasText: 'part of the carbohydrate' }),
+  ).toBeVisible();
+  await fill(page, 'Carbohydrate, g', '3.2');
+  await fill(page, 'Protein, g', '0.4');
+  await page.getByRole('checkbox', { name: 'nuts' }).check();
+  // 1.6 · 9 + 3.2 · 4 + 0.4 · 4 = 28.8 kcal.
+  await expect(page.getByText(/29 kcal per 100 mL/)).toBeVisible();
+  await page.getByRole('button', { name: 'Put it on the shelf' }).click();
+  await expect(page.getByRole('row').filter({ hasText: 'Hazelnut drink' })).toContainText('nuts');
+
+  await page.goto(`${lido.url}/pour?drink=lido-black`);
+  await page.getByRole('button', { name: 'What is in it' }).click();
+  await pick(page, 'Filler 1', /^Hazelnut drink/);
+  await page.getByRole('button', { name: 'Pour it' }).click();
+  await expect(drinkOf(page)).toContainText('Contains nuts');
+});
+
+test('build card and whole menu print on one page each, allergens and cautions on both', async ({
+  page,
+  lido,
+}) => {
+  const pages = async (path: string, text: string): Promise<number> => {
+    await page.goto(`${lido.url}${path}`);
+    await expect(page.getByText(text).first()).toBeVisible();
+    const pdf = await page.pdf({ preferCSSPageSize: true });
+    return pdf.toString('latin1').match(/\/Type\s*\/Page\b(?!s)/g)!.length;
+  };
+  expect(await pages('/pour/menu', 'Tonic contains quinine')).toBe(1);
+  await expect(page.getByRole('cell', { name: 'gluten' })).toBeVisible();
+  expect(await pages('/pour/card?drink=salt-foam-tide', 'Foam loses its texture')).toBe(1);
+  await expect(page.getByText('Contains milk')).toBeVisible();
+});
+
+test('a drink that another tablet changed first is not overwritten', async ({
+  page,
+  lido,
+  context,
+}) => {
+  await page.goto(`${lido.url}/pour?drink=lido-black`);
+  await drinkOf(page).getByRole('button', { name: 'stronger' }).click();
+  const second = await context.newPage();
+  await second.goto(`${lido.url}/pour?drink=lido-black`);
+  await drinkOf(second).getByRole('button', { name: 'As usual' }).click();
+  await drinkOf(second).getByRole('button', { name: 'weaker' }).click();
+  await drinkOf(second).getByRole('button', { name: 'Keep as the usual' }).click();
+  await expect(second.getByRole('status').filter({ hasText: 'kept as the usual' })).toBeVisible();
+  await drinkOf(page).getByRole('button', { name: 'Keep as the usual' }).click();
+  await expect(page.getByRole('alert').filter({ hasText: 'Somebody else changed' })).toBeVisible();
+  // What was typed is still there, and the second try is for the drink as it is now.
+  await expect(drinkOf(page)).toContainText('1.50');
+  await drinkOf(page).getByRole('button', { name: 'Keep as the usual' }).click();
+  await expect(page.getByRole('button', { name: /Lido black 1\.50/ })).toBeVisible();
+});
