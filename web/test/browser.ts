@@ -26,6 +26,8 @@ export function installBrowser(): {
     if (status === 0) throw new TypeError('network down');
     return new Response(JSON.stringify(body), { status });
   });
+  define('window', { matchMedia: () => ({ matches: false, addEventListener: () => undefined }) });
+  define('document', { documentElement: { dataset: {} } });
   return { storage, asked, answer: (next) => (handler = next) };
 }
 

@@ -1,5 +1,13 @@
 import type { Handler } from './browser.ts';
-import { LIDO_MORNING, lidoCoffees, lidoDrinks, lidoShop, lidoVessels } from '../../demo/lido.ts';
+import {
+  LIDO_MORNING,
+  lidoCoffees,
+  lidoDrinks,
+  lidoPantry,
+  lidoParts,
+  lidoShop,
+  lidoVessels,
+} from '../../demo/lido.ts';
 
 const versioned = <T>(documents: readonly T[]) =>
   documents.map((document) => ({ ...document, version: 1 }));
@@ -11,6 +19,8 @@ export const lidoShelf: Handler = ({ path }) => {
     '/api/coffees': versioned(lidoCoffees),
     '/api/vessels': versioned(lidoVessels),
     '/api/drinks': versioned(lidoDrinks),
+    '/api/pantry': versioned(lidoPantry),
+    '/api/parts': versioned(lidoParts),
   };
   return { status: 200, body: bodies[path] ?? [] };
 };

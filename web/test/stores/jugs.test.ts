@@ -3,8 +3,10 @@ import type { Jug } from '@ratio/core';
 import { createPinia, setActivePinia } from 'pinia';
 import { onHandMl, useJugs } from '../../src/stores/jugs.ts';
 import { useMenu } from '../../src/stores/menu.ts';
+import { usePantry } from '../../src/stores/pantry.ts';
 import { useShop } from '../../src/stores/shop.ts';
 import { installBrowser } from '../browser.ts';
+import { lidoDrinks } from '../../../demo/lido.ts';
 import { lidoShelf } from '../lidoShelf.ts';
 
 const jug = (over: Partial<Jug>): Jug => ({
@@ -42,7 +44,7 @@ describe('jugs and the menu from them', () => {
       request.path === '/api/jugs' ? { status: 200, body: rows } : lidoShelf(request),
     );
     setActivePinia(createPinia());
-    await Promise.all([useShop().load(), useJugs().load()]);
+    await Promise.all([useShop().load(), usePantry().load(), useJugs().load()]);
   });
 
   it('offer the oldest that holds something, unless another was picked', () => {
@@ -74,12 +76,33 @@ describe('jugs and the menu from them', () => {
 
   it('solve the whole menu, and again when a weaker jug is taken', () => {
     const menu = useMenu();
-    expect(menu.rows).to.have.length(8);
+    expect(menu.rows).to.have.length(lidoDrinks.length);
     const before = menu.outOfReach.length;
     useJugs().choose('weak');
     expect(menu.outOfReach.length).to.be.above(before);
     for (const { solution } of menu.outOfReach)
       expect(solution.needsStrengthFrac).to.be.above(0.012);
+  });
+
+  it('say what a drink costs, what is left of its price, and how many the jug holds', () => {
+    const black = useMenu().rows.find(({ drink }) => drink.id === 'lido-black')!;
+    const { concentrateG } = black.solution;
+    // Water and ice cost nothing; the concentrate 8 a kilogram.
+    expect(black.cost).to.deep.equal({ price: (concentrateG * 8) / 1000, unknown: [] });
+    expect(black.marginFrac).to.be.closeTo(1 - black.cost.price / 3.4, 1e-12);
+    expect(black.left).to.equal(Math.floor(1000 / concentrateG));
+    expect(useMenu().leftInAll.get('lido-black')).to.equal(black.left);
+  });
+
+  it('leave a drink out while one of its parts is not on the shelf', async () => {
+    const menu = useMenu();
+    const known = menu.rows.length;
+    browser.answer((request) =>
+      request.path === '/api/parts' ? { status: 200, body: [] } : lidoShelf(request),
+    );
+    await usePantry().load();
+    // Reduced coconut, rosemary syrup with its foam, coffee cubes.
+    expect(menu.rows).to.have.length(known - 3);
   });
 
   it('count the drinks that a brew makes, none where it is too weak', () => {

@@ -1,0 +1,70 @@
+import { readFileSync } from 'node:fs';
+import { expect } from 'chai';
+import { blendToStrengthG, stretched, waterToStrengthG } from '../../src/jug/balance.ts';
+import { INGREDIENTS } from '../../src/matter/ingredients.ts';
+import { compositionOfPackage, type PackageTable } from '../../src/matter/packageTable.ts';
+import { densityGPerMl, energyKcal } from '../../src/matter/properties.ts';
+import { makePart } from '../../src/parts/makePart.ts';
+import { reckonDrink } from '../../src/reckon/reckonDrink.ts';
+import { housePartSchema } from '../../src/schemas/housePart.ts';
+import { reckonDrinkRequest } from '../../src/schemas/reckonDrink.ts';
+
+const PAGE = readFileSync(new URL('../../../docs/worked-examples.md', import.meta.url), 'utf8');
+
+interface Example {
+  readonly title: string;
+  readonly reckon: keyof typeof RECKON;
+  readonly input: object;
+  /** Path of a result, and the hand's figure with what it may be off. */
+  readonly expect: Readonly<Record<string, [value: number, tolerance: number]>>;
+}
+
+const RECKON = {
+  drink: (input: object) => reckonDrink(reckonDrinkRequest.parse(input)),
+  part: (input: object) =>
+    makePart(
+      housePartSchema.parse({ id: 'part', version: 1, lifeDays: null, note: '', ...input }),
+      INGREDIENTS,
+    ),
+  thin: (input: object) => waterToStrengthG(input as Parameters<typeof waterToStrengthG>[0]),
+  blend: (input: object) => blendToStrengthG(input as Parameters<typeof blendToStrengthG>[0]),
+  stretch: (input: object) => stretched(input as Parameters<typeof stretched>[0]),
+  package: (input: object) => {
+    const composition = compositionOfPackage(input as PackageTable);
+    return {
+      energyKcal: energyKcal(composition),
+      gPerMl: densityGPerMl({ composition, tempC: 20 }),
+    };
+  },
+};
+
+const examples = PAGE.split(/^## /m)
+  .slice(1)
+  .flatMap((section): Example[] => {
+    const title = section.slice(0, section.indexOf('\n'));
+    return [...section.matchAll(/```json\n([\s\S]*?)```/g)].map(([, block]) => ({
+      title,
+      ...(JSON.parse(block!) as Omit<Example, 'title'>),
+    }));
+  });
+
+const valueAt = (result: unknown, path: string): unknown =>
+  path === ''
+    ? result
+    : path.split('.').reduce((at, key) => (at as Record<string, unknown>)[key], result);
+
+describe('docs/worked-examples.md', () => {
+  it('holds an example in every section', () => {
+    expect(examples).to.have.length.above(10);
+    expect(new Set(examples.map(({ title }) => title)).size).to.equal(
+      PAGE.split(/^## /m).length - 1,
+    );
+  });
+
+  for (const { title, reckon, input, expect: expected } of examples)
+    it(`${title} (${reckon})`, () => {
+      const result = RECKON[reckon](input);
+      for (const [path, [value, tolerance]] of Object.entries(expected))
+        expect(valueAt(result, path), path).to.be.closeTo(value, tolerance);
+    });
+});

@@ -1,0 +1,66 @@
+import type { Jug } from '@ratio/core';
+import { createPinia } from 'pinia';
+import { createApp, effectScope } from 'vue';
+import { createMemoryHistory, createRouter } from 'vue-router';
+import { useJugs } from '../src/stores/jugs.ts';
+import { usePantry } from '../src/stores/pantry.ts';
+import { useShop } from '../src/stores/shop.ts';
+import type { Handler, installBrowser } from './browser.ts';
+import { lidoShelf } from './lidoShelf.ts';
+
+/** A jug of concentrate, changed as a test needs it. */
+export const jugOf = (over: Partial<Jug> = {}): Jug => ({
+  id: 'one',
+  version: 1,
+  label: 'Jug 1',
+  coffeeName: 'Slack Tide',
+  batchId: null,
+  strengthFrac: 0.035,
+  readBy: 'refractometer',
+  caffeineMgPerG: 2.1,
+  pricePerKg: 8,
+  capacityMl: 3000,
+  madeAt: '2026-06-12T06:00:00.000Z',
+  useBy: '2026-06-18T06:00:00.000Z',
+  onHandG: 1000,
+  lastEntryId: null,
+  ...over,
+});
+
+/**
+ * Runs a page's composable as a page would: in an application with stores and a route, the lido's
+ * shelf and its jugs fetched.
+ *
+ * @param input.path where the page is, with its query
+ * @param input.answers what the server says before the lido's shelf is asked; null to pass on
+ */
+export async function withApp<T>(input: {
+  browser: ReturnType<typeof installBrowser>;
+  path: string;
+  use: () => T;
+  jugs?: readonly Jug[];
+  answers?: (request: Parameters<Handler>[0]) => ReturnType<Handler> | null;
+}): Promise<T> {
+  const { browser, path, use, jugs = [jugOf()], answers } = input;
+  browser.storage.clear();
+  browser.asked.splice(0);
+  browser.answer((request) => {
+    const own = answers?.(request);
+    if (own) return own;
+    if (request.path === '/api/jugs') return { status: 200, body: jugs };
+    return lidoShelf(request);
+  });
+  const nothing = { render: () => null };
+  const router = createRouter({
+    history: createMemoryHistory(),
+    routes: [
+      { path: '/jugs/:id', component: nothing },
+      { path: '/:rest(.*)*', component: nothing },
+    ],
+  });
+  const app = createApp(nothing).use(createPinia()).use(router);
+  await router.push(path);
+  const load = app.runWithContext(() => [useShop(), usePantry(), useJugs()]);
+  await Promise.all(load.map((store) => store.load()));
+  return app.runWithContext(() => effectScope().run(use)!);
+}
