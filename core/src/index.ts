@@ -72,6 +72,7 @@ export { makePart, weigh, type MadePart } from './parts/makePart.ts';
 export { resolvePantry, usedBy, type ResolvedPantry } from './parts/resolvePantry.ts';
 export { pouredG, weekNeedG, type ExpectedDrink } from './parts/weekNeed.ts';
 export { scalePart } from './parts/scalePart.ts';
+export { EXPLAINED_OF_DRINK, explainDrink, type ExplainedOfDrink } from './explain/explainDrink.ts';
 export { solveRequest, type SolvedDrink } from './reckon/reckonDrink.ts';
 export { describeChange } from './reckon/describeChange.ts';
 export { ADJUSTMENTS, adjustDrink, type Adjustment } from './reckon/adjustDrink.ts';

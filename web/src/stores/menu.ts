@@ -84,9 +84,12 @@ export const useMenu = defineStore('menu', () => {
     return shelf.drinks.map((drink) => rowOf(drink, jug)).filter((row) => row !== null);
   });
 
-  /** How many of each drink a brew makes; 0 where it is too weak for one. */
-  function poursOf(brew: { brewG: number; strengthFrac: number; caffeineMgPerG: number }) {
-    return shelf.drinks.flatMap((drink) => {
+  /** How many of the first few drinks a brew makes; 0 where it is too weak for one. */
+  function poursOf(
+    brew: { brewG: number; strengthFrac: number; caffeineMgPerG: number },
+    most = Infinity,
+  ) {
+    return shelf.drinks.slice(0, most).flatMap((drink) => {
       const solved = solve(drink, brew);
       if (!solved) return [];
       const { concentrateG } = solved.solution;

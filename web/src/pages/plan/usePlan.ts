@@ -134,7 +134,7 @@ export function usePlan() {
   const pours = computed(() => {
     const found = result.value;
     if (!found || found.outcome.brewG <= 0) return [];
-    return menu.poursOf(found.outcome).slice(0, 3);
+    return menu.poursOf(found.outcome, 3);
   });
   const costPerL = computed(() => {
     const brewMl = result.value?.outcome.brewMl ?? 0;

@@ -88,6 +88,26 @@ function setIceIs(value: string): void {
         : { ...rest, coffeeFrac: 0, part: value },
   });
 }
+const ICE_TEMPS = [
+  { tempC: 0, reason: 'wet, about to melt' },
+  { tempC: -2, reason: 'out of the bin' },
+  { tempC: -10, reason: 'an hour out of the freezer' },
+  { tempC: -18, reason: 'dry from the freezer' },
+];
+const iceTemps = computed(() => {
+  const now = drink.value.ice?.tempC;
+  const known = ICE_TEMPS.some(({ tempC }) => tempC === now);
+  const all = known || now === undefined ? ICE_TEMPS : [...ICE_TEMPS, { tempC: now, reason: '' }];
+  return all.map(({ tempC, reason }) => ({
+    value: String(tempC),
+    label: words.temp(tempC),
+    reason,
+  }));
+});
+function setIceTemp(value: string): void {
+  const { ice } = drink.value;
+  if (ice) change({ ice: { ...ice, tempC: Number(value) } });
+}
 function setIceG(massG: number): void {
   const { ice } = drink.value;
   if (!ice) return;
@@ -173,16 +193,11 @@ const setBefore = (value: 'as-is' | 'chilled' | 'stirred'): void =>
           />
         </ChoiceRow>
         <ChoiceRow label="Ice at">
-          <AmountField
+          <ChoiceField
             label="Temperature of the ice"
-            :value="-drink.ice.tempC"
-            :accepts="['ratio']"
-            :write="(below) => words.temp(-below)"
-            :step="1"
-            :min="0"
-            :max="40"
-            limit-text="Degrees below zero, 0 to 40 °C: 2 out of the bin, 18 out of the freezer."
-            @change="(below) => drink.ice && change({ ice: { ...drink.ice, tempC: -below } })"
+            :options="iceTemps"
+            :model-value="String(drink.ice.tempC)"
+            @update:model-value="setIceTemp"
           />
         </ChoiceRow>
         <ChoiceRow label="Ice of">

@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { CONSTANTS, type Adjustment } from '@ratio/core';
+import { CONSTANTS, EXPLAINED_OF_DRINK, type Adjustment, type ExplainedOfDrink } from '@ratio/core';
 import { ElButton } from 'element-plus';
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
 import StandChart from '../../chart/StandChart.vue';
 import AmountField from '../../field/AmountField.vue';
 import BigFigure from '../../figure/BigFigure.vue';
 import CautionList from '../../figure/CautionList.vue';
+import WhyDialog from '../../figure/WhyDialog.vue';
 import BuildList from './BuildList.vue';
 import BulkCard from './BulkCard.vue';
 import DrinkFacts from './DrinkFacts.vue';
@@ -75,6 +76,10 @@ const hotText = computed(() => {
     : `${now} For ${words.temp(hot.wantedC)} pour it at ${words.temp(hot.fillC)}.`;
 });
 const fillName = computed(() => solved.value.input.fills[0]!.ingredient.name.toLowerCase());
+const asked = ref<ExplainedOfDrink | null>(null);
+const explanation = computed(() =>
+  asked.value ? (props.pour.explained.value?.[asked.value] ?? null) : null,
+);
 const needsWays = computed(() => props.pour.ways.value.length > 0);
 </script>
 
@@ -173,6 +178,13 @@ const needsWays = computed(() => props.pour.ways.value.length > 0);
     <CautionList
       :cautions="solution.status === 'met' ? solved.cautions : solved.cautions.slice(1)"
     />
+    <p class="whys no-print">
+      Why
+      <button v-for="key in EXPLAINED_OF_DRINK" :key="key" type="button" @click="asked = key">
+        {{ key }}
+      </button>
+    </p>
+    <WhyDialog :explanation="explanation" range="" :narrowed-by="[]" @close="asked = null" />
     <div class="go no-print">
       <ElButton
         type="primary"
@@ -241,8 +253,19 @@ const needsWays = computed(() => props.pour.ways.value.length > 0);
   content: '·';
 }
 
-.fine {
+.fine,
+.whys {
   font-size: var(--t13);
+}
+
+.whys button {
+  min-height: 32px;
+  border: 0;
+  background: none;
+  padding: 0 6px;
+  color: var(--action);
+  text-decoration: underline;
+  cursor: pointer;
 }
 
 .go {

@@ -2,6 +2,7 @@ import {
   CONSTANTS,
   coffeeOf,
   buildOrder,
+  explainDrink,
   fillTempForC,
   ICE_SHAPES,
   inBulk,
@@ -257,7 +258,18 @@ export function usePour() {
     return { cupC: solution.value.mixed.tempC, wantedC: WARM_CUP_C, fillC: tempC };
   });
 
+  const explained = computed(() =>
+    solved.value && cost.value
+      ? explainDrink({
+          solved: solved.value,
+          cost: cost.value,
+          concentratePricePerKg: jugs.chosen?.pricePerKg ?? null,
+        })
+      : null,
+  );
+
   return {
+    explained,
     shelf,
     jugs,
     menu,
