@@ -83,10 +83,10 @@ test('a weak jug, and the menu after it', async ({ page, lido }) => {
   await page.goto(`${lido.url}/jugs`);
   await page.getByRole('link', { name: 'Read, thin, blend' }).first().click();
   const read = page.getByRole('region', { name: 'Read it' });
-  await fill(page, 'Reading of the jug', '1.4 %');
+  await fill(page, 'Reading of the jug', '1.5 %');
   await expect(read).toContainText(/Out of reach then: .*After sun/);
   await read.getByRole('button', { name: 'Note this reading' }).click();
-  await expect(page.getByRole('cell', { name: '1.40' })).toBeVisible();
+  await expect(page.getByRole('cell', { name: '1.50' })).toBeVisible();
   await expect(page.getByRole('link', { name: /^Pour \d/ })).toContainText(/\d out of reach/);
 
   await page.goto(`${lido.url}/pour/menu`);

@@ -27,8 +27,8 @@ const own = (symbol: string, name: string, value: string): UsedValue => ({
   symbol,
   name,
   value,
-  source: 'solved for this drink',
-  mark: 'this batch',
+  source: 'solved',
+  mark: 'this drink',
 });
 const constant = (symbol: string, name: string, { value, unit, source, mark }: Sourced) => ({
   symbol,
@@ -65,6 +65,10 @@ export function explainDrink(input: {
     eachG: whole[key],
     kcalPerG: COMPONENTS[key].energyKcalPerG,
   }));
+  const areaM2 = glass.ice ? iceAreaM2(glass.ice) : 0;
+  const firstGPerS =
+    (CONSTANTS.iceTransferWPerM2K.value * areaM2 * solution.mixed.tempC) /
+    CONSTANTS.fusionJPerG.value;
   const jugMg = solution.concentrateG * concentrate.caffeineMgPerG;
   return {
     strength: {
@@ -86,15 +90,11 @@ export function explainDrink(input: {
     },
     melt: {
       title: `Ice melted by ${minute} min`,
-      equation: 'L · dm/dt = h · A₀ (m/m₀)^⅔ · T, once m₀ · c_ice · (0 − T_ice) is paid',
-      filledIn: `T as it is mixed ${solution.mixed.tempC.toFixed(1)} °C; by ${minute} min m = ${g(melted)}`,
+      equation: 'L · dm/dt = h · A₀ · (m/m₀)^(2/3) · T, once m₀ · c_ice · (0 − T_ice) is paid',
+      filledIn: `at first ${CONSTANTS.iceTransferWPerM2K.value} · ${areaM2.toFixed(4)} · ${solution.mixed.tempC.toFixed(1)} °C / ${CONSTANTS.fusionJPerG.value} = ${firstGPerS.toFixed(3)} g/s; by ${minute} min ${g(melted)}`,
       uses: [
         own('m₀', 'ice', g(solution.iceG)),
-        own(
-          'A₀',
-          'surface of the ice',
-          `${(1e4 * (glass.ice ? iceAreaM2(glass.ice) : 0)).toFixed(0)} cm²`,
-        ),
+        own('A₀', 'surface of the ice', `${(1e4 * areaM2).toFixed(0)} cm²`),
         own(
           'debt',
           'cold debt of the ice',

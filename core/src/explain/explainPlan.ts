@@ -26,7 +26,7 @@ export interface UsedValue {
   readonly name: string;
   readonly value: string;
   readonly source: string;
-  readonly mark: SourceMark | 'this batch';
+  readonly mark: SourceMark | 'this batch' | 'this drink';
 }
 
 /** Where a number comes from. */
@@ -49,7 +49,7 @@ const MARKS: Readonly<Record<SourceMark, string>> = {
 
 /** @returns a mark in words */
 export const markText = (mark: UsedValue['mark']): string =>
-  mark === 'this batch' ? mark : MARKS[mark];
+  mark === 'this batch' || mark === 'this drink' ? mark : MARKS[mark];
 
 const round = (value: number, digits: number): string => value.toFixed(digits);
 const own = (symbol: string, name: string, value: string): UsedValue => ({

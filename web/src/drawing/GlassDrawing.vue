@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue';
 import SvgHandle from '../svg/SvgHandle.vue';
 import { icePieces } from './icePieces.ts';
+import { LINE_PX, placeLabels } from './placeLabels.ts';
 import VesselOutline from './VesselOutline.vue';
 import { heightOfMm, radiusAtMm, TAPER, vesselShape, volumeAtMl } from './vesselShape.ts';
 
@@ -45,8 +46,7 @@ const FLOOR = 592;
 const BRIM = 1.13;
 const FOAM_ROOM = 1.04;
 const GRIP_INSIDE = 24;
-const MOST_LETTERS = 15;
-const LINE = 16;
+const LETTER = 12;
 const svg = ref<SVGSVGElement | null>(null);
 
 const liquids = computed(() => props.layers.filter(({ onTop }) => !onTop));
@@ -88,27 +88,14 @@ const stacked = computed(() => {
     };
   });
 });
-/** A name in lines that fit beside the glass. */
-function inLines(name: string): string[] {
-  const lines: string[] = [];
-  for (const word of name.split(' ')) {
-    const longer = `${lines.at(-1) ?? ''} ${word}`.trim();
-    if (lines.length > 0 && longer.length <= MOST_LETTERS) lines[lines.length - 1] = longer;
-    else lines.push(word);
-  }
-  return lines;
-}
-/** Labels beside their layers, moved apart where layers are thin. */
-const labels = computed(() => {
-  const gap = 40;
-  let below = FLOOR + gap - 8;
-  return stacked.value.map((layer) => {
-    const lines = inLines(layer.name);
-    const y = Math.min(layer.middleY, below - gap - (lines.length - 1) * LINE);
-    below = y - (lines.length - 1) * 4;
-    return { ...layer, lines, y };
-  });
-});
+const noteY = computed(() => lineY.value + (foams.value.length > 0 ? 16 : -6));
+const labels = computed(() =>
+  placeLabels({
+    labels: stacked.value,
+    floorY: FLOOR,
+    taken: { topY: noteY.value - LETTER, bottomY: noteY.value + LETTER / 3 },
+  }),
+);
 const pieces = computed(() => {
   if (!props.ice) return [];
   const edgePx = props.ice.edgeMm * scale.value;
@@ -176,7 +163,7 @@ const SLIM = { tumbler: 2.05, highball: 2.7, mug: 1.05, carafe: 1.7 };
       :y1="lineY"
       :y2="lineY"
     />
-    <text class="note" :x="x + halfAt(lineY) + 20" :y="foams.length > 0 ? lineY + 16 : lineY - 6">
+    <text class="note" :x="x + halfAt(lineY) + 20" :y="noteY">
       {{ lineText }}
     </text>
     <g v-for="label in still ? [] : labels" :key="label.key" class="label">
@@ -187,14 +174,14 @@ const SLIM = { tumbler: 2.05, highball: 2.7, mug: 1.05, carafe: 1.7 };
         v-for="(text, i) in label.lines"
         :key="i"
         :x="x + shape.topRadiusMm * scale + 34"
-        :y="label.y - 2 + i * LINE"
+        :y="label.y - 2 + i * LINE_PX"
       >
         {{ text }}
       </text>
       <text
         class="figures amount"
         :x="x + shape.topRadiusMm * scale + 34"
-        :y="label.y + label.lines.length * LINE"
+        :y="label.y + label.lines.length * LINE_PX"
       >
         {{ label.amount }}
       </text>

@@ -13,7 +13,11 @@ withDefaults(
 
 <template>
   <div class="figure" :class="size">
-    <h2>{{ label }}</h2>
+    <div v-if="$slots.head" class="head">
+      <h2>{{ label }}</h2>
+      <slot name="head" />
+    </div>
+    <h2 v-else>{{ label }}</h2>
     <p class="line">
       <span class="figures number">{{ figure }}</span>
       <span class="small-unit">{{ unit }}</span>
@@ -24,6 +28,12 @@ withDefaults(
 </template>
 
 <style scoped>
+.head {
+  display: flex;
+  align-items: baseline;
+  gap: 4px;
+}
+
 .line {
   display: flex;
   flex-wrap: wrap;

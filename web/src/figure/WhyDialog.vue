@@ -46,6 +46,7 @@ const emit = defineEmits<{ close: [] }>();
       <ul v-if="narrowedBy.length > 0">
         <li v-for="way in narrowedBy" :key="way">{{ way }}</li>
       </ul>
+      <slot />
     </div>
   </ElDialog>
 </template>

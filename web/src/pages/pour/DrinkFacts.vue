@@ -1,8 +1,10 @@
 <script setup lang="ts">
+import type { ExplainedOfDrink } from '@ratio/core';
+import { computed } from 'vue';
 import BigFigure from '../../figure/BigFigure.vue';
 
 /** What the drink holds and what it comes to, each glass or each share. */
-defineProps<{
+const props = defineProps<{
   caffeineMg: number;
   energyKcal: number;
   sugarG: number;
@@ -16,23 +18,41 @@ defineProps<{
   shares: number;
   left: number;
 }>();
+const emit = defineEmits<{ why: [number: ExplainedOfDrink] }>();
+
+interface Fact {
+  readonly label: string;
+  readonly figure: string;
+  readonly unit: string;
+  /** What explains it, where something does. */
+  readonly why?: ExplainedOfDrink;
+}
+const facts = computed<Fact[]>(() => [
+  { label: 'Caffeine', figure: props.caffeineMg.toFixed(0), unit: 'mg', why: 'caffeine' },
+  { label: 'Energy', figure: props.energyKcal.toFixed(0), unit: 'kcal', why: 'energy' },
+  { label: 'Sugar', figure: props.sugarG.toFixed(1), unit: 'g' },
+  ...(props.alcoholFrac > 0
+    ? [{ label: 'Alcohol', figure: (100 * props.alcoholFrac).toFixed(1), unit: '% vol' }]
+    : []),
+  { label: 'Cost', figure: props.cost, unit: '', why: 'cost' },
+  { label: 'Price', figure: props.price, unit: props.margin },
+  { label: 'In the jug', figure: String(props.left), unit: 'left' },
+]);
 </script>
 
 <template>
   <div class="facts">
-    <BigFigure label="Caffeine" size="small" :figure="caffeineMg.toFixed(0)" unit="mg" />
-    <BigFigure label="Energy" size="small" :figure="energyKcal.toFixed(0)" unit="kcal" />
-    <BigFigure label="Sugar" size="small" :figure="sugarG.toFixed(1)" unit="g" />
-    <BigFigure
-      v-if="alcoholFrac > 0"
-      label="Alcohol"
-      size="small"
-      :figure="(100 * alcoholFrac).toFixed(1)"
-      unit="% vol"
-    />
-    <BigFigure label="Cost" size="small" :figure="cost" unit="" />
-    <BigFigure label="Price" size="small" :figure="price" :unit="margin" />
-    <BigFigure label="In the jug" size="small" :figure="String(left)" unit="left" />
+    <component
+      :is="fact.why ? 'button' : 'div'"
+      v-for="fact in facts"
+      :key="fact.label"
+      :type="fact.why ? 'button' : undefined"
+      :class="{ asks: fact.why }"
+      :title="fact.why ? 'Why this number' : undefined"
+      @click="fact.why && emit('why', fact.why)"
+    >
+      <BigFigure size="small" :label="fact.label" :figure="fact.figure" :unit="fact.unit" />
+    </component>
   </div>
   <p class="fine">
     <template v-if="shares > 1">Each of {{ shares }} shares. </template>
@@ -47,6 +67,7 @@ defineProps<{
 .facts {
   display: flex;
   flex-wrap: wrap;
+  align-items: start;
   gap: 2px 15px;
 }
 
@@ -56,6 +77,19 @@ defineProps<{
 
 .facts :deep(h2) {
   white-space: nowrap;
+}
+
+.asks {
+  border: 0;
+  background: none;
+  padding: 0;
+  text-align: left;
+  cursor: pointer;
+}
+
+.asks :deep(h2) {
+  color: var(--action);
+  text-decoration: underline;
 }
 
 .fine {

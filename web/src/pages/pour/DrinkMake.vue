@@ -225,8 +225,8 @@ const setBefore = (value: 'as-is' | 'chilled' | 'stirred'): void =>
       :words="words"
       @change="change"
     />
-    <div class="grid">
-      <ChoiceRow label="Served" class="wide">
+    <div class="grid sold">
+      <ChoiceRow label="Served">
         <ChoiceField
           label="How it is served"
           :options="SERVE_OPTIONS"
@@ -276,6 +276,10 @@ const setBefore = (value: 'as-is' | 'chilled' | 'stirred'): void =>
   display: grid;
   grid-template-columns: repeat(3, 1fr);
   gap: 0 16px;
+}
+
+.sold {
+  grid-template-columns: 2.2fr 1fr 1.4fr;
 }
 
 .wide {

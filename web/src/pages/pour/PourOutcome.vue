@@ -76,6 +76,7 @@ const hotText = computed(() => {
     : `${now} For ${words.temp(hot.wantedC)} pour it at ${words.temp(hot.fillC)}.`;
 });
 const fillName = computed(() => solved.value.input.fills[0]!.ingredient.name.toLowerCase());
+/** The number that somebody asks about. */
 const asked = ref<ExplainedOfDrink | null>(null);
 const explanation = computed(() =>
   asked.value ? (props.pour.explained.value?.[asked.value] ?? null) : null,
@@ -91,6 +92,9 @@ const needsWays = computed(() => props.pour.ways.value.length > 0);
         :figure="pct(solution.strengthFrac)"
         unit="%"
       >
+        <template #head>
+          <button type="button" class="why no-print" @click="asked = 'strength'">Why</button>
+        </template>
         <template v-if="sips" #beside>
           <span class="sips soft">{{ sips }}</span>
         </template>
@@ -174,17 +178,25 @@ const needsWays = computed(() => props.pour.ways.value.length > 0);
       :allergens="solved.allergens"
       :shares="drink.shares"
       :left="left"
+      @why="asked = $event"
     />
     <CautionList
       :cautions="solution.status === 'met' ? solved.cautions : solved.cautions.slice(1)"
     />
-    <p class="whys no-print">
-      Why
-      <button v-for="key in EXPLAINED_OF_DRINK" :key="key" type="button" @click="asked = key">
-        {{ key }}
-      </button>
-    </p>
-    <WhyDialog :explanation="explanation" range="" :narrowed-by="[]" @close="asked = null" />
+    <WhyDialog :explanation="explanation" range="" :narrowed-by="[]" @close="asked = null">
+      <p class="whys">
+        Why
+        <button
+          v-for="key in EXPLAINED_OF_DRINK"
+          :key="key"
+          type="button"
+          :aria-pressed="asked === key"
+          @click="asked = key"
+        >
+          {{ key }}
+        </button>
+      </p>
+    </WhyDialog>
     <div class="go no-print">
       <ElButton
         type="primary"
@@ -253,19 +265,32 @@ const needsWays = computed(() => props.pour.ways.value.length > 0);
   content: '·';
 }
 
-.fine,
-.whys {
+.fine {
+  font-size: var(--t13);
+}
+
+.why,
+.whys button {
+  border: 0;
+  background: none;
+  padding: 0 8px;
+  color: var(--action);
+  text-decoration: underline;
+  cursor: pointer;
+}
+
+.why {
   font-size: var(--t13);
 }
 
 .whys button {
-  min-height: 32px;
-  border: 0;
-  background: none;
-  padding: 0 6px;
-  color: var(--action);
-  text-decoration: underline;
-  cursor: pointer;
+  min-height: 36px;
+}
+
+.whys [aria-pressed='true'] {
+  color: var(--ink);
+  font-weight: 600;
+  text-decoration: none;
 }
 
 .go {
