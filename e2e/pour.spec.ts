@@ -22,9 +22,17 @@ test('a new drink from nothing: glass, ice, parts, target; kept, poured, and the
   await fill(page, 'Name of the drink', 'Pier head');
   await fill(page, 'To the fill line', '12 fl oz');
   await expect(field(page, 'To the fill line')).toHaveValue(/355\smL/);
-  await fill(page, 'How much ice', '130');
+  await make.getByRole('button', { name: 'Fill the glass with ice' }).click();
+  await expect(field(page, 'How much ice')).toHaveValue(/179\sg/);
+  await fill(page, 'How much ice', '9 cubes');
+  await expect(field(page, 'How much ice')).toHaveValue(/129\sg/);
   await make.getByRole('button', { name: 'Add a part' }).click();
   await pick(page, 'Added part 1', /^Honey/);
+  // By the pump, on the scale, in spoons: all are the same field.
+  await fill(page, 'Amount of added part 1', '2 pumps');
+  await expect(field(page, 'Amount of added part 1')).toHaveValue(/15\smL/);
+  await fill(page, 'Amount of added part 1', '14 g');
+  await expect(field(page, 'Amount of added part 1')).toHaveValue(/9\.\d\smL|10\.?\d?\smL/);
   await fill(page, 'Amount of added part 1', '2 tsp');
   await expect(field(page, 'Amount of added part 1')).toHaveValue(/9\.9\smL/);
   await pick(page, 'Filler 1', /^Soy drink/);

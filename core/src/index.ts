@@ -137,6 +137,7 @@ export {
   readAmount,
   type Expected,
   type MisreadAmount,
+  type OwnMeasure,
   type ReadAmount,
 } from './units/readAmount.ts';
 export {
@@ -151,7 +152,7 @@ export { strengthFrac } from './brew/strength.ts';
 export { waterDensityGPerMl } from './matter/waterDensity.ts';
 export { mix } from './matter/composition.ts';
 export type { ReckonDrinkRequest, ReckonDrinkResponse } from './schemas/reckonDrink.ts';
-export { fullIceG, ICE_SHAPES } from './cup/ice.ts';
+export { fullIceG, ICE_SHAPES, icePieceG } from './cup/ice.ts';
 export { reckonRecipe, type ReckonedRecipe } from './reckon/reckonRecipe.ts';
 export {
   reckonRecipeRequest,

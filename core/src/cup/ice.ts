@@ -33,6 +33,10 @@ export interface Ice {
 export const fullIceG = (input: { cupMl: number; kind: IceKind }): number =>
   input.cupMl * ICE_SHAPES[input.kind].fillFrac * CONSTANTS.iceDensityGPerMl.value;
 
+/** @returns mass of one piece of a kind, taken as a cube, g */
+export const icePieceG = (kind: IceKind): number =>
+  CONSTANTS.iceDensityGPerMl.value * (100 * ICE_SHAPES[kind].edgeM) ** 3;
+
 /**
  * Surface of fresh ice, as cubes of the kind's edge.
  *

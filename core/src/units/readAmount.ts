@@ -16,6 +16,14 @@ export interface ReadAmount {
   readonly high: number;
 }
 
+/** A measure of the shop's own, such as its pump: what one of it is, in g or mL. */
+export interface OwnMeasure {
+  /** In the singular, lower case. */
+  readonly name: string;
+  readonly quantity: 'mass' | 'volume';
+  readonly canonical: number;
+}
+
 /** A text that is no amount, and what would do. */
 export interface MisreadAmount {
   readonly ok: false;
@@ -37,6 +45,7 @@ const EXAMPLES: Readonly<Record<Expected, string>> = {
  *
  * @param input.accepts quantities that the field can take, the usual one first
  * @param input.plainUnit unit of a plain number where the usual quantity has units
+ * @param input.measures what else is counted in, by the name that the shop has for it
  * @returns the amount, or a sentence that says what is wrong and what would do; never a guess
  * @example readAmount({ text: '3 1/2 cups', accepts: ['volume'] }) // 828.06 mL
  */
@@ -44,8 +53,9 @@ export function readAmount(input: {
   text: string;
   accepts: readonly [Expected, ...Expected[]];
   plainUnit?: UnitId;
+  measures?: readonly OwnMeasure[];
 }): ReadAmount | MisreadAmount {
-  const { accepts, plainUnit } = input;
+  const { accepts, plainUnit, measures = [] } = input;
   const text = input.text.trim();
   const wanted = EXAMPLES[accepts[0]];
   if (text === '') return { ok: false, message: `Nothing is entered. Try ${wanted}.` };
@@ -71,6 +81,14 @@ export function readAmount(input: {
     const toC = /^f/i.test(degrees[1]!) ? fahrenheitToCelsius : (t: number) => t;
     return { ok: true, quantity: 'temperature', value: toC(low), high: toC(high) };
   }
+  const own = measures.find(({ name }) => [name, `${name}s`].includes(rest.toLowerCase()));
+  if (own)
+    return {
+      ok: true,
+      quantity: own.quantity,
+      value: low * own.canonical,
+      high: high * own.canonical,
+    };
   const unit = scanUnit({ text: rest, at: 0 });
   if (!unit || unit.end < rest.length) return compound({ low, rest, unit, accepts, wanted });
   const { quantity, canonical } = UNITS[unit.value];

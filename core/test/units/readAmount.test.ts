@@ -56,6 +56,19 @@ describe('readAmount', () => {
     });
   }
 
+  it('counts in the measures that the shop has: pumps, spoons, cubes', () => {
+    const measures = [
+      { name: 'pump', quantity: 'volume', canonical: 7.5 },
+      { name: 'cube', quantity: 'mass', canonical: 14.33 },
+    ] as const;
+    const pumps = { accepts: ['volume', 'mass'], measures } as const;
+    expect(readAmount({ text: '2 pumps', ...pumps })).to.include({ quantity: 'volume', value: 15 });
+    expect(readAmount({ text: '1½ Pump', ...pumps })).to.include({ value: 11.25 });
+    const cubes = readAmount({ text: '8-10 cubes', ...pumps });
+    expect(cubes).to.include({ quantity: 'mass', value: 8 * 14.33, high: 143.3 });
+    expect(readAmount({ text: '2 pumps', accepts: ['volume'] }).ok).to.equal(false);
+  });
+
   it('takes a plain number in the field’s own unit', () => {
     expect(read('18', ['time'], 'hour')).to.include({ ok: true, value: 64_800 });
   });

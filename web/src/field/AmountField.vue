@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { readAmount, understood, type Expected, type UnitId } from '@ratio/core';
+import { readAmount, understood, type Expected, type OwnMeasure, type UnitId } from '@ratio/core';
 import { ElInput } from 'element-plus';
 import { computed, nextTick, ref, useId } from 'vue';
 
@@ -10,6 +10,8 @@ const props = defineProps<{
   value: number;
   accepts: readonly [Expected, ...Expected[]];
   plainUnit?: UnitId;
+  /** What else it is counted in: the shop's pumps, spoons, cubes. */
+  measures?: readonly OwnMeasure[];
   /** How a value is written in the field. */
   write: (value: number) => string;
   step: number;
@@ -39,6 +41,7 @@ function input(text: string): void {
     text,
     accepts: props.accepts,
     ...(props.plainUnit ? { plainUnit: props.plainUnit } : {}),
+    ...(props.measures ? { measures: props.measures } : {}),
   });
   if (!amount.ok) {
     hint.value = '';

@@ -35,6 +35,8 @@ const props = defineProps<{
   held: HeldTargets;
   pinned: TargetKey | null;
   scooped: boolean;
+  /** What the shop's scoop holds, mL. */
+  scoopMl: number;
   /** Why an amount could not be set, and which. */
   refused: { key: TargetKey; text: string } | null;
   coffee: ShelfCoffee;

@@ -188,6 +188,7 @@ async function start(): Promise<void> {
         :units="units"
         :fridge-c="shelf.shop.fridgeC"
         :room-c="shelf.shop.roomC"
+        :scoop-ml="shelf.shop.scoopMl"
         :rested-days="restedDays"
         :mill="shelf.shop.mill.settings"
         @change="drafts.change"

@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { GLASSES, ICE_KINDS, SERVES, type Drink, type IceKind, type Serve } from '@ratio/core';
+import { GLASSES, SERVES, type Drink, type OwnMeasure, type Serve } from '@ratio/core';
 import { ElButton } from 'element-plus';
 import { computed } from 'vue';
 import AmountField from '../../field/AmountField.vue';
 import ChoiceField from '../../field/ChoiceField.vue';
 import ChoiceRow from '../../field/ChoiceRow.vue';
 import TextField from '../../field/TextField.vue';
+import DrinkIce from './DrinkIce.vue';
 import DrinkParts from './DrinkParts.vue';
 import TargetRow from './TargetRow.vue';
 import type { usePour } from './usePour.ts';
@@ -13,23 +14,12 @@ import type { usePour } from './usePour.ts';
 /** What a drink is made of: glass, ice, parts, target, how it is served, what it sells for. */
 const props = defineProps<{ pour: ReturnType<typeof usePour> }>();
 
-const { hand, words, pantry, jugs } = props.pour;
+const { hand, words, pantry, jugs, shelf } = props.pour;
 const drink = computed(() => props.pour.drink.value!);
 const solution = computed(() => props.pour.solution.value!);
 const change = (part: Partial<Drink>): void => hand.change(part);
 
 const GLASS_OPTIONS = GLASSES.map((value) => ({ value, label: value }));
-const ICE_REASONS: Readonly<Record<IceKind | 'none', string>> = {
-  none: 'straight, hot or from the siphon',
-  cubes: 'melts slowly enough for a long drink',
-  crushed: 'cold at once, thins at once',
-  large: 'one piece, thins least',
-};
-const ICE_OPTIONS = (['none', ...ICE_KINDS] as const).map((value) => ({
-  value,
-  label: value === 'none' ? 'no ice' : value === 'large' ? 'large pieces' : value,
-  reason: ICE_REASONS[value],
-}));
 const SERVE_NAMES: Readonly<Record<Serve, { label: string; reason: string }>> = {
   built: { label: 'built in its glass', reason: 'each one as it is ordered' },
   siphon: { label: 'charged with nitrogen', reason: 'diluted first, cold, no ice in the siphon' },
@@ -46,74 +36,15 @@ const BEFORE_OPTIONS = [
   },
 ] as const;
 
-const plain = { massG: 150, tempC: -2, coffeeFrac: 0, kind: 'cubes' as const };
-const iceKind = computed(() => drink.value.ice?.kind ?? 'none');
-const iceG = computed(() => solution.value.iceG);
-function setIceKind(kind: IceKind | 'none'): void {
-  if (kind === 'none') return change({ ice: null });
-  change({ ice: { ...(drink.value.ice ?? plain), kind } });
-}
-const iceParts = computed(() =>
-  Object.values(pantry.resolved.made).filter(
-    ({ ingredient, strengthFrac }) => ingredient.kind === 'coffee' && strengthFrac > 0,
-  ),
-);
-const iceIs = computed(() => {
-  const { ice } = drink.value;
-  if (!ice) return 'water';
-  return ice.part ?? (ice.coffeeFrac > 0 ? 'jug' : 'water');
+/** What the bar counts in. */
+const measures = computed<OwnMeasure[]>(() => {
+  const bar = shelf.shop?.bar;
+  if (!bar) return [];
+  return [
+    { name: 'pump', quantity: 'volume', canonical: bar.pumpMl },
+    { name: 'spoon', quantity: 'volume', canonical: bar.spoonMl },
+  ];
 });
-const iceOptions = computed(() => [
-  { value: 'water', label: 'water', reason: 'thins the drink' },
-  {
-    value: 'jug',
-    label: `coffee of ${words.pct(drink.value.ice?.coffeeFrac || (jugs.chosen?.strengthFrac ?? 0))}`,
-    reason: 'frozen out of the jug; the drink grows stronger',
-  },
-  ...iceParts.value.map(({ ingredient, strengthFrac }) => ({
-    value: ingredient.id,
-    label: `${ingredient.name}, ${words.pct(strengthFrac)}`,
-    reason: 'made by the house',
-  })),
-]);
-function setIceIs(value: string): void {
-  const { ice } = drink.value;
-  if (!ice) return;
-  const { part: _, ...rest } = ice;
-  const coffeeFrac = value === 'jug' ? (jugs.chosen?.strengthFrac ?? 0) : 0;
-  change({
-    ice:
-      value === 'water' || value === 'jug'
-        ? { ...rest, coffeeFrac }
-        : { ...rest, coffeeFrac: 0, part: value },
-  });
-}
-const ICE_TEMPS = [
-  { tempC: 0, reason: 'wet, about to melt' },
-  { tempC: -2, reason: 'out of the bin' },
-  { tempC: -10, reason: 'an hour out of the freezer' },
-  { tempC: -18, reason: 'dry from the freezer' },
-];
-const iceTemps = computed(() => {
-  const now = drink.value.ice?.tempC;
-  const known = ICE_TEMPS.some(({ tempC }) => tempC === now);
-  const all = known || now === undefined ? ICE_TEMPS : [...ICE_TEMPS, { tempC: now, reason: '' }];
-  return all.map(({ tempC, reason }) => ({
-    value: String(tempC),
-    label: words.temp(tempC),
-    reason,
-  }));
-});
-function setIceTemp(value: string): void {
-  const { ice } = drink.value;
-  if (ice) change({ ice: { ...ice, tempC: Number(value) } });
-}
-function setIceG(massG: number): void {
-  const { ice } = drink.value;
-  if (!ice) return;
-  const { tempC, coffeeFrac, kind, part } = ice;
-  change({ ice: { massG, tempC, coffeeFrac, kind, part } });
-}
 
 const before = computed(() =>
   drink.value.stirredDown ? 'stirred' : drink.value.chilledToC === null ? 'as-is' : 'chilled',
@@ -169,46 +100,14 @@ const setBefore = (value: 'as-is' | 'chilled' | 'stirred'): void =>
           @change="(n) => change({ shares: Math.round(n) })"
         />
       </ChoiceRow>
-      <ChoiceRow label="Ice">
-        <ChoiceField
-          label="Kind of ice"
-          :options="ICE_OPTIONS"
-          :model-value="iceKind"
-          @update:model-value="setIceKind"
-        />
-      </ChoiceRow>
-      <template v-if="drink.ice">
-        <ChoiceRow label="How much ice">
-          <AmountField
-            label="How much ice"
-            :value="iceG"
-            :accepts="['mass']"
-            :plain-unit="words.plainMass.value"
-            :write="words.mass"
-            :step="5"
-            :min="0"
-            :max="20000"
-            limit-text="Up to 20 kg."
-            @change="setIceG"
-          />
-        </ChoiceRow>
-        <ChoiceRow label="Ice at">
-          <ChoiceField
-            label="Temperature of the ice"
-            :options="iceTemps"
-            :model-value="String(drink.ice.tempC)"
-            @update:model-value="setIceTemp"
-          />
-        </ChoiceRow>
-        <ChoiceRow label="Ice of">
-          <ChoiceField
-            label="What the ice is"
-            :options="iceOptions"
-            :model-value="iceIs"
-            @update:model-value="setIceIs"
-          />
-        </ChoiceRow>
-      </template>
+      <DrinkIce
+        :ice="drink.ice"
+        :ice-g="solution.iceG"
+        :jug-frac="jugs.chosen?.strengthFrac ?? 0"
+        :made="Object.values(pantry.resolved.made)"
+        :words="words"
+        @change="(ice) => change({ ice })"
+      />
       <ChoiceRow label="Before the ice" class="wide">
         <ChoiceField
           label="Before the ice"
@@ -222,6 +121,7 @@ const setBefore = (value: 'as-is' | 'chilled' | 'stirred'): void =>
       :drink="drink"
       :solution="solution"
       :ingredients="pantry.all"
+      :measures="measures"
       :words="words"
       @change="change"
     />

@@ -1,5 +1,12 @@
 <script setup lang="ts">
-import type { Drink, DrinkSolution, Ingredient } from '@ratio/core';
+import {
+  measuredGPerMl,
+  type Drink,
+  type DrinkSolution,
+  type Expected,
+  type Ingredient,
+  type OwnMeasure,
+} from '@ratio/core';
 import { ElButton } from 'element-plus';
 import { computed } from 'vue';
 import AmountField from '../../field/AmountField.vue';
@@ -12,6 +19,8 @@ const props = defineProps<{
   drink: Drink;
   solution: DrinkSolution;
   ingredients: readonly Ingredient[];
+  /** What the bar counts in: pumps, spoons. */
+  measures: readonly OwnMeasure[];
   words: ReturnType<typeof useWords>;
 }>();
 const emit = defineEmits<{ change: [part: Partial<Drink>] }>();
@@ -23,6 +32,13 @@ const setAddition = (i: number, part: Partial<Drink['additions'][number]>): void
   emit('change', {
     additions: props.drink.additions.with(i, { ...props.drink.additions[i]!, ...part }),
   });
+/** What is weighed out counts by its density; powders lie loose. */
+function setAmount(i: number, value: number, quantity: Expected): void {
+  const { ingredient: id, tempC } = props.drink.additions[i]!;
+  const ingredient = props.ingredients.find((one) => one.id === id);
+  const isMass = quantity === 'mass' && ingredient !== undefined;
+  setAddition(i, { volumeMl: isMass ? value / measuredGPerMl({ ingredient, tempC }) : value });
+}
 const without = (i: number) => props.drink.additions.filter((_, k) => k !== i);
 function setFills(all: readonly Fill[]): void {
   const [fillWith, ...fillAlso] = all;
@@ -77,14 +93,15 @@ const add = (): void =>
         <AmountField
           :label="`Amount of added part ${i + 1}`"
           :value="part.volumeMl"
-          :accepts="['volume']"
+          :accepts="['volume', 'mass']"
           :plain-unit="words.plainVolume.value"
+          :measures="measures"
           :write="words.volume"
           :step="1"
           :min="0"
           :max="5000"
           limit-text="Up to 5 L."
-          @change="(volumeMl) => setAddition(i, { volumeMl })"
+          @change="(value, quantity) => setAmount(i, value, quantity)"
         />
         <AmountField
           :label="`Temperature of added part ${i + 1}`"
@@ -170,7 +187,8 @@ li {
   padding: 3px 0;
 }
 
-li :deep(.el-input__inner) {
+li :deep(.el-input__inner),
+li :deep(.el-select) {
   font-size: var(--t15);
 }
 

@@ -5,6 +5,7 @@ import {
   explainDrink,
   fillTempForC,
   ICE_SHAPES,
+  icePieceG,
   inBulk,
   measuredDrink,
   ofMass,
@@ -323,9 +324,7 @@ function iceOf(drink: Drink | null, iceG: number, words: WayWords) {
   const told = drink?.ice;
   if (!told || iceG === 0) return null;
   const { edgeM } = ICE_SHAPES[told.kind];
-  const pieceG = CONSTANTS.iceDensityGPerMl.value * (edgeM * 100) ** 3;
-  const count =
-    told.kind === 'crushed' ? Math.round(iceG / pieceG) : Math.max(1, Math.round(iceG / pieceG));
+  const count = Math.max(1, Math.round(iceG / icePieceG(told.kind)));
   const isCoffee = told.coffeeFrac > 0 || told.part !== undefined;
   const pieces = {
     cubes: `${count} cube${count === 1 ? '' : 's'}`,

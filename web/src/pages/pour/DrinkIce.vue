@@ -1,0 +1,191 @@
+<script setup lang="ts">
+import {
+  ICE_KINDS,
+  icePieceG,
+  type Drink,
+  type IceKind,
+  type MadePart,
+  type OwnMeasure,
+} from '@ratio/core';
+import { computed } from 'vue';
+import AmountField from '../../field/AmountField.vue';
+import ChoiceField from '../../field/ChoiceField.vue';
+import ChoiceRow from '../../field/ChoiceRow.vue';
+import type { useWords } from '../../stores/useWords.ts';
+
+/** The ice of a drink: its kind, how much, how cold, and what it is frozen from. */
+const props = defineProps<{
+  ice: Drink['ice'];
+  /** What that comes to, g. */
+  iceG: number;
+  /** Strength of the jug in hand, which cubes may be frozen from. */
+  jugFrac: number;
+  made: readonly MadePart[];
+  words: ReturnType<typeof useWords>;
+}>();
+const emit = defineEmits<{ change: [ice: Drink['ice']] }>();
+
+const ICE_REASONS: Readonly<Record<IceKind | 'none', string>> = {
+  none: 'straight, hot or from the siphon',
+  cubes: 'melts slowly enough for a long drink',
+  crushed: 'cold at once, thins at once',
+  large: 'one piece, thins least',
+};
+const ICE_OPTIONS = (['none', ...ICE_KINDS] as const).map((value) => ({
+  value,
+  label: value === 'none' ? 'no ice' : value === 'large' ? 'large pieces' : value,
+  reason: ICE_REASONS[value],
+}));
+
+const plain = { massG: 150, tempC: -2, coffeeFrac: 0, kind: 'cubes' as const };
+const iceKind = computed(() => props.ice?.kind ?? 'none');
+function setIceKind(kind: IceKind | 'none'): void {
+  if (kind === 'none') return emit('change', null);
+  emit('change', { ...(props.ice ?? plain), kind });
+}
+const iceParts = computed(() =>
+  props.made.filter(
+    ({ ingredient, strengthFrac }) => ingredient.kind === 'coffee' && strengthFrac > 0,
+  ),
+);
+const iceIs = computed(() => {
+  const { ice } = props;
+  if (!ice) return 'water';
+  return ice.part ?? (ice.coffeeFrac > 0 ? 'jug' : 'water');
+});
+const iceOptions = computed(() => [
+  { value: 'water', label: 'water', reason: 'thins the drink' },
+  {
+    value: 'jug',
+    label: `coffee of ${props.words.pct(props.ice?.coffeeFrac || props.jugFrac)}`,
+    reason: 'frozen out of the jug; the drink grows stronger',
+  },
+  ...iceParts.value.map(({ ingredient, strengthFrac }) => ({
+    value: ingredient.id,
+    label: `${ingredient.name}, ${props.words.pct(strengthFrac)}`,
+    reason: 'made by the house',
+  })),
+]);
+function setIceIs(value: string): void {
+  const { ice } = props;
+  if (!ice) return;
+  const { part: _, ...rest } = ice;
+  const coffeeFrac = value === 'jug' ? props.jugFrac : 0;
+  emit(
+    'change',
+    value === 'water' || value === 'jug'
+      ? { ...rest, coffeeFrac }
+      : { ...rest, coffeeFrac: 0, part: value },
+  );
+}
+const ICE_TEMPS = [
+  { tempC: 0, reason: 'wet, about to melt' },
+  { tempC: -2, reason: 'out of the bin' },
+  { tempC: -10, reason: 'an hour out of the freezer' },
+  { tempC: -18, reason: 'dry from the freezer' },
+];
+const iceTemps = computed(() => {
+  const now = props.ice?.tempC;
+  const known = ICE_TEMPS.some(({ tempC }) => tempC === now);
+  const all = known || now === undefined ? ICE_TEMPS : [...ICE_TEMPS, { tempC: now, reason: '' }];
+  return all.map(({ tempC, reason }) => ({
+    value: String(tempC),
+    label: props.words.temp(tempC),
+    reason,
+  }));
+});
+function setIceTemp(value: string): void {
+  const { ice } = props;
+  if (ice) emit('change', { ...ice, tempC: Number(value) });
+}
+/** Ice is counted too: ten cubes. */
+const pieces = computed<OwnMeasure[]>(() => {
+  const kind = props.ice?.kind ?? 'cubes';
+  const canonical = icePieceG(kind);
+  return kind === 'crushed'
+    ? []
+    : ['cube', 'piece'].map((name) => ({ name, quantity: 'mass', canonical }));
+});
+const isFull = computed(() => props.ice !== null && 'fill' in props.ice);
+/** So much ice; or whatever fills the glass. */
+function setIceG(much: { massG: number } | { fill: 'full' }): void {
+  const { ice } = props;
+  if (!ice) return;
+  const { tempC, coffeeFrac, kind, part } = ice;
+  emit('change', { ...much, tempC, coffeeFrac, kind, part });
+}
+</script>
+
+<template>
+  <ChoiceRow label="Ice">
+    <ChoiceField
+      label="Kind of ice"
+      :options="ICE_OPTIONS"
+      :model-value="iceKind"
+      @update:model-value="setIceKind"
+    />
+  </ChoiceRow>
+  <template v-if="ice">
+    <ChoiceRow label="How much ice">
+      <AmountField
+        label="How much ice"
+        :value="iceG"
+        :accepts="['mass']"
+        :plain-unit="words.plainMass.value"
+        :measures="pieces"
+        :write="words.mass"
+        :step="5"
+        :min="0"
+        :max="20000"
+        limit-text="Up to 20 kg."
+        @change="(massG) => setIceG({ massG })"
+      />
+      <template #action>
+        <button
+          type="button"
+          class="full"
+          :aria-pressed="isFull"
+          aria-label="Fill the glass with ice"
+          @click="setIceG(isFull ? { massG: Math.round(iceG) } : { fill: 'full' })"
+        >
+          full
+        </button>
+      </template>
+    </ChoiceRow>
+    <ChoiceRow label="Ice at">
+      <ChoiceField
+        label="Temperature of the ice"
+        :options="iceTemps"
+        :model-value="String(ice.tempC)"
+        @update:model-value="setIceTemp"
+      />
+    </ChoiceRow>
+    <ChoiceRow label="Ice of">
+      <ChoiceField
+        label="What the ice is"
+        :options="iceOptions"
+        :model-value="iceIs"
+        @update:model-value="setIceIs"
+      />
+    </ChoiceRow>
+  </template>
+</template>
+
+<style scoped>
+.full {
+  min-height: 28px;
+  border: 0;
+  background: none;
+  padding: 0 4px;
+  color: var(--ink-soft);
+  font-size: var(--t13);
+  text-decoration: underline;
+  cursor: pointer;
+}
+
+.full[aria-pressed='true'] {
+  color: var(--action);
+  font-weight: 700;
+  text-decoration: none;
+}
+</style>
