@@ -3,6 +3,7 @@ import {
   INGREDIENTS,
   type Drink,
   type HousePart,
+  type Opened,
   type PantryItem,
   type Plan,
   type ShelfCoffee,
@@ -204,6 +205,15 @@ export const lidoPantry: readonly Body<PantryItem>[] = [
     source: 'table on the package, per 100 mL',
     mark: 'practice',
   },
+];
+
+/** What stands open on that morning, and since when; the coconut drink is a day past its last. */
+export const lidoOpened: readonly Body<Opened>[] = [
+  { id: 'whole-milk', at: '2026-06-12T07:10:00.000Z' },
+  { id: 'oat-drink', at: '2026-06-11T06:45:00.000Z' },
+  { id: 'heavy-cream', at: '2026-06-10T07:05:00.000Z' },
+  { id: 'coconut-drink', at: '2026-06-08T14:20:00.000Z' },
+  { id: 'rosemary-syrup', at: '2026-06-09T16:30:00.000Z' },
 ];
 
 const noLife = { lifeDays: null, note: '' };

@@ -8,6 +8,7 @@ import {
   lidoBatches,
   lidoCoffees,
   lidoDrinks,
+  lidoOpened,
   lidoPantry,
   lidoParts,
   lidoShop,
@@ -38,6 +39,7 @@ export async function seedLido(input: { db: Database; realNow: Date }): Promise<
     await models.drinks.bulkCreate(rows(lidoDrinks), { transaction });
     await models.pantryItems.bulkCreate(rows(lidoPantry), { transaction });
     await models.houseParts.bulkCreate(rows(lidoParts), { transaction });
+    await models.openedItems.bulkCreate(rows(lidoOpened), { transaction });
   });
   for (const batch of lidoBatches) await brew(db, batch);
   return true;

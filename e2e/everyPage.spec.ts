@@ -14,6 +14,7 @@ const PAGES = [
   'shelf',
   'shelf/parts',
   'shelf/ingredients',
+  'label?jug=lido-jug-1',
 ];
 
 for (const name of PAGES) {

@@ -195,13 +195,42 @@ test('an own ingredient from its package goes into a drink with its allergens', 
   // 1.6 · 9 + 3.2 · 4 + 0.4 · 4 = 28.8 kcal.
   await expect(page.getByText(/29 kcal per 100 mL/)).toBeVisible();
   await page.getByRole('button', { name: 'Put it on the shelf' }).click();
-  await expect(page.getByRole('row').filter({ hasText: 'Hazelnut drink' })).toContainText('nuts');
+  const row = page.getByRole('row').filter({ hasText: 'Hazelnut drink' });
+  await expect(row).toContainText('nuts');
+  // The package was read wrongly: its table is taken in hand again.
+  await row.getByRole('button', { name: 'Hazelnut drink', exact: true }).click();
+  await fill(page, 'Fat, g', '2.6');
+  await page.getByRole('button', { name: 'Save what it says' }).click();
+  await expect(row).toContainText('2.6');
 
   await page.goto(`${lido.url}/pour?drink=lido-black`);
   await page.getByRole('button', { name: 'What is in it' }).click();
   await pick(page, 'Filler 1', /^Hazelnut drink/);
   await page.getByRole('button', { name: 'Pour it' }).click();
   await expect(drinkOf(page)).toContainText('Contains nuts');
+});
+
+test('what stands open is heeded until a new one is opened', async ({ page, lido }) => {
+  const cove = async (): Promise<Locator> => {
+    await page.goto(`${lido.url}/pour?drink=coconut-cove`);
+    await expect(drinkOf(page)).toContainText('1.25');
+    return drinkOf(page).getByRole('list', { name: 'Cautions' });
+  };
+  await expect(await cove()).toContainText(/Coconut drink was opened .* until Fri,? 12 Jun/);
+  await page.goto(`${lido.url}/shelf/ingredients`);
+  const row = page.getByRole('row').filter({ hasText: 'Coconut drink' });
+  await expect(row).toContainText('past: Fri 12 Jun');
+  await row.getByRole('button', { name: 'a new one' }).click();
+  await expect(row).toContainText('to Wed 17 Jun');
+  await expect(await cove()).not.toContainText('Coconut drink');
+
+  // Made by the house: one tap dates it, and the label says so.
+  await page.goto(`${lido.url}/shelf/parts?part=salt-foam`);
+  await page.getByRole('button', { name: 'Sea salt cream foam: Made today' }).click();
+  await expect(page.getByText('to the end of today')).toBeVisible();
+  await page.getByRole('link', { name: 'Its label' }).click();
+  await expect(page.getByRole('article')).toContainText(/Use by\s*Sat 13 Jun/);
+  await expect(page.getByRole('article')).toContainText('Contains milk');
 });
 
 test('build card and whole menu print on one page each, allergens and cautions on both', async ({
@@ -216,6 +245,7 @@ test('build card and whole menu print on one page each, allergens and cautions o
   };
   expect(await pages('/pour/menu', 'Tonic contains quinine')).toBe(1);
   await expect(page.getByRole('cell', { name: 'gluten' })).toBeVisible();
+  expect(await pages('/label?jug=lido-jug-1', 'dilute before')).toBe(1);
   expect(await pages('/pour/card?drink=salt-foam-tide', 'Foam loses its texture')).toBe(1);
   await expect(page.getByText('Contains milk')).toBeVisible();
 });

@@ -47,7 +47,11 @@ export {
   type IngredientKind,
   type Pantry,
 } from './matter/ingredients.ts';
-export { compositionOfPackage, type PackageTable } from './matter/packageTable.ts';
+export {
+  compositionOfPackage,
+  packageOfComposition,
+  type PackageTable,
+} from './matter/packageTable.ts';
 export { densityGPerMl, energyKcal } from './matter/properties.ts';
 export { SERVES, type Serve } from './caution/drinkCautions.ts';
 export { drinkCost, type DrinkCost } from './cup/drinkCost.ts';
@@ -70,6 +74,8 @@ export { ICE_KINDS, type IceKind } from './cup/ice.ts';
 export { blended, blendToStrengthG, stretched, waterToStrengthG } from './jug/balance.ts';
 export { makePart, weigh, type MadePart } from './parts/makePart.ts';
 export { resolvePantry, usedBy, type ResolvedPantry } from './parts/resolvePantry.ts';
+export { openLife, type OpenLife } from './parts/openLife.ts';
+export { lifeCautions, type OpenedAt } from './caution/lifeCautions.ts';
 export { pouredG, weekNeedG, type ExpectedDrink } from './parts/weekNeed.ts';
 export { scalePart } from './parts/scalePart.ts';
 export { EXPLAINED_OF_DRINK, explainDrink, type ExplainedOfDrink } from './explain/explainDrink.ts';
@@ -130,7 +136,9 @@ export {
 export {
   ingredientSchema,
   ingredientsResponse,
+  openedSchema,
   pantryItemSchema,
+  type Opened,
   type PantryItem,
 } from './schemas/ingredients.ts';
 export {
@@ -169,7 +177,7 @@ export {
   type ClockFit,
   type DailyHours,
 } from './clock/batchClock.ts';
-export { instantOf, localHours, zoned } from './clock/localTime.ts';
+export { instantOf, localDate, localHours, zoned } from './clock/localTime.ts';
 export {
   batchAmounts,
   solveBatch,

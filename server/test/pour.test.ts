@@ -127,6 +127,37 @@ describe('the bar', () => {
       expect(gone.body.detail).to.contain('Salt foam tide');
     });
 
+    describe('what stands open', () => {
+      const at = '2026-06-13T06:40:00.000Z';
+      const openedOf = async (id: string) =>
+        (await get('/api/opened')).find((one: { id: string }) => one.id === id);
+
+      it('is opened, used up, and refused where another tablet was first', async () => {
+        expect((await put('/api/opened/soy-drink', 0, { at })).body).to.include({ version: 1, at });
+        const stale = await put('/api/opened/soy-drink', 0, { at });
+        expect(stale.status).to.equal(412);
+        expect(stale.body.current).to.include({ id: 'soy-drink', version: 1 });
+        const done = await request(server.app).delete('/api/opened/soy-drink').set('If-Match', '1');
+        expect(done.status).to.equal(200);
+        expect(await openedOf('soy-drink')).to.equal(undefined);
+      });
+
+      it('is something that can be poured, since an instant', async () => {
+        expect((await put('/api/opened/moon-milk', 0, { at })).status).to.equal(404);
+        expect((await put('/api/opened/soy-drink', 0, { at: 'today' })).status).to.equal(400);
+        expect((await put('/api/opened/soy-drink', 0, {})).status).to.equal(400);
+      });
+
+      it('goes with a part that is no longer made', async () => {
+        await put('/api/opened/cup-syrup', 0, { at });
+        const { version } = (await get('/api/parts')).find(
+          ({ id }: { id: string }) => id === 'cup-syrup',
+        );
+        await request(server.app).delete('/api/parts/cup-syrup').set('If-Match', String(version));
+        expect(await openedOf('cup-syrup')).to.equal(undefined);
+      });
+    });
+
     it('lets go of the shop’s own say on a built-in ingredient', async () => {
       const { version } = await own('oat-drink');
       const gone = await request(server.app)

@@ -1,6 +1,7 @@
 import { createRouter, createWebHistory } from 'vue-router';
 import JugPage from './pages/jugs/JugPage.vue';
 import JugsPage from './pages/jugs/JugsPage.vue';
+import LabelPage from './pages/label/LabelPage.vue';
 import PlanPage from './pages/plan/PlanPage.vue';
 import CardPage from './pages/pour/CardPage.vue';
 import MenuPage from './pages/pour/MenuPage.vue';
@@ -27,6 +28,7 @@ export const router = createRouter({
     { path: '/pour/card', component: CardPage, meta: { title: 'Build card' } },
     { path: '/shelf/parts', component: PartsPage, meta: { title: 'House-made parts' } },
     { path: '/shelf/ingredients', component: IngredientsPage, meta: { title: 'Ingredients' } },
+    { path: '/label', component: LabelPage, meta: { title: 'Label' } },
     { path: '/shelf', component: ShelfPage, meta: { title: 'Shelf' } },
     { path: '/:rest(.*)*', redirect: '/plan' },
   ],

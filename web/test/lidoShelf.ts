@@ -3,6 +3,7 @@ import {
   LIDO_MORNING,
   lidoCoffees,
   lidoDrinks,
+  lidoOpened,
   lidoPantry,
   lidoParts,
   lidoShop,
@@ -21,6 +22,7 @@ export const lidoShelf: Handler = ({ path }) => {
     '/api/drinks': versioned(lidoDrinks),
     '/api/pantry': versioned(lidoPantry),
     '/api/parts': versioned(lidoParts),
+    '/api/opened': versioned(lidoOpened),
   };
   return { status: 200, body: bodies[path] ?? [] };
 };

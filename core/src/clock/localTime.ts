@@ -34,6 +34,10 @@ function offsetMs(input: { atMs: number; zone: string }): number {
 export const zoned = (input: { atMs: number; zone: string }): Temporal.ZonedDateTime =>
   Temporal.Instant.fromEpochMilliseconds(Math.floor(input.atMs)).toZonedDateTimeISO(input.zone);
 
+/** @returns the date on the wall clock of a zone, as 2026-06-13 */
+export const localDate = (input: { atMs: number; zone: string }): string =>
+  zoned(input).toPlainDate().toString();
+
 /**
  * The instant of a wall-clock time. A time that a change to summer time skips is moved on by the
  * skipped hour; one that comes twice means the first.

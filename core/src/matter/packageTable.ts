@@ -1,6 +1,7 @@
 import { DomainError } from '../errors.ts';
 import { COMPONENTS } from './components.ts';
-import { COMPONENT_KEYS, massG, NOTHING, scaled, type Composition } from './composition.ts';
+import { massG, NOTHING, scaled, type Composition } from './composition.ts';
+import { volumeMl } from './properties.ts';
 
 /** The table on a package, in grams per 100 mL or 100 g as it is printed. */
 export interface PackageTable {
@@ -43,10 +44,27 @@ export function compositionOfPackage(table: PackageTable): Composition {
   return scaled({ composition: whole, factor: 100 / massG(whole) });
 }
 
+/**
+ * The table that a package with a composition would carry, per 100 g: what compositionOfPackage
+ * makes the same composition of, as long as no coffee is in it, which a table does not tell.
+ */
+export function packageOfComposition(composition: Composition): PackageTable {
+  const per100G = scaled({ composition, factor: 100 / massG(composition) });
+  const ethanolMl = per100G.ethanolG / COMPONENTS.ethanolG.densityGPerMl();
+  return {
+    per: '100 g',
+    fatG: per100G.fatG,
+    carbohydrateG: per100G.sugarG + per100G.carbohydrateG,
+    sugarG: per100G.sugarG,
+    proteinG: per100G.proteinG,
+    saltG: per100G.ashG,
+    alcoholFrac: ethanolMl / volumeMl({ composition: per100G, tempC: LABEL_C }),
+  };
+}
+
 function filledTo100Ml(dry: Composition): Composition {
-  let volumeMl = 0;
-  for (const key of COMPONENT_KEYS) volumeMl += dry[key] / COMPONENTS[key].densityGPerMl(LABEL_C);
-  return { ...dry, waterG: (100 - volumeMl) * COMPONENTS.waterG.densityGPerMl(LABEL_C) };
+  const leftMl = 100 - volumeMl({ composition: dry, tempC: LABEL_C });
+  return { ...dry, waterG: leftMl * COMPONENTS.waterG.densityGPerMl(LABEL_C) };
 }
 
 // Alcohol is told by volume even beside a table per 100 g: its mass follows from the density, which
@@ -54,10 +72,8 @@ function filledTo100Ml(dry: Composition): Composition {
 function filledTo100G(dry: Composition, alcoholFrac: number): Composition {
   let whole = { ...dry, waterG: 100 - massG(dry) };
   for (let round = 0; alcoholFrac > 0 && round < 30; round++) {
-    let volumeMl = 0;
-    for (const key of COMPONENT_KEYS)
-      volumeMl += whole[key] / COMPONENTS[key].densityGPerMl(LABEL_C);
-    const ethanolG = alcoholFrac * volumeMl * COMPONENTS.ethanolG.densityGPerMl();
+    const wholeMl = volumeMl({ composition: whole, tempC: LABEL_C });
+    const ethanolG = alcoholFrac * wholeMl * COMPONENTS.ethanolG.densityGPerMl();
     whole = { ...dry, ethanolG, waterG: 100 - massG(dry) - ethanolG };
   }
   return whole;

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { ALLERGENS, INGREDIENT_KINDS } from '../matter/ingredients.ts';
-import { documentFields, idSchema, nameSchema } from './document.ts';
+import { documentFields, idSchema, instantSchema, nameSchema } from './document.ts';
 
 const grams = z.number().min(0).max(100);
 
@@ -38,6 +38,10 @@ export const ingredientSchema = z.object({ id: idSchema, ...ingredientFields });
 /** An ingredient that the shop has put on its shelf, or its own say on a built-in one. */
 export const pantryItemSchema = z.object({ ...documentFields, ...ingredientFields });
 
+/** That something stands open, or was made, since when; its id is the ingredient's. */
+export const openedSchema = z.object({ ...documentFields, at: instantSchema });
+
 export const ingredientsResponse = z.array(ingredientSchema);
 
 export type PantryItem = z.infer<typeof pantryItemSchema>;
+export type Opened = z.infer<typeof openedSchema>;

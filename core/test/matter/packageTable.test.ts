@@ -1,6 +1,10 @@
 import { expect } from 'chai';
-import { compositionOfPackage, type PackageTable } from '../../src/matter/packageTable.ts';
-import { massG } from '../../src/matter/composition.ts';
+import {
+  compositionOfPackage,
+  packageOfComposition,
+  type PackageTable,
+} from '../../src/matter/packageTable.ts';
+import { COMPONENT_KEYS, massG } from '../../src/matter/composition.ts';
 import { densityGPerMl, energyKcal } from '../../src/matter/properties.ts';
 import { ALLERGENS, INGREDIENTS } from '../../src/matter/ingredients.ts';
 import { expectNear } from '../near.ts';
@@ -48,6 +52,15 @@ describe('compositionOfPackage', () => {
   it('a package that tells alcohol beside 100 g finds its mass: 40 % vol is 33.4 % (USDA, memory)', () => {
     const { ethanolG } = compositionOfPackage(table({ per: '100 g', alcoholFrac: 0.4 }));
     expectNear(ethanolG, 33.4, 0.04);
+  });
+
+  it('comes back from the table that a package of it would carry', () => {
+    for (const { id, per100G } of Object.values(INGREDIENTS)) {
+      if (per100G.coffeeG > 0) continue;
+      const again = compositionOfPackage(packageOfComposition(per100G));
+      for (const key of COMPONENT_KEYS)
+        expect(again[key], `${id} ${key}`).to.be.closeTo(per100G[key], 1e-6);
+    }
   });
 
   it('refuses more sugar than carbohydrate, and more than fits', () => {

@@ -15,6 +15,7 @@ import type {
   DrinkVersion,
   HousePart,
   JugEntry,
+  Opened,
   PantryItem,
   SampleSet,
   ShelfCoffee,
@@ -82,6 +83,7 @@ export interface Models {
   readonly sampleSets: ModelStatic<DocumentRow<SampleSet>>;
   readonly pantryItems: ModelStatic<DocumentRow<PantryItem>>;
   readonly houseParts: ModelStatic<DocumentRow<HousePart>>;
+  readonly openedItems: ModelStatic<DocumentRow<Opened>>;
   readonly jugEntries: ModelStatic<JugEntryRow>;
   readonly drinkVersions: ModelStatic<DrinkVersionRow>;
 }
@@ -119,6 +121,7 @@ export function defineModels(sequelize: Sequelize): Models {
     sampleSets: document('sample_sets'),
     pantryItems: document('pantry_items'),
     houseParts: document('house_parts'),
+    openedItems: document('opened_items'),
     drinkVersions: sequelize.define<DrinkVersionRow>(
       'drink_versions',
       {

@@ -1,4 +1,4 @@
-import { housePartSchema, ingredientsResponse, pantryItemSchema } from '@ratio/core';
+import { housePartSchema, ingredientsResponse, openedSchema, pantryItemSchema } from '@ratio/core';
 import { z } from 'zod';
 import { endpoint, idOf, type Endpoint } from '../endpoint.ts';
 import type { PantryService } from './service.ts';
@@ -66,6 +66,32 @@ export const pantryEndpoints = (pantry: PantryService): readonly Endpoint[] => [
     handle: async ({ params, seenVersion }) => {
       const id = idOf(params);
       await pantry.removePart({ id, seenVersion });
+      return { id };
+    },
+  }),
+  endpoint({
+    method: 'get',
+    path: '/api/opened',
+    summary: 'What stands open or was made, by the id of the ingredient, and since when',
+    answer: z.array(openedSchema),
+    handle: () => pantry.opened(),
+  }),
+  endpoint({
+    method: 'put',
+    path: '/api/opened/{id}',
+    summary: 'Open a package, or make a part; needs If-Match, 0 where none stands open',
+    body: openedSchema.omit({ id: true, version: true }).strict(),
+    answer: openedSchema,
+    handle: ({ body, params, seenVersion }) => pantry.open({ id: idOf(params), seenVersion, body }),
+  }),
+  endpoint({
+    method: 'delete',
+    path: '/api/opened/{id}',
+    summary: 'It is used up or thrown away; needs If-Match',
+    answer: gone,
+    handle: async ({ params, seenVersion }) => {
+      const id = idOf(params);
+      await pantry.useUp({ id, seenVersion });
       return { id };
     },
   }),

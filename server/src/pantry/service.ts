@@ -5,6 +5,7 @@ import {
   usedBy,
   type Drink,
   type HousePart,
+  type Opened,
   type Pantry,
   type PantryItem,
   type ResolvedPantry,
@@ -26,7 +27,7 @@ interface Remove {
   readonly seenVersion: number | null;
 }
 
-/** What the shop can pour: its own ingredients and the parts that it makes. */
+/** What the shop can pour: its own ingredients, the parts that it makes, what stands open. */
 export interface PantryService {
   readonly items: () => Promise<PantryItem[]>;
   readonly parts: () => Promise<HousePart[]>;
@@ -36,6 +37,10 @@ export interface PantryService {
   readonly savePart: (input: Save<HousePart>) => Promise<HousePart>;
   readonly removeItem: (input: Remove) => Promise<void>;
   readonly removePart: (input: Remove) => Promise<void>;
+  /** What stands open at the bar, and since when. */
+  readonly opened: () => Promise<Opened[]>;
+  readonly open: (input: Save<Opened>) => Promise<Opened>;
+  readonly useUp: (input: Remove) => Promise<void>;
 }
 
 /** @returns the use cases of the pantry */
@@ -61,6 +66,7 @@ export function createPantryService({
   async function requireUnused(id: string, transaction: Transaction): Promise<void> {
     const { pantry } = await resolved(transaction);
     if (Object.hasOwn(pantry, id)) return;
+    await models.openedItems.destroy({ where: { id }, transaction });
     const drinks = await listDocuments<Drink>(models.drinks, transaction);
     const users = [
       ...drinks.filter((drink) => pouredIds(drink).includes(id)),
@@ -74,16 +80,11 @@ export function createPantryService({
   }
 
   async function remove(
-    model: typeof models.pantryItems | typeof models.houseParts,
+    model: typeof models.pantryItems | typeof models.houseParts | typeof models.openedItems,
     { id, seenVersion }: Remove,
   ): Promise<void> {
     await write(async (transaction) => {
-      await removeDocument<PantryItem | HousePart>({
-        transaction,
-        model: model as never,
-        id,
-        seenVersion,
-      });
+      await removeDocument({ transaction, model: model as never, id, seenVersion });
       await requireUnused(id, transaction);
     });
     changes.tell({ noun: 'pantry', id });
@@ -118,6 +119,18 @@ export function createPantryService({
     },
     removeItem: (input) => remove(models.pantryItems, input),
     removePart: (input) => remove(models.houseParts, input),
+    opened: () => listDocuments<Opened>(models.openedItems),
+    open: async (input) => {
+      const saved = await write(async (transaction) => {
+        const { pantry } = await resolved(transaction);
+        if (!Object.hasOwn(pantry, input.id))
+          throw new ProblemError('not_found', `There is no ingredient “${input.id}” to open.`);
+        return saveDocumentIn<Opened>({ transaction, model: models.openedItems, ...input });
+      });
+      changes.tell({ noun: 'pantry', id: input.id });
+      return saved;
+    },
+    useUp: (input) => remove(models.openedItems, input),
   };
 }
 

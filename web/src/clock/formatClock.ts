@@ -16,6 +16,10 @@ export const dayName = (input: { at: Date; zone: string }): string =>
     .format(input.at)
     .replace(',', '');
 
+/** @returns "Sat 20 Jun" of a date told as 2026-06-20 */
+export const dateName = (date: string): string =>
+  dayName({ at: new Date(`${date}T12:00:00Z`), zone: 'UTC' });
+
 /** @returns "in 9 h 20 min", "40 min ago", "now" */
 export function fromNow(input: { at: Date; now: Date }): string {
   const minutes = Math.round((input.at.getTime() - input.now.getTime()) / 60_000);

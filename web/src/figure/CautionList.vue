@@ -7,7 +7,7 @@ defineProps<{ cautions: readonly Caution[] }>();
 
 <template>
   <ul v-if="cautions.length > 0" class="cautions" aria-label="Cautions">
-    <li v-for="caution in cautions" :key="caution.code" :class="caution.severity">
+    <li v-for="caution in cautions" :key="caution.text" :class="caution.severity">
       <strong>{{ caution.severity === 'warn' ? 'Heed' : 'Note' }}</strong> {{ caution.text }}
     </li>
   </ul>

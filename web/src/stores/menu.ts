@@ -44,7 +44,8 @@ export const useMenu = defineStore('menu', () => {
   function solve(drink: Drink, from: PouredFrom): SolvedDrink | null {
     const { shop } = shelf;
     if (!shop || !pantry.holds(drink)) return null;
-    return solveRequest(drinkRequest({ drink, jug: from, shop }), pantry.pantry);
+    const solved = solveRequest(drinkRequest({ drink, jug: from, shop }), pantry.pantry);
+    return { ...solved, cautions: [...solved.cautions, ...pantry.pastIn(drink)] };
   }
 
   function costOf(solved: SolvedDrink, from: PouredFrom): DrinkCost {

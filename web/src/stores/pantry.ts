@@ -1,21 +1,62 @@
-import { pouredIds, resolvePantry, type Drink, type HousePart, type PantryItem } from '@ratio/core';
+import {
+  lifeCautions,
+  localDate,
+  openLife,
+  pouredIds,
+  resolvePantry,
+  type Caution,
+  type Drink,
+  type HousePart,
+  type Opened,
+  type OpenLife,
+  type PantryItem,
+} from '@ratio/core';
 import { defineStore } from 'pinia';
 import { computed, shallowRef } from 'vue';
 import { ask } from '../api/client.ts';
+import { useShop } from './shop.ts';
 
 /** What the shop can pour: built in, its own, and made by the house. */
 export const usePantry = defineStore('pantry', () => {
   const items = shallowRef<PantryItem[]>([]);
   const parts = shallowRef<HousePart[]>([]);
+  const opened = shallowRef<Opened[]>([]);
+  const shelf = useShop();
 
   async function load(): Promise<void> {
-    [items.value, parts.value] = await Promise.all([
+    [items.value, parts.value, opened.value] = await Promise.all([
       ask<PantryItem[]>('/api/pantry'),
       ask<HousePart[]>('/api/parts'),
+      ask<Opened[]>('/api/opened'),
     ]);
   }
 
   const resolved = computed(() => resolvePantry({ own: items.value, parts: parts.value }));
+
+  // A text, so that what follows from it is reckoned again when the day changes, not at each tick.
+  const today = computed(() => localDate({ atMs: shelf.now.getTime(), zone: shelf.zone }));
+  const openedAt = computed(() => Object.fromEntries(opened.value.map(({ id, at }) => [id, at])));
+
+  /** How what stands open is doing; null where it is not open, or keeps. */
+  function lifeOf(id: string): (OpenLife & { readonly at: Date }) | null {
+    const at = openedAt.value[id];
+    const days = resolved.value.pantry[id]?.openedDays;
+    if (at === undefined || !days) return null;
+    const openedAtMs = Date.parse(at);
+    const life = openLife({ openedAtMs, days, today: today.value, zone: shelf.zone });
+    return { ...life, at: new Date(openedAtMs) };
+  }
+
+  /** What a drink pours that is past its last day. */
+  function pastIn(drink: Drink): Caution[] {
+    const poured = pouredIds(drink).flatMap((id) => resolved.value.pantry[id] ?? []);
+    return lifeCautions({
+      poured,
+      openedAt: openedAt.value,
+      today: today.value,
+      zone: shelf.zone,
+    });
+  }
 
   async function put<T extends { id: string; version: number }>(
     path: string,
@@ -32,6 +73,8 @@ export const usePantry = defineStore('pantry', () => {
     await load();
   }
 
+  const versionOf = (id: string): number => opened.value.find((one) => one.id === id)?.version ?? 0;
+
   return {
     items,
     parts,
@@ -47,6 +90,13 @@ export const usePantry = defineStore('pantry', () => {
     /** Whether everything that a drink pours is there. */
     holds: (drink: Drink) =>
       pouredIds(drink).every((id) => Object.hasOwn(resolved.value.pantry, id)),
+    opened,
+    lifeOf,
+    pastIn,
+    /** Opens a package or makes a part; again where one stands open. */
+    open: (id: string, at = shelf.now) =>
+      put<Opened>('/api/opened', { id, at: at.toISOString(), version: versionOf(id) }),
+    useUp: (id: string) => remove('/api/opened', { id, version: versionOf(id) }),
     load,
     saveItem: (item: PantryItem) => put('/api/pantry', item),
     savePart: (part: HousePart) => put('/api/parts', part),

@@ -56,7 +56,7 @@ export const drinksInFull = {
   name: '20261126-drinks-in-full',
 
   async up({ context }: { context: QueryInterface }): Promise<void> {
-    for (const table of ['pantry_items', 'house_parts'])
+    for (const table of ['pantry_items', 'house_parts', 'opened_items'])
       await context.createTable(table, {
         id: { type: DataTypes.STRING(64), primaryKey: true },
         version: { type: DataTypes.INTEGER, allowNull: false, defaultValue: 1 },
@@ -93,7 +93,7 @@ export const drinksInFull = {
     // As SQL: Sequelize would rebuild the table for each column, and lose its keys.
     for (const name of Object.keys(ENTRY_COLUMNS))
       await context.sequelize.query(`ALTER TABLE jug_entries DROP COLUMN ${name}`);
-    for (const table of ['drink_versions', 'house_parts', 'pantry_items'])
+    for (const table of ['drink_versions', 'opened_items', 'house_parts', 'pantry_items'])
       await context.dropTable(table);
   },
 };

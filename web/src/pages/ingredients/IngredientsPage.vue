@@ -3,12 +3,12 @@ import { densityGPerMl, energyKcal, measuredGPerMl, type Ingredient } from '@rat
 import { ElInput } from 'element-plus';
 import { RouterLink } from 'vue-router';
 import AmountField from '../../field/AmountField.vue';
-import { useWords } from '../../stores/useWords.ts';
+import OpenState from '../../figure/OpenState.vue';
 import PackageCard from './PackageCard.vue';
 import { useIngredients } from './useIngredients.ts';
 
-const { sought, rows, ownOf, isBuiltIn, save, form, told, add, remove } = useIngredients();
-const words = useWords();
+const { sought, rows, open, ownOf, isBuiltIn, save, form, told, add, edit, giveUp, remove } =
+  useIngredients();
 
 const MARKS = {
   exact: 'by definition',
@@ -53,7 +53,8 @@ const density = (ingredient: Ingredient): string =>
               <th scope="col" class="n">Fat, g</th>
               <th scope="col" class="n">g/mL</th>
               <th scope="col">Contains</th>
-              <th scope="col">Opened, days</th>
+              <th scope="col">Keeps, days</th>
+              <th scope="col">Stands open</th>
               <th scope="col">Price a kg</th>
               <th scope="col">Source</th>
             </tr>
@@ -61,7 +62,17 @@ const density = (ingredient: Ingredient): string =>
           <tbody>
             <tr v-for="one in rows" :key="one.id">
               <th scope="row">
-                {{ one.name }}
+                <button
+                  v-if="one.per100G.coffeeG === 0"
+                  type="button"
+                  class="name"
+                  :title="`What the package of ${one.name} says`"
+                  :aria-pressed="form.id === one.id"
+                  @click="edit(one)"
+                >
+                  {{ one.name }}
+                </button>
+                <template v-else>{{ one.name }}</template>
                 <button
                   v-if="ownOf(one.id)"
                   type="button"
@@ -98,6 +109,17 @@ const density = (ingredient: Ingredient): string =>
                   "
                 />
               </td>
+              <td class="open">
+                <OpenState
+                  v-if="one.openedDays !== null"
+                  :name="one.name"
+                  :life="open.lifeOf(one.id)"
+                  :zone="open.zone.value"
+                  opening="Open one"
+                  @open="open.start(one)"
+                  @used-up="open.useUp(one)"
+                />
+              </td>
               <td>
                 <AmountField
                   lazy
@@ -122,7 +144,7 @@ const density = (ingredient: Ingredient): string =>
           Nothing of that name. Put it on the shelf from its package, beside.
         </p>
       </div>
-      <PackageCard :form="form" :told="told" :words="words" @add="add" />
+      <PackageCard :form="form" :told="told" @add="add" @give-up="giveUp" />
     </div>
   </div>
 </template>
@@ -202,6 +224,21 @@ thead .n {
   font-family: var(--words);
 }
 
+.name {
+  border: 0;
+  background: none;
+  padding: 0;
+  font-weight: 600;
+  text-align: left;
+  cursor: pointer;
+}
+
+.name:hover,
+.name[aria-pressed='true'] {
+  color: var(--action);
+  text-decoration: underline;
+}
+
 .drop {
   display: block;
   border: 0;
@@ -210,6 +247,10 @@ thead .n {
   color: var(--action);
   font-size: 0.75rem;
   cursor: pointer;
+}
+
+.open {
+  min-width: 140px;
 }
 
 .source {

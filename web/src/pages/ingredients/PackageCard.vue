@@ -12,16 +12,14 @@ import AmountField from '../../field/AmountField.vue';
 import ChoiceField from '../../field/ChoiceField.vue';
 import ChoiceRow from '../../field/ChoiceRow.vue';
 import TextField from '../../field/TextField.vue';
-import type { useWords } from '../../stores/useWords.ts';
 import type { PackageForm } from './useIngredients.ts';
 
 /** An ingredient from the table on its package: what it amounts to is shown before it is saved. */
 const props = defineProps<{
   form: PackageForm;
   told: { ingredient: Omit<Ingredient, 'id'> } | { wrong: string };
-  words: ReturnType<typeof useWords>;
 }>();
-const emit = defineEmits<{ add: [] }>();
+const emit = defineEmits<{ add: []; giveUp: [] }>();
 
 type GramKey = 'fatG' | 'carbohydrateG' | 'sugarG' | 'proteinG' | 'saltG';
 const GRAMS: readonly { key: GramKey; label: string }[] = [
@@ -40,7 +38,7 @@ const KINDS = INGREDIENT_KINDS.filter((kind) => kind !== 'foam').map((value) => 
   label: value,
 }));
 // The form belongs to the page: these write into it.
-const form = computed(() => props.form as { -readonly [K in keyof PackageForm]: PackageForm[K] });
+const form = computed(() => props.form);
 function toggle(allergen: (typeof ALLERGENS)[number]): void {
   const { allergens } = form.value;
   form.value.allergens = allergens.includes(allergen)
@@ -58,7 +56,9 @@ const check = computed(() => {
 
 <template>
   <section class="package" aria-labelledby="package">
-    <h2 id="package">Put one on the shelf from its package</h2>
+    <h2 id="package">
+      {{ form.id === null ? 'Put one on the shelf from its package' : 'What its package says' }}
+    </h2>
     <ChoiceRow label="Name">
       <TextField
         label="Name of the ingredient"
@@ -145,8 +145,9 @@ const check = computed(() => {
       type="primary"
       :disabled="'wrong' in told || form.name.trim() === ''"
       @click="emit('add')"
-      >Put it on the shelf</ElButton
+      >{{ form.id === null ? 'Put it on the shelf' : 'Save what it says' }}</ElButton
     >
+    <ElButton v-if="form.id !== null" text @click="emit('giveUp')">Leave it as it was</ElButton>
   </section>
 </template>
 

@@ -2,19 +2,24 @@ import {
   compositionOfPackage,
   DomainError,
   INGREDIENTS,
+  packageOfComposition,
   type Allergen,
   type Ingredient,
   type IngredientKind,
   type PackageTable,
   type PantryItem,
 } from '@ratio/core';
-import { computed, reactive, ref } from 'vue';
+import { computed, ref } from 'vue';
 import { newId, sentenceOf } from '../../api/client.ts';
 import { useNotice } from '../../stores/notice.ts';
 import { usePantry } from '../../stores/pantry.ts';
+import { useStored } from '../../stores/useStored.ts';
+import { useOpened } from '../../stores/useOpened.ts';
 
 /** An ingredient as its package tells it, before it is on the shelf. */
-export interface PackageForm extends PackageTable {
+export interface PackageForm extends Writable<PackageTable> {
+  /** The ingredient that it is about; null for a new one. */
+  id: string | null;
   name: string;
   kind: IngredientKind;
   allergens: Allergen[];
@@ -22,7 +27,10 @@ export interface PackageForm extends PackageTable {
   pricePerKg: number | null;
 }
 
-const emptyForm = (): { -readonly [K in keyof PackageForm]: PackageForm[K] } => ({
+type Writable<T> = { -readonly [K in keyof T]: T[K] };
+
+const emptyForm = (): PackageForm => ({
+  id: null,
   name: '',
   kind: 'plant',
   per: '100 mL',
@@ -42,7 +50,7 @@ export function useIngredients() {
   const store = usePantry();
   const notice = useNotice();
   const sought = ref('');
-  const form = reactive(emptyForm());
+  const form = useStored('ratio.package', emptyForm());
 
   const rows = computed(() => {
     const words = sought.value.toLowerCase().split(/\s+/).filter(Boolean);
@@ -52,15 +60,18 @@ export function useIngredients() {
         words.every((word) =>
           `${name} ${kind} ${allergens.join(' ')}`.toLowerCase().includes(word),
         ),
-      );
+      )
+      .sort((a, b) => leftOf(a) - leftOf(b));
   });
+  /** What stands open first, the soonest past above the others; the rest by name. */
+  const leftOf = ({ id }: Ingredient): number => store.lifeOf(id)?.daysLeft ?? 1e6;
   const ownOf = (id: string): PantryItem | undefined => store.items.find((item) => item.id === id);
 
   async function save(
     ingredient: Ingredient,
     part: Partial<Ingredient>,
     what: string,
-  ): Promise<void> {
+  ): Promise<boolean> {
     const own = ownOf(ingredient.id);
     const { allergens, ...rest } = { ...ingredient, ...part };
     const item: PantryItem = { ...rest, allergens: [...allergens], version: own?.version ?? 0 };
@@ -74,16 +85,20 @@ export function useIngredients() {
           else await store.removeItem(saved);
         },
       });
+      return true;
     } catch (error) {
       notice.say({ tone: 'wrong', text: `${item.name}: not saved. ${sentenceOf(error)}` });
       await store.load().catch(() => undefined);
+      return false;
     }
   }
 
   /** What the package amounts to; why not, where its table cannot be. */
   const told = computed<{ ingredient: Omit<Ingredient, 'id'> } | { wrong: string }>(() => {
     try {
-      const { name, kind, allergens, openedDays, pricePerKg, ...table } = form;
+      const { id, name, kind, allergens, openedDays, pricePerKg, ...table } = form.value;
+      // What a package does not tell stays as it was.
+      const { looseGPerMl, overrunFrac, caffeineMgPerG } = store.pantry[id ?? ''] ?? UNTOLD;
       return {
         ingredient: {
           name: name.trim(),
@@ -91,9 +106,9 @@ export function useIngredients() {
           per100G: compositionOfPackage(table),
           allergens: [...allergens],
           openedDays,
-          looseGPerMl: null,
-          overrunFrac: 0,
-          caffeineMgPerG: 0,
+          looseGPerMl,
+          overrunFrac,
+          caffeineMgPerG,
           pricePerKg,
           source: `table on the package, per ${table.per}`,
           mark: 'practice',
@@ -109,13 +124,27 @@ export function useIngredients() {
     }
   });
 
+  const giveUp = (): void => void (form.value = emptyForm());
+
+  /** Takes an ingredient's table in hand; a table does not tell coffee, so what holds some stays. */
+  function edit({ id, name, kind, allergens, openedDays, pricePerKg, per100G }: Ingredient): void {
+    const table = packageOfComposition(per100G);
+    form.value = { ...table, id, name, kind, allergens: [...allergens], openedDays, pricePerKg };
+  }
+
   async function add(): Promise<void> {
-    if ('wrong' in told.value || form.name.trim() === '') return;
+    if ('wrong' in told.value || form.value.name.trim() === '') return;
+    const known = form.value.id === null ? undefined : store.pantry[form.value.id];
+    if (known) {
+      const isSaved = await save(known, told.value.ingredient, 'as its package says');
+      if (isSaved) giveUp();
+      return;
+    }
     const { allergens, ...rest } = told.value.ingredient;
     const item: PantryItem = { ...rest, allergens: [...allergens], id: newId(), version: 0 };
     try {
       const saved = await store.saveItem(item);
-      Object.assign(form, emptyForm());
+      giveUp();
       notice.say({
         tone: 'done',
         text: `${saved.name} is on the shelf.`,
@@ -143,7 +172,23 @@ export function useIngredients() {
     }
   }
 
-  return { sought, rows, ownOf, isBuiltIn, save, form, told, add, remove };
+  return {
+    sought,
+    rows,
+    open: useOpened(),
+    ownOf,
+    isBuiltIn,
+    save,
+    form,
+    told,
+    add,
+    edit,
+    giveUp,
+    remove,
+  };
 }
+
+/** What a package leaves untold of a liquid. */
+const UNTOLD = { looseGPerMl: null, overrunFrac: 0, caffeineMgPerG: 0 };
 
 const isBuiltIn = (id: string): boolean => Object.hasOwn(INGREDIENTS, id);

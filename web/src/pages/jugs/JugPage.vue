@@ -92,6 +92,7 @@ const afterMl = (massG: number, strengthFrac: number): string =>
         </p>
         <p>
           <RouterLink to="/pour" @click="jugs.choose(jug.id)">Pour from it</RouterLink> ·
+          <RouterLink :to="`/label?jug=${jug.id}`">Its label</RouterLink> ·
           <RouterLink to="/jugs">All jugs</RouterLink>
         </p>
       </div>

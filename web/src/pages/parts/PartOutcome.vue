@@ -1,12 +1,22 @@
 <script setup lang="ts">
-import { densityGPerMl, energyKcal, type HousePart, type MadePart } from '@ratio/core';
+import {
+  densityGPerMl,
+  energyKcal,
+  localDate,
+  openLife,
+  type HousePart,
+  type MadePart,
+} from '@ratio/core';
 import { ElButton } from 'element-plus';
 import { computed, ref, watch } from 'vue';
-import { dayName } from '../../clock/formatClock.ts';
+import { RouterLink } from 'vue-router';
+import { dateName } from '../../clock/formatClock.ts';
 import AmountField from '../../field/AmountField.vue';
 import ChoiceField from '../../field/ChoiceField.vue';
 import BigFigure from '../../figure/BigFigure.vue';
 import CautionList from '../../figure/CautionList.vue';
+import OpenState from '../../figure/OpenState.vue';
+import { useOpened } from '../../stores/useOpened.ts';
 import { useShop } from '../../stores/shop.ts';
 import type { useWords } from '../../stores/useWords.ts';
 
@@ -20,16 +30,17 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ scale: [factor: number, what: string] }>();
 
-const DAY_MS = 86_400_000;
 const shelf = useShop();
 const { words } = props;
 const times = (factor: number): string => `× ${factor.toFixed(factor < 10 ? 2 : 0)}`;
-const useBy = computed(() =>
-  dayName({
-    at: new Date(shelf.now.getTime() + (props.made.lifeDays - 1) * DAY_MS),
-    zone: shelf.zone,
-  }),
-);
+const openedAtMs = computed(() => shelf.now.getTime());
+const useBy = computed(() => {
+  const { zone } = shelf;
+  const today = localDate({ atMs: openedAtMs.value, zone });
+  const days = props.made.lifeDays;
+  return dateName(openLife({ openedAtMs: openedAtMs.value, days, today, zone }).lastDay);
+});
+const open = useOpened();
 const per100 = computed(() => {
   const { per100G } = props.made.ingredient;
   return {
@@ -124,6 +135,18 @@ const factor = computed(() => leftG.value / recipeG.value);
     <p class="fine">
       <strong>Goes into</strong> {{ goesInto.join(', ') || 'nothing on the menu yet' }}.
     </p>
+    <div class="made no-print">
+      <strong>On hand</strong>
+      <OpenState
+        :name="part.name"
+        :life="open.lifeOf(part.id)"
+        :zone="open.zone.value"
+        opening="Made today"
+        @open="open.start(made.ingredient)"
+        @used-up="open.useUp(made.ingredient)"
+      />
+      <RouterLink :to="`/label?part=${part.id}`">Its label</RouterLink>
+    </div>
     <div class="scale no-print">
       <h2>How much to make</h2>
       <div v-if="need && need.needG > 0" class="row">
@@ -183,6 +206,17 @@ const factor = computed(() => leftG.value / recipeG.value);
 
 .fine {
   font-size: var(--t13);
+}
+
+.made {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  font-size: var(--t13);
+}
+
+.made a {
+  margin-left: auto;
 }
 
 .scale {

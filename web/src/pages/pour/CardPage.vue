@@ -85,7 +85,7 @@ const print = (): void => window.print();
         </p>
       </section>
       <ul v-if="cautions.length > 0" class="heed">
-        <li v-for="caution in cautions" :key="caution.code">{{ caution.text }}</li>
+        <li v-for="caution in cautions" :key="caution.text">{{ caution.text }}</li>
       </ul>
       <footer class="soft">
         {{ shelf.shop?.name }}. From {{ jugs.chosen.label }} at

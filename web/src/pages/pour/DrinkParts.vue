@@ -188,7 +188,7 @@ li {
 }
 
 li :deep(.el-input__inner),
-li :deep(.el-select) {
+li :deep(.el-select__selected-item) {
   font-size: var(--t15);
 }
 

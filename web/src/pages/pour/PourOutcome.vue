@@ -81,6 +81,11 @@ const asked = ref<ExplainedOfDrink | null>(null);
 const explanation = computed(() =>
   asked.value ? (props.pour.explained.value?.[asked.value] ?? null) : null,
 );
+/** The rest of what there is to heed; why it is out of reach stands above. */
+const cautions = computed(() =>
+  solution.value.status === 'met' ? solved.value.cautions : solved.value.cautions.slice(1),
+);
+const firstWarning = computed(() => cautions.value.find(({ severity }) => severity === 'warn'));
 const needsWays = computed(() => props.pour.ways.value.length > 0);
 </script>
 
@@ -180,9 +185,7 @@ const needsWays = computed(() => props.pour.ways.value.length > 0);
       :left="left"
       @why="asked = $event"
     />
-    <CautionList
-      :cautions="solution.status === 'met' ? solved.cautions : solved.cautions.slice(1)"
-    />
+    <CautionList :cautions="cautions" />
     <WhyDialog :explanation="explanation" range="" :narrowed-by="[]" @close="asked = null">
       <p class="whys">
         Why
@@ -208,6 +211,10 @@ const needsWays = computed(() => props.pour.ways.value.length > 0);
         {{ pour.count.value === 1 ? 'Pour this one' : `Pour these ${pour.count.value}` }}
       </ElButton>
       <p v-if="!enough" class="due">The jug holds too little for it. Take another jug.</p>
+      <!-- It stands in the list above too, which may be below the edge of the screen. -->
+      <p v-else-if="firstWarning" class="heed" aria-hidden="true">
+        <strong class="due">Heed</strong> {{ firstWarning.text }}
+      </p>
     </div>
   </section>
 </template>
@@ -304,6 +311,16 @@ const needsWays = computed(() => props.pour.ways.value.length > 0);
   border-top: 1px solid var(--hairline);
   background: var(--paper);
   padding: 8px 24px;
+}
+
+.heed {
+  display: -webkit-box;
+  overflow: hidden;
+  font-size: var(--t13);
+  line-height: 1.3;
+  -webkit-box-orient: vertical;
+  -webkit-line-clamp: 3;
+  line-clamp: 3;
 }
 
 /* At the bar on a phone: the strength, what to pour, the button. */

@@ -328,7 +328,7 @@ function iceOf(drink: Drink | null, iceG: number, words: WayWords) {
   const isCoffee = told.coffeeFrac > 0 || told.part !== undefined;
   const pieces = {
     cubes: `${count} cube${count === 1 ? '' : 's'}`,
-    crushed: 'crushed',
+    crushed: isCoffee ? 'crushed' : '',
     large: `${count} large`,
   }[told.kind];
   const name = isCoffee ? 'Coffee ice' : told.kind === 'crushed' ? 'Crushed ice' : 'Ice';
@@ -339,6 +339,8 @@ function iceOf(drink: Drink | null, iceG: number, words: WayWords) {
     name,
     isCoffee,
     massG: iceG,
-    text: `${words.mass(iceG)} ${name.toLowerCase()}, ${pieces}, ${words.temp(told.tempC)}`,
+    text: [`${words.mass(iceG)} ${name.toLowerCase()}`, pieces, words.temp(told.tempC)]
+      .filter(Boolean)
+      .join(', '),
   };
 }

@@ -28,7 +28,7 @@ describe('useIngredients', () => {
 
   it('says why a table cannot be, and adds nothing of it', async () => {
     const { form, told, add } = await open();
-    Object.assign(form, { name: 'Odd', sugarG: 9, carbohydrateG: 4 });
+    Object.assign(form.value, { name: 'Odd', sugarG: 9, carbohydrateG: 4 });
     expect(told.value).to.have.property('wrong').that.contains('part of the carbohydrate');
     await add();
     expect(sent()).to.equal(undefined);
@@ -36,14 +36,46 @@ describe('useIngredients', () => {
 
   it('puts a package on the shelf with its composition and allergens', async () => {
     const { form, add } = await open();
-    Object.assign(form, { name: 'Hazelnut drink', fatG: 1.6, carbohydrateG: 3.2, sugarG: 3.2 });
-    form.allergens = ['nuts'];
+    const table = { fatG: 1.6, carbohydrateG: 3.2, sugarG: 3.2 };
+    Object.assign(form.value, { ...table, name: 'Hazelnut drink', allergens: ['nuts'] });
     await add();
     expect(sent()).to.include({ version: '"0"' });
     const body = sent()!.body as { per100G: { sugarG: number }; allergens: string[] };
     expect(body.allergens).to.deep.equal(['nuts']);
     expect(body.per100G.sugarG).to.be.closeTo(3.2, 0.05);
-    expect(form.name).to.equal('');
+    expect(form.value.name).to.equal('');
+  });
+
+  it('takes a table in hand, and saves what the package says under the same id', async () => {
+    const { rows, form, edit, add } = await open();
+    edit(rows.value.find(({ id }) => id === 'cocoa-powder')!);
+    expect(form.value).to.include({ name: 'Cocoa powder, unsweetened', per: '100 g' });
+    form.value.fatG = 12;
+    await add();
+    expect(sent()).to.include({ path: '/api/pantry/cocoa-powder' });
+    const body = sent()!.body as { per100G: { fatG: number }; looseGPerMl: number };
+    expect(body.per100G.fatG).to.be.closeTo(12, 1e-9);
+    // What a package does not tell stays as it was.
+    expect(body.looseGPerMl).to.equal(0.365);
+    expect(form.value.id).to.equal(null);
+  });
+
+  it('lists what stands open first, the soonest past above the others', async () => {
+    const { rows, open: opened } = await open();
+    expect(rows.value.slice(0, 2).map(({ id }) => id)).to.deep.equal([
+      'coconut-drink',
+      'heavy-cream',
+    ]);
+    expect(opened.lifeOf('coconut-drink')).to.include({ lastDay: '2026-06-12', daysLeft: -1 });
+    expect(opened.lifeOf('heavy-cream')).to.include({ daysLeft: 0 });
+    expect(opened.lifeOf('honey')).to.equal(null);
+  });
+
+  it('opens a new one where one stands open, by the shop’s clock', async () => {
+    const { rows, open: opened } = await open();
+    await opened.start(rows.value.find(({ id }) => id === 'coconut-drink')!);
+    expect(sent()).to.include({ path: '/api/opened/coconut-drink', version: '"1"' });
+    expect(sent()!.body).to.deep.equal({ at: '2026-06-13T06:40:00.000Z' });
   });
 
   it('keeps the shop’s price of a built-in ingredient as its own say', async () => {

@@ -1,0 +1,73 @@
+import { CONSTANTS, localDate, openLife } from '@ratio/core';
+import { computed } from 'vue';
+import { useRoute } from 'vue-router';
+import { dateName, dayName } from '../../clock/formatClock.ts';
+import { useJugs } from '../../stores/jugs.ts';
+import { usePantry } from '../../stores/pantry.ts';
+import { useShop } from '../../stores/shop.ts';
+import { useWords } from '../../stores/useWords.ts';
+
+/** What stands on a bottle or a jug, so that nobody has to ask or guess. */
+export interface Label {
+  readonly title: string;
+  readonly what: string;
+  readonly made: string;
+  readonly useBy: string;
+  readonly contains: string;
+  readonly keep: string;
+  /** Where it came from, to go back to. */
+  readonly from: string;
+}
+
+// Common practice.
+const FREEZER_C = -18;
+const NO_ALLERGENS = 'none of the listed allergens';
+
+/** The label that the address asks for: of a jug, or of a part as if it were made now. */
+export function useLabel() {
+  const route = useRoute();
+  const shelf = useShop();
+  const jugs = useJugs();
+  const pantry = usePantry();
+  const words = useWords();
+
+  const ofJug = computed<Label | null>(() => {
+    const jug = jugs.onHand.find(({ id }) => id === route.query['jug']);
+    if (!jug) return null;
+    const { zone } = shelf;
+    return {
+      title: jug.label,
+      what: `Cold brew, ${jug.coffeeName}, ${words.pct(jug.strengthFrac)}: dilute before it is drunk`,
+      made: dayName({ at: new Date(jug.madeAt), zone }),
+      useBy: dayName({ at: new Date(jug.useBy), zone }),
+      contains: NO_ALLERGENS,
+      keep: `${words.temp(CONSTANTS.coldHoldingC.value)} or colder, covered`,
+      from: `/jugs/${jug.id}`,
+    };
+  });
+
+  const ofPart = computed<Label | null>(() => {
+    const made = pantry.resolved.made[String(route.query['part'])];
+    if (!made) return null;
+    const { ingredient, lifeDays } = made;
+    const { zone } = shelf;
+    const madeAt = pantry.lifeOf(ingredient.id)?.at ?? shelf.now;
+    const openedAtMs = madeAt.getTime();
+    const today = localDate({ atMs: openedAtMs, zone });
+    const { method } = pantry.parts.find(({ id }) => id === ingredient.id)!.process;
+    return {
+      title: ingredient.name,
+      what: 'Made by the house',
+      made: dayName({ at: madeAt, zone }),
+      useBy: dateName(openLife({ openedAtMs, days: lifeDays, today, zone }).lastDay),
+      contains: ingredient.allergens.join(', ') || NO_ALLERGENS,
+      keep:
+        method === 'freeze'
+          ? `frozen, ${words.temp(FREEZER_C)}`
+          : `${words.temp(CONSTANTS.coldHoldingC.value)} or colder, covered`,
+      from: `/shelf/parts?part=${ingredient.id}`,
+    };
+  });
+
+  return { label: computed(() => ofJug.value ?? ofPart.value), shop: computed(() => shelf.shop) };
+}
