@@ -120,13 +120,33 @@ export const useMenu = defineStore('menu', () => {
     return kept;
   }
 
-  /** How many of each drink all jugs hold together; asked for only where it is shown. */
+  // A text, so that a pour, which changes no strength, solves nothing again.
+  const strengths = computed(() =>
+    [...new Set(jugs.onHand.map(({ strengthFrac }) => strengthFrac))].join(' '),
+  );
+  /** The menu solved at each strength that is on hand; only where it is asked for. */
+  const solvedAt = computed(
+    () =>
+      new Map(
+        strengths.value
+          .split(' ')
+          .filter(Boolean)
+          .map((text) => {
+            const from = { strengthFrac: Number(text), caffeineMgPerG: 0 };
+            return [from.strengthFrac, shelf.drinks.map((drink) => solve(drink, from))] as const;
+          }),
+      ),
+  );
+  /** How many of each drink all jugs hold together. */
   const leftInAll = computed(
     () =>
       new Map(
-        shelf.drinks.map((drink) => [
-          drink.id,
-          jugs.onHand.reduce((sum, jug) => sum + countOf(jug, drink), 0),
+        shelf.drinks.map(({ id }, i) => [
+          id,
+          jugs.onHand.reduce((sum, { strengthFrac, onHandG }) => {
+            const solved = solvedAt.value.get(strengthFrac)?.[i];
+            return sum + (solved ? countIn(solved, onHandG) : 0);
+          }, 0),
         ]),
       ),
   );

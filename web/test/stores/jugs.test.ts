@@ -94,6 +94,18 @@ describe('jugs and the menu from them', () => {
     expect(useMenu().leftInAll.get('lido-black')).to.equal(black.left);
   });
 
+  it('count a drink over all jugs, each by what it holds', () => {
+    const menu = useMenu();
+    for (const { id } of lidoDrinks) {
+      const each = useJugs().onHand.map(({ id: jugId }) => {
+        useJugs().choose(jugId);
+        return menu.rows.find(({ drink }) => drink.id === id)!.left;
+      });
+      expect(each).to.have.length(2);
+      expect(menu.leftInAll.get(id), id).to.equal(each[0]! + each[1]!);
+    }
+  });
+
   it('leave a drink out while one of its parts is not on the shelf', async () => {
     const menu = useMenu();
     const known = menu.rows.length;
