@@ -68,7 +68,7 @@ export type { DrinkInput } from './cup/drinkSetting.ts';
 export { drinkingWindow } from './cup/drinkingWindow.ts';
 export { isFoam } from './cup/buildOrder.ts';
 export { solveDrink, type DrinkSolution } from './cup/solveDrink.ts';
-export { waysToReach } from './cup/waysToReach.ts';
+export { waysToReach, type Way } from './cup/waysToReach.ts';
 export { wayText, type WayWords } from './cup/wayText.ts';
 export { ICE_KINDS, type IceKind } from './cup/ice.ts';
 export { blended, blendToStrengthG, stretched, waterToStrengthG } from './jug/balance.ts';
@@ -81,6 +81,7 @@ export { scalePart } from './parts/scalePart.ts';
 export { EXPLAINED_OF_DRINK, explainDrink, type ExplainedOfDrink } from './explain/explainDrink.ts';
 export { solveRequest, type SolvedDrink } from './reckon/reckonDrink.ts';
 export { describeChange } from './reckon/describeChange.ts';
+export { takeWay } from './reckon/takeWay.ts';
 export { ADJUSTMENTS, adjustDrink, type Adjustment } from './reckon/adjustDrink.ts';
 export {
   amountSchema,

@@ -1,10 +1,10 @@
 import { expect } from 'chai';
-import { lifeCautions } from '../../src/caution/lifeCautions.ts';
-import { INGREDIENTS } from '../../src/matter/ingredients.ts';
+import { lifeCautions, type OpenedAt } from '../../src/caution/lifeCautions.ts';
+import { INGREDIENTS, type Ingredient } from '../../src/matter/ingredients.ts';
 
 const oat = { ...INGREDIENTS['oat-drink'], openedDays: 5 };
 const tide = { today: '2026-06-13', zone: 'Europe/Lisbon' };
-const codes = (openedAt: Record<string, string>, poured = [oat]) =>
+const codes = (openedAt: OpenedAt, poured: Ingredient[] = [oat]) =>
   lifeCautions({ poured, openedAt, ...tide }).map(({ code }) => code);
 
 describe('lifeCautions', () => {
