@@ -123,7 +123,10 @@ const needsWays = computed(() => props.pour.ways.value.length > 0);
       <CautionList :cautions="solved.cautions.slice(0, 1)" />
       <p v-if="needsWays"><strong>What would reach it</strong></p>
       <ul v-if="needsWays">
-        <li v-for="{ way, text } in pour.ways.value" :key="way.way">{{ text }}</li>
+        <li v-for="{ way, text, take } in pour.ways.value" :key="way.way">
+          <button v-if="take" type="button" @click="take">{{ text }}</button>
+          <template v-else>{{ text }}</template>
+        </li>
       </ul>
     </div>
     <TasteRow
@@ -264,12 +267,22 @@ const needsWays = computed(() => props.pour.ways.value.length > 0);
 .reach ul {
   display: flex;
   flex-wrap: wrap;
-  gap: 2px 14px;
+  gap: 4px 8px;
 }
 
-.reach li::before {
-  margin-right: 5px;
-  content: '·';
+.reach li {
+  display: flex;
+  align-items: center;
+  min-height: 32px;
+}
+
+.reach li button {
+  min-height: 32px;
+  border: 1px solid var(--hairline-strong);
+  border-radius: 4px;
+  background: var(--panel);
+  padding: 0 10px;
+  cursor: pointer;
 }
 
 .fine {

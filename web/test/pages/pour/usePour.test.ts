@@ -90,6 +90,31 @@ describe('usePour', () => {
     ]);
   });
 
+  it('takes a way by one tap: a change of the drink, or a jug that is strong enough', async () => {
+    const weak = jugOf({ id: 'weak', strengthFrac: 0.0148 });
+    const strong = jugOf({ id: 'strong', label: 'Jug 2', madeAt: '2026-06-13T06:00:00.000Z' });
+    const { ways, solution, hand, jugs } = await pour('lido-black', [weak, strong]);
+    expect(solution.value!.status).to.equal('too_weak');
+    const take = (name: string) => ways.value.find(({ way }) => way.way === name)!.take!();
+    take('coffee_ice');
+    expect(solution.value!.status).to.equal('met');
+    expect(hand.edited.value!.ice).to.include({ coffeeFrac: 0.0148 });
+    hand.asUsual();
+    expect(ways.value.find(({ way }) => way.way === 'stronger_batch')!.text).to.match(/: Jug 2$/);
+    take('stronger_batch');
+    expect(jugs.chosen!.id).to.equal('strong');
+    expect(solution.value!.status).to.equal('met');
+  });
+
+  it('dilutes a keg for as many glasses as it holds, the ice left for the glass', async () => {
+    const { bulk, hand, solution } = await pour('lido-black');
+    hand.change({ serve: 'keg' });
+    const { concentrateMl, fillMl } = solution.value!;
+    expect(bulk.value).to.include({ serve: 'keg', volumeMl: 9500, plan: null });
+    expect(bulk.value!.perGlassMl).to.be.closeTo(concentrateMl + fillMl, 0.5);
+    expect(bulk.value!.glasses).to.equal(Math.floor(9500 / bulk.value!.perGlassMl));
+  });
+
   it('fills a siphon to four fifths and counts its glasses', async () => {
     const { bulk } = await pour('night-swim');
     expect(bulk.value).to.include({ serve: 'siphon', volumeMl: 800, glasses: 3 });
