@@ -42,7 +42,17 @@ const SHOTS: readonly Shot[] = [
   { name: 'shelf', path: '/shelf' },
   { name: 'steep', path: '/steep' },
   { name: 'jugs', path: '/jugs' },
+  { name: 'jug', path: '/jugs/lido-jug-1' },
   { name: 'pour', path: '/pour' },
+  {
+    name: 'pour-make',
+    path: '/pour?drink=salt-foam-tide',
+    before: (page) => page.getByRole('button', { name: 'What is in it' }).click(),
+  },
+  { name: 'menu', path: '/pour/menu' },
+  { name: 'build-card', path: '/pour/card?drink=salt-foam-tide' },
+  { name: 'parts', path: '/shelf/parts?part=rosemary-syrup' },
+  { name: 'ingredients', path: '/shelf/ingredients' },
   {
     name: 'pour-out-of-reach',
     path: '/pour',
