@@ -40,6 +40,7 @@ const emit = defineEmits<{
 }>();
 
 const WIDTH = 500;
+const STILL_WIDTH = 440;
 const HEIGHT = 640;
 const TOP = 30;
 const FLOOR = 592;
@@ -128,7 +129,8 @@ const SLIM = { tumbler: 2.05, highball: 2.7, mug: 1.05, carafe: 1.7 };
   <svg
     ref="svg"
     class="drawing"
-    :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
+    :class="{ still }"
+    :viewBox="`0 0 ${still ? STILL_WIDTH : WIDTH} ${HEIGHT}`"
     :role="still ? 'img' : 'group'"
     :aria-label="`The glass, to scale: ${spoken}.`"
   >
@@ -275,6 +277,11 @@ const SLIM = { tumbler: 2.05, highball: 2.7, mug: 1.05, carafe: 1.7 };
 .note {
   fill: var(--ink-soft);
   font-size: 13px;
+}
+
+/* On a card it is drawn at half the size, and still read. */
+.still :deep(text) {
+  font-size: 21px;
 }
 
 .label path {

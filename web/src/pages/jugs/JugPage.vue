@@ -275,7 +275,7 @@ const afterMl = (massG: number, strengthFrac: number): string =>
 header {
   display: grid;
   grid-template-columns: 92px 1fr auto auto;
-  align-items: center;
+  align-items: start;
   gap: 8px 36px;
 }
 

@@ -8,6 +8,7 @@ import { useMenu, type MenuRow } from '../../stores/menu.ts';
 import { useShop } from '../../stores/shop.ts';
 import { useWords } from '../../stores/useWords.ts';
 import { dayName } from '../../clock/formatClock.ts';
+import LadderAxis from './LadderAxis.vue';
 import StrengthRung from './StrengthRung.vue';
 
 /** The whole menu as a ladder of strengths from one jug: what it reaches, holds, costs and brings in. */
@@ -98,6 +99,7 @@ const print = (): void => window.print();
             <th scope="col" class="n">Strength, %</th>
             <th scope="col" class="rungs">
               <span class="visually-hidden">Wanted and reached</span>
+              <LadderAxis />
             </th>
             <th scope="col">From this jug</th>
             <th scope="col" class="n">Caffeine, mg</th>
@@ -240,7 +242,7 @@ tbody th a {
 }
 
 .rungs {
-  width: 130px;
+  width: 180px;
 }
 
 .heed {

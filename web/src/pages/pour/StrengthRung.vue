@@ -1,10 +1,8 @@
 <script setup lang="ts">
-import { scaleLinear } from 'd3-scale';
+import { ladderScale as x } from './ladderScale.ts';
 
 /** One drink on the ladder of strengths: how far it is to go, and how far it comes. */
 defineProps<{ wantedFrac: number; reachedFrac: number; short: boolean }>();
-
-const x = scaleLinear([0, 0.035], [0, 100]).clamp(true);
 </script>
 
 <template>
