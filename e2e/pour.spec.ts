@@ -126,6 +126,26 @@ test('a weak jug, and the menu after it', async ({ page, lido }) => {
   await expect(table.getByRole('row').filter({ hasText: 'Lido black' })).toContainText('met');
 });
 
+test('the menu follows wet ice, and can be looked at from a batch that still steeps', async ({
+  page,
+  lido,
+}) => {
+  await page.goto(`${lido.url}/pour?drink=oat-breakwater`);
+  const concentrate = page.getByRole('slider', { name: 'Concentrate in the glass' });
+  const usual = Number(await concentrate.getAttribute('aria-valuenow'));
+  await pick(page, 'Ice today', /^all ice at 0/);
+  await expect(page.getByRole('group', { name: /The glass, to scale/ })).toContainText('0\u2009°C');
+  expect(Number(await concentrate.getAttribute('aria-valuenow'))).toBeGreaterThanOrEqual(usual);
+  await page.getByRole('link', { name: 'Whole menu' }).click();
+  await expect(page.getByText(/Saltstep Lido café · .* · all ice at 0/)).toBeVisible();
+  await pick(page, 'From', /^Batch of/);
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('from the batch of');
+  await expect(page.getByText('It steeps still.')).toContainText(/At the low end of its range/);
+  await expect(page.getByRole('columnheader', { name: 'It makes' })).toBeVisible();
+  await pick(page, 'Ice today', /^ice as in each drink/);
+  await expect(page.getByText(/· all ice at 0/)).toHaveCount(0);
+});
+
 test('an infused syrup: what is left is measured, then matched', async ({ page, lido }) => {
   await page.goto(`${lido.url}/shelf/parts?part=rosemary-syrup`);
   const steps = page.getByRole('list', { name: 'At the bench' });

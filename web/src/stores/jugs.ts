@@ -7,7 +7,10 @@ import { useStored } from './useStored.ts';
 const EMPTY_G = 1;
 
 /** @returns what is left in a jug, mL */
-export const onHandMl = ({ onHandG, strengthFrac }: Jug): number =>
+export const onHandMl = ({
+  onHandG,
+  strengthFrac,
+}: Pick<Jug, 'onHandG' | 'strengthFrac'>): number =>
   storedCoffeeMl({ massG: onHandG, strengthFrac });
 
 /** Concentrate on hand, as the server's ledger has it, and the jug that is being poured from. */

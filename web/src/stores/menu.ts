@@ -15,6 +15,7 @@ import { ask, newId } from '../api/client.ts';
 import { useJugs } from './jugs.ts';
 import { usePantry } from './pantry.ts';
 import { useShop } from './shop.ts';
+import { useStored } from './useStored.ts';
 
 /** Coffee that a drink can be poured from. */
 export type PouredFrom = Pick<Jug, 'strengthFrac' | 'caffeineMgPerG'> & {
@@ -37,6 +38,13 @@ export const useMenu = defineStore('menu', () => {
   const jugs = useJugs();
   const pantry = usePantry();
 
+  /** How cold all ice is at this bar today, °C; null where it is as each drink has it. */
+  const iceTodayC = useStored<number | null>('ratio.iceTodayC', null);
+  const withIceToday = (drink: Drink): Drink =>
+    iceTodayC.value === null || !drink.ice
+      ? drink
+      : { ...drink, ice: { ...drink.ice, tempC: iceTodayC.value } };
+
   /**
    * A drink solved in the shop's rooms, by what the pantry holds; null before they are known, and
    * while one of its parts is not there (fetched later, or taken off the shelf on another tablet).
@@ -44,7 +52,8 @@ export const useMenu = defineStore('menu', () => {
   function solve(drink: Drink, from: PouredFrom): SolvedDrink | null {
     const { shop } = shelf;
     if (!shop || !pantry.holds(drink)) return null;
-    const solved = solveRequest(drinkRequest({ drink, jug: from, shop }), pantry.pantry);
+    const iced = withIceToday(drink);
+    const solved = solveRequest(drinkRequest({ drink: iced, jug: from, shop }), pantry.pantry);
     return { ...solved, cautions: [...solved.cautions, ...pantry.pastIn(drink)] };
   }
 
@@ -65,25 +74,24 @@ export const useMenu = defineStore('menu', () => {
     return solved ? countIn(solved, from.onHandG) : 0;
   }
 
-  function rowOf(drink: Drink, jug: Jug): MenuRow | null {
-    const solved = solve(drink, jug);
+  function rowOf(drink: Drink, from: PouredFrom & { onHandG: number }): MenuRow | null {
+    const solved = solve(drink, from);
     if (!solved) return null;
-    const cost = costOf(solved, jug);
+    const cost = costOf(solved, from);
     const known = cost.unknown.length === 0 && drink.price > 0;
     return {
       ...solved,
       drink,
       cost,
       marginFrac: known ? 1 - cost.price / drink.price : null,
-      left: countIn(solved, jug.onHandG),
+      left: countIn(solved, from.onHandG),
     };
   }
 
-  const rows = computed<MenuRow[]>(() => {
-    const jug = jugs.chosen;
-    if (!jug) return [];
-    return shelf.drinks.map((drink) => rowOf(drink, jug)).filter((row) => row !== null);
-  });
+  /** Every drink that can be made, from one jug or from a batch that is not in one yet. */
+  const rowsFrom = (from: PouredFrom & { onHandG: number }): MenuRow[] =>
+    shelf.drinks.map((drink) => rowOf(drink, from)).filter((row) => row !== null);
+  const rows = computed<MenuRow[]>(() => (jugs.chosen ? rowsFrom(jugs.chosen) : []));
 
   /** How many of the first few drinks a brew makes; 0 where it is too weak for one. */
   function poursOf(
@@ -152,7 +160,9 @@ export const useMenu = defineStore('menu', () => {
   );
 
   return {
+    iceTodayC,
     rows,
+    rowsFrom,
     leftInAll,
     solve,
     costOf,

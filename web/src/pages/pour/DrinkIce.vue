@@ -12,6 +12,7 @@ import AmountField from '../../field/AmountField.vue';
 import ChoiceField from '../../field/ChoiceField.vue';
 import ChoiceRow from '../../field/ChoiceRow.vue';
 import type { useWords } from '../../stores/useWords.ts';
+import { ICE_TEMPS } from './iceTemps.ts';
 
 /** The ice of a drink: its kind, how much, how cold, and what it is frozen from. */
 const props = defineProps<{
@@ -78,12 +79,6 @@ function setIceIs(value: string): void {
       : { ...rest, coffeeFrac: 0, part: value },
   );
 }
-const ICE_TEMPS = [
-  { tempC: 0, reason: 'wet, about to melt' },
-  { tempC: -2, reason: 'out of the bin' },
-  { tempC: -10, reason: 'an hour out of the freezer' },
-  { tempC: -18, reason: 'dry from the freezer' },
-];
 const iceTemps = computed(() => {
   const now = props.ice?.tempC;
   const known = ICE_TEMPS.some(({ tempC }) => tempC === now);

@@ -4,6 +4,7 @@ import { ElButton } from 'element-plus';
 import { RouterLink } from 'vue-router';
 import ChoiceField from '../../field/ChoiceField.vue';
 import type { MenuRow } from '../../stores/menu.ts';
+import IceToday from './IceToday.vue';
 import StrengthRung from './StrengthRung.vue';
 
 /** The menu as a ladder of strengths from one jug, and what is out of its reach. */
@@ -40,7 +41,7 @@ function trouble({ solution }: MenuRow): string {
 
 <template>
   <section class="ladder" aria-label="The menu from this jug">
-    <h2>From the jug</h2>
+    <h2 class="visually-hidden">From the jug</h2>
     <ChoiceField
       label="Jug"
       :model-value="jug.id"
@@ -54,6 +55,7 @@ function trouble({ solution }: MenuRow): string {
       @update:model-value="emit('jug', $event)"
     />
     <p class="soft fine">{{ jug.coffeeName }} · {{ writeJug(jug) }}</p>
+    <IceToday class="ice" />
     <div class="more">
       <ElButton @click="emit('add')">New drink</ElButton>
       <RouterLink to="/pour/menu">Whole menu</RouterLink>
@@ -87,15 +89,24 @@ function trouble({ solution }: MenuRow): string {
   padding: 10px 10px 12px;
 }
 
-h2,
 .fine,
 .ladder > :deep(.el-select) {
   padding-inline: 10px;
 }
 
 .fine {
-  padding-bottom: 8px;
   font-size: var(--t13);
+}
+
+.ice {
+  margin-bottom: 6px;
+}
+
+.ice :deep(.el-select__wrapper),
+.ice :deep(.el-select__selected-item) {
+  min-height: 26px;
+  font-size: var(--t13);
+  font-weight: 400;
 }
 
 li button {

@@ -3,24 +3,25 @@ import { ElButton } from 'element-plus';
 import { computed } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
 import ChoiceField from '../../field/ChoiceField.vue';
-import { useJugs, onHandMl } from '../../stores/jugs.ts';
 import { useMenu, type MenuRow } from '../../stores/menu.ts';
 import { useShop } from '../../stores/shop.ts';
 import { useWords } from '../../stores/useWords.ts';
 import { dayName } from '../../clock/formatClock.ts';
+import IceToday from './IceToday.vue';
 import LadderAxis from './LadderAxis.vue';
 import StrengthRung from './StrengthRung.vue';
+import { useMenuFrom } from './useMenuFrom.ts';
 
-/** The whole menu as a ladder of strengths from one jug: what it reaches, holds, costs and brings in. */
+/** The whole menu as a ladder of strengths from one jug or batch: what it reaches, holds and costs. */
 const shelf = useShop();
-const jugs = useJugs();
+const { sources, source, rows: solved, atRisk, take } = useMenuFrom();
 const menu = useMenu();
 const words = useWords();
 const router = useRouter();
 const { money, volume } = words;
 
 const rows = computed(() =>
-  menu.rows.map((row) => {
+  solved.value.map((row) => {
     const { drink, solution, cost } = row;
     const each = (amount: number) => amount / drink.shares;
     return {
@@ -63,27 +64,35 @@ const print = (): void => window.print();
 </script>
 
 <template>
-  <div v-if="jugs.chosen" class="page menu">
+  <div v-if="source" class="page menu">
     <header>
-      <h1>The menu from {{ jugs.chosen.label }}</h1>
+      <h1>The menu from {{ source.title }}</h1>
       <p class="soft">
-        {{ shelf.shop?.name }} · {{ jugs.chosen.coffeeName }},
-        {{ words.pct(jugs.chosen.strengthFrac) }}, {{ volume(onHandMl(jugs.chosen)) }} on hand ·
-        {{ dayName({ at: shelf.now, zone: shelf.zone }) }}
+        {{ shelf.shop?.name }} · {{ source.coffeeName }}, {{ words.pct(source.strengthFrac) }},
+        {{ volume(source.onHandMl) }} {{ source.lowFrac === null ? 'on hand' : 'expected' }} ·
+        {{ dayName({ at: shelf.now, zone: shelf.zone })
+        }}{{ menu.iceTodayC === null ? '' : ` · all ice at ${words.temp(menu.iceTodayC)}` }}
+      </p>
+      <p v-if="source.lowFrac !== null" class="soft">
+        It steeps still. At the low end of its range, {{ words.pct(source.lowFrac) }},
+        {{
+          atRisk.length > 0 ? `these are out of reach: ${atRisk.join(', ')}` : 'all of it holds'
+        }}.
       </p>
       <div class="tools no-print">
         <ChoiceField
-          label="Jug"
-          :model-value="jugs.chosen.id"
+          label="From"
+          :model-value="source.id"
           :options="
-            jugs.onHand.map((jug) => ({
-              value: jug.id,
-              label: `${jug.label}, ${words.pct(jug.strengthFrac)}`,
-              reason: `${jug.coffeeName}, ${volume(onHandMl(jug))}`,
+            sources.map((one) => ({
+              value: one.id,
+              label: `${one.label}, ${words.pct(one.strengthFrac)}`,
+              reason: `${one.coffeeName}, ${volume(one.onHandMl)}${one.lowFrac === null ? '' : ', still steeping'}`,
             }))
           "
-          @update:model-value="jugs.choose"
+          @update:model-value="take"
         />
+        <IceToday />
         <ElButton @click="print">Print the menu</ElButton>
         <RouterLink to="/pour">Back to the glass</RouterLink>
       </div>
@@ -101,14 +110,16 @@ const print = (): void => window.print();
               <span class="visually-hidden">Wanted and reached</span>
               <LadderAxis />
             </th>
-            <th scope="col">From this jug</th>
+            <th scope="col">{{ source.lowFrac === null ? 'From this jug' : 'From this batch' }}</th>
             <th scope="col" class="n">Caffeine, mg</th>
             <th scope="col" class="n">kcal</th>
             <th scope="col" class="n">Sugar, g</th>
             <th scope="col" class="n money">Cost</th>
             <th scope="col" class="n">Price</th>
             <th scope="col" class="n money">Left of it</th>
-            <th scope="col" class="n no-print">In this jug</th>
+            <th scope="col" class="n no-print">
+              {{ source.lowFrac === null ? 'In this jug' : 'It makes' }}
+            </th>
             <th scope="col" class="n no-print">In all jugs</th>
             <th scope="col">Contains</th>
           </tr>
@@ -183,7 +194,7 @@ header {
 }
 
 .tools > :deep(.el-select) {
-  width: 190px;
+  width: 215px;
 }
 
 .scroll {

@@ -6,6 +6,7 @@ import StandChart from '../../chart/StandChart.vue';
 import AmountField from '../../field/AmountField.vue';
 import BigFigure from '../../figure/BigFigure.vue';
 import CautionList from '../../figure/CautionList.vue';
+import { useInView } from '../../figure/useInView.ts';
 import WhyDialog from '../../figure/WhyDialog.vue';
 import BuildList from './BuildList.vue';
 import BulkCard from './BulkCard.vue';
@@ -29,6 +30,7 @@ const solved = computed(() => props.pour.solved.value!);
 const solution = computed(() => solved.value.solution);
 const minute = computed(() => props.pour.minute.value);
 const pct = (frac: number): string => (100 * frac).toFixed(2);
+const FOOTER_PX = 64;
 const lastSip = CONSTANTS.lastSipMinutes.value;
 
 const minuteText = computed(() =>
@@ -86,6 +88,8 @@ const cautions = computed(() =>
   solution.value.status === 'met' ? solved.value.cautions : solved.value.cautions.slice(1),
 );
 const firstWarning = computed(() => cautions.value.find(({ severity }) => severity === 'warn'));
+const cautionList = ref<HTMLElement | null>(null);
+const cautionsSeen = useInView(cautionList, FOOTER_PX);
 const needsWays = computed(() => props.pour.ways.value.length > 0);
 </script>
 
@@ -188,7 +192,7 @@ const needsWays = computed(() => props.pour.ways.value.length > 0);
       :left="left"
       @why="asked = $event"
     />
-    <CautionList :cautions="cautions" />
+    <div ref="cautionList"><CautionList :cautions="cautions" /></div>
     <WhyDialog :explanation="explanation" range="" :narrowed-by="[]" @close="asked = null">
       <p class="whys">
         Why
@@ -214,8 +218,8 @@ const needsWays = computed(() => props.pour.ways.value.length > 0);
         {{ pour.count.value === 1 ? 'Pour this one' : `Pour these ${pour.count.value}` }}
       </ElButton>
       <p v-if="!enough" class="due">The jug holds too little for it. Take another jug.</p>
-      <!-- It stands in the list above too, which may be below the edge of the screen. -->
-      <p v-else-if="firstWarning" class="heed" aria-hidden="true">
+      <!-- It stands in the list above too, below the edge of the screen. -->
+      <p v-else-if="firstWarning && !cautionsSeen" class="heed" aria-hidden="true">
         <strong class="due">Heed</strong> {{ firstWarning.text }}
       </p>
     </div>
@@ -224,9 +228,9 @@ const needsWays = computed(() => props.pour.ways.value.length > 0);
 
 <style scoped>
 .outcome {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr);
-  align-content: start;
+  display: flex;
+  flex: 1;
+  flex-direction: column;
   gap: 6px;
   padding: 8px 24px 0;
 }
@@ -320,7 +324,7 @@ const needsWays = computed(() => props.pour.ways.value.length > 0);
   display: flex;
   align-items: center;
   gap: 14px;
-  margin-inline: -24px;
+  margin: auto -24px 0;
   border-top: 1px solid var(--hairline);
   background: var(--paper);
   padding: 8px 24px;

@@ -159,6 +159,12 @@ onScopeDispose(() => window.removeEventListener('keydown', key));
   border-inline: 1px solid var(--hairline);
 }
 
+.right {
+  display: flex;
+  min-width: 0;
+  flex-direction: column;
+}
+
 .tabs {
   display: flex;
   align-items: center;
@@ -203,17 +209,29 @@ onScopeDispose(() => window.removeEventListener('keydown', key));
   cursor: pointer;
 }
 
+/* On a tablet held upright what to pour stands beside the ladder, and the glass below it. */
 @media (max-width: 1180px) {
   .pour {
-    grid-template-columns: 250px minmax(0, 1fr);
+    grid-template-columns: 230px minmax(0, 1fr);
+    grid-template-rows: auto 1fr;
+  }
+
+  .left {
+    grid-row: 1 / span 2;
+  }
+
+  .right,
+  .middle {
+    grid-column: 2;
   }
 
   .right {
-    grid-column: 1 / -1;
-    border-top: 1px solid var(--hairline);
+    grid-row: 1;
+    border-left: 1px solid var(--hairline);
   }
 
   .middle {
+    border-top: 1px solid var(--hairline);
     border-right: 0;
   }
 }
@@ -221,6 +239,14 @@ onScopeDispose(() => window.removeEventListener('keydown', key));
 @media (max-width: 640px) {
   .pour {
     grid-template-columns: minmax(0, 1fr);
+  }
+
+  .left,
+  .right,
+  .middle {
+    grid-row: auto;
+    grid-column: 1;
+    border-left: 0;
   }
 
   .tabs {

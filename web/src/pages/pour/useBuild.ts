@@ -35,7 +35,7 @@ export function useBuild(of: {
     const { iceG, concentrateMl, fills } = found.solution;
     return buildOrder({ iceG, concentrateMl, fills, additions });
   });
-  const iceText = computed(() => iceOf(drink.value, solved.value?.solution.iceG ?? 0, words.words));
+  const iceText = computed(() => iceOf(drink.value, solved.value, words.words));
 
   const build = computed(() =>
     steps.value.map((step) => {
@@ -106,9 +106,12 @@ function toolText(
   return times === 1 ? 'jigger' : `${times} × ${volumeMl.toFixed(0)}`;
 }
 
-function iceOf(drink: Drink | null, iceG: number, words: WayWords) {
+function iceOf(drink: Drink | null, solved: SolvedDrink | null, words: WayWords) {
   const told = drink?.ice;
-  if (!told || iceG === 0) return null;
+  const iceG = solved?.solution.iceG ?? 0;
+  if (!told || !solved || iceG === 0) return null;
+  // As it was solved: the ice of the day may be another than the drink's own.
+  const tempC = solved.input.glass.ice?.tempC ?? told.tempC;
   const { edgeM } = ICE_SHAPES[told.kind];
   const count = Math.max(1, Math.round(iceG / icePieceG(told.kind)));
   const isCoffee = told.coffeeFrac > 0 || told.part !== undefined;
@@ -125,7 +128,7 @@ function iceOf(drink: Drink | null, iceG: number, words: WayWords) {
     name,
     isCoffee,
     massG: iceG,
-    text: [`${words.mass(iceG)} ${name.toLowerCase()}`, pieces, words.temp(told.tempC)]
+    text: [`${words.mass(iceG)} ${name.toLowerCase()}`, pieces, words.temp(tempC)]
       .filter(Boolean)
       .join(', '),
   };

@@ -1,6 +1,7 @@
-import { takeWay, waysToReach, wayText, type SolvedDrink, type Way } from '@ratio/core';
+import { takeWay, waysToReach, wayText, type Drink, type SolvedDrink, type Way } from '@ratio/core';
 import { computed, type Ref } from 'vue';
 import { useJugs } from '../../stores/jugs.ts';
+import { useMenu } from '../../stores/menu.ts';
 import { useWords } from '../../stores/useWords.ts';
 import type { useDrinkInHand } from './useDrinkInHand.ts';
 
@@ -11,6 +12,7 @@ export function useWays(of: {
 }) {
   const { hand, solved } = of;
   const jugs = useJugs();
+  const menu = useMenu();
   const words = useWords();
 
   return computed(() => {
@@ -23,10 +25,16 @@ export function useWays(of: {
       return {
         way,
         text: wayText(way, words.words) + (jug ? `: ${jug.label}` : ''),
-        take: part ? () => hand.change(part) : jug ? () => jugs.choose(jug.id) : null,
+        take: part ? () => taken(way, part) : jug ? () => jugs.choose(jug.id) : null,
       };
     });
   });
+
+  function taken(way: Way, part: Partial<Drink>): void {
+    // Ice from the freezer is not the ice of the day.
+    if (way.way === 'freezer_ice') menu.iceTodayC = null;
+    hand.change(part);
+  }
 
   /** The weakest jug on hand that a way to another batch would do with. */
   function strongEnough(way: Way) {

@@ -1,0 +1,7 @@
+/** Where ice comes from, and how cold it is then (practice). */
+export const ICE_TEMPS: readonly { readonly tempC: number; readonly reason: string }[] = [
+  { tempC: 0, reason: 'wet, about to melt' },
+  { tempC: -2, reason: 'out of the bin' },
+  { tempC: -10, reason: 'an hour out of the freezer' },
+  { tempC: -18, reason: 'dry from the freezer' },
+];

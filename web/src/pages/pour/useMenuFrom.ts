@@ -1,0 +1,83 @@
+import { computed, ref } from 'vue';
+import { clockTime } from '../../clock/formatClock.ts';
+import { useBatches } from '../../stores/batches.ts';
+import { onHandMl, useJugs } from '../../stores/jugs.ts';
+import { useMenu, type PouredFrom } from '../../stores/menu.ts';
+import { useShop } from '../../stores/shop.ts';
+
+/** Coffee that the menu can be looked at from: a jug on hand, or a batch that still steeps. */
+export interface MenuSource extends PouredFrom {
+  readonly id: string;
+  readonly label: string;
+  /** The label inside a sentence. */
+  readonly title: string;
+  readonly coffeeName: string;
+  readonly onHandG: number;
+  readonly onHandMl: number;
+  /** The low end of a prediction, 0–1; null for what is in a jug. */
+  readonly lowFrac: number | null;
+}
+
+/** The whole menu from one source. A jug that is taken is the jug in hand; a batch is only looked at. */
+export function useMenuFrom() {
+  const shelf = useShop();
+  const jugs = useJugs();
+  const batches = useBatches();
+  const menu = useMenu();
+  const batchId = ref<string | null>(null);
+
+  const sources = computed<MenuSource[]>(() => [
+    ...jugs.onHand.map((jug) => ({
+      ...jug,
+      title: jug.label,
+      onHandMl: onHandMl(jug),
+      lowFrac: null,
+    })),
+    ...batches.steeping.map(({ id, coffeeName, endsAt, predicted, plan }) => {
+      const { brewG, strengthFrac, caffeineMgPerG, strengthLowFrac } = predicted;
+      const coffee = shelf.coffees.find((one) => one.id === plan.coffeeId);
+      const ends = clockTime({ at: new Date(endsAt), zone: shelf.zone });
+      return {
+        id,
+        label: `Batch of ${ends}`,
+        title: `the batch of ${ends}`,
+        coffeeName,
+        strengthFrac,
+        caffeineMgPerG,
+        pricePerKg: coffee ? (coffee.pricePerKg * plan.doseG) / brewG : null,
+        onHandG: brewG,
+        onHandMl: onHandMl({ onHandG: brewG, strengthFrac }),
+        lowFrac: strengthLowFrac,
+      };
+    }),
+  ]);
+  const source = computed<MenuSource | null>(
+    () =>
+      sources.value.find(({ id }) => id === batchId.value) ??
+      sources.value.find(({ id }) => id === jugs.chosen?.id) ??
+      sources.value[0] ??
+      null,
+  );
+  const rows = computed(() => (source.value ? menu.rowsFrom(source.value) : []));
+  /** Drinks that a batch would no longer reach if it came out at the low end of its range. */
+  const atRisk = computed(() => {
+    const from = source.value;
+    if (!from || from.lowFrac === null) return [];
+    const low = { ...from, strengthFrac: from.lowFrac };
+    const isMet = new Set(
+      rows.value.filter(({ solution }) => solution.status === 'met').map(({ drink }) => drink.id),
+    );
+    return menu
+      .rowsFrom(low)
+      .filter(({ drink, solution }) => solution.status !== 'met' && isMet.has(drink.id))
+      .map(({ drink }) => drink.name);
+  });
+
+  function take(id: string): void {
+    const isJug = jugs.onHand.some((jug) => jug.id === id);
+    batchId.value = isJug ? null : id;
+    if (isJug) jugs.choose(id);
+  }
+
+  return { sources, source, rows, atRisk, take };
+}

@@ -1,0 +1,81 @@
+import type { Batch } from '@ratio/core';
+import { expect } from 'chai';
+import { useMenuFrom } from '../../../src/pages/pour/useMenuFrom.ts';
+import { useBatches } from '../../../src/stores/batches.ts';
+import { useMenu } from '../../../src/stores/menu.ts';
+import { installBrowser } from '../../browser.ts';
+import { jugOf, withApp } from '../../withApp.ts';
+import { lidoBatches, lidoCoffees } from '../../../../demo/lido.ts';
+
+const { plan } = lidoBatches[0]!;
+const batch = {
+  id: 'steeping',
+  version: 1,
+  coffeeName: 'Slack Tide',
+  plan,
+  predicted: {
+    strengthFrac: 0.0175,
+    strengthLowFrac: 0.0155,
+    strengthHighFrac: 0.02,
+    brewG: 2000,
+    caffeineMgPerG: 1.1,
+  },
+  status: 'steeping',
+  endsAt: '2026-06-13T07:10:00.000Z',
+} as Batch;
+
+describe('useMenuFrom', () => {
+  let browser: ReturnType<typeof installBrowser>;
+  before(() => {
+    browser = installBrowser();
+  });
+  const open = () =>
+    withApp({
+      browser,
+      path: '/pour/menu',
+      jugs: [jugOf(), jugOf({ id: 'two', label: 'Jug 2', madeAt: '2026-06-13T06:00:00.000Z' })],
+      answers: ({ path }) => (path === '/api/batches' ? { status: 200, body: [batch] } : null),
+      use: () => ({ from: useMenuFrom(), batches: useBatches(), menu: useMenu() }),
+    });
+
+  it('offers jugs, then what still steeps, and begins with the jug in hand', async () => {
+    const { from, batches } = await open();
+    await batches.load();
+    expect(from.sources.value.map(({ id }) => id)).to.deep.equal(['one', 'two', 'steeping']);
+    expect(from.source.value!.id).to.equal('one');
+    from.take('two');
+    expect(from.source.value!.id).to.equal('two');
+  });
+
+  it('solves the menu from a batch, and says what its low end would lose', async () => {
+    const { from, batches, menu } = await open();
+    await batches.load();
+    from.take('steeping');
+    const { source, rows, atRisk } = from;
+    expect(source.value).to.include({ label: 'Batch of Sat 08:10', onHandG: 2000 });
+    const { pricePerKg } = lidoCoffees.find(({ id }) => id === plan.coffeeId)!;
+    expect(source.value!.pricePerKg).to.be.closeTo((pricePerKg * plan.doseG) / 2000, 1e-9);
+    const black = rows.value.find(({ drink }) => drink.id === 'lido-black')!;
+    expect(black.solution.status).to.equal('met');
+    expect(black.left).to.equal(Math.floor(2000 / black.solution.concentrateG));
+    // Night swim is 1.70 %, without ice: 1.75 % gives it, 1.55 % cannot.
+    expect(atRisk.value).to.include('Night swim, nitrogen');
+    // It is only looked at: what is in hand stays.
+    expect(menu.rows[0]!.input.concentrate.strengthFrac).to.equal(0.035);
+  });
+
+  it('solves again for the ice of the day, and for each drink’s own when it is over', async () => {
+    const { from, menu } = await open();
+    const of = (id: string) => from.rows.value.find(({ drink }) => drink.id === id)!;
+    const usual = of('lido-black').solution;
+    menu.iceTodayC = 0;
+    const wet = of('lido-black').solution;
+    // Wet ice melts more, so that more coffee goes in for the same strength.
+    expect(wet.timeline[4]!.meltedG).to.be.above(usual.timeline[4]!.meltedG);
+    expect(wet.concentrateG).to.be.above(usual.concentrateG);
+    expect(wet.strengthFrac).to.be.closeTo(usual.strengthFrac, 1e-9);
+    expect(of('towel-hot').input.glass.ice).to.equal(null);
+    menu.iceTodayC = null;
+    expect(of('lido-black').solution.concentrateG).to.equal(usual.concentrateG);
+  });
+});
