@@ -5,5 +5,5 @@ export default defineConfig({
   plugins: [vue()],
   worker: { format: 'es' },
   build: { target: 'es2022', chunkSizeWarningLimit: 900, assetsInlineLimit: 0 },
-  server: { proxy: { '/api': 'http://127.0.0.1:4870' } },
+  server: { proxy: { '/api': `http://127.0.0.1:${process.env['RATIO_PORT'] ?? 4870}` } },
 });
