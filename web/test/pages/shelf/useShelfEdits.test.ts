@@ -1,0 +1,64 @@
+import { expect } from 'chai';
+import { useShelfEdits } from '../../../src/pages/shelf/useShelfEdits.ts';
+import { useNotice } from '../../../src/stores/notice.ts';
+import { useShop } from '../../../src/stores/shop.ts';
+import { installBrowser, type Handler } from '../../browser.ts';
+import { withApp } from '../../withApp.ts';
+
+describe('useShelfEdits', () => {
+  let browser: ReturnType<typeof installBrowser>;
+  before(() => {
+    browser = installBrowser();
+  });
+  const saves: Handler = ({ body }) => ({ status: 200, body: { ...(body as object), version: 2 } });
+  const open = (answer: Handler = saves) =>
+    withApp({
+      browser,
+      path: '/shelf',
+      answers: (request) => (request.method === 'PUT' ? answer(request) : null),
+      use: () => ({ edits: useShelfEdits(), shelf: useShop(), notice: useNotice() }),
+    });
+  const puts = () => browser.asked.filter(({ method }) => method === 'PUT');
+
+  it('saves a change with the version that was seen, and takes it back with the next', async () => {
+    const { edits, shelf, notice } = await open();
+    const coffee = shelf.coffees[0]!;
+    await edits.coffee(coffee, { pricePerKg: 31 }, 'price');
+    expect(notice.notice!.text).to.equal(`${coffee.name}: price`);
+    await notice.notice!.undo!();
+    const [changed, back] = puts();
+    expect(changed).to.include({ path: `/api/coffees/${coffee.id}`, version: '"1"' });
+    expect(changed!.body).to.include({ pricePerKg: 31, name: coffee.name });
+    expect(back).to.include({ version: '"2"' });
+    expect(back!.body).to.include({ pricePerKg: coffee.pricePerKg });
+  });
+
+  it('says what was not saved and why, and reads the shelf again', async () => {
+    const { edits, shelf, notice } = await open(() => ({
+      status: 412,
+      body: { code: 'stale', detail: 'Somebody else changed this first.' },
+    }));
+    browser.asked.splice(0);
+    await edits.vessel(shelf.vessels[0]!, { brimMl: 7000 }, 'size');
+    expect(notice.notice).to.include({ tone: 'wrong' });
+    expect(notice.notice!.text).to.contain('size: not saved. Somebody else changed this first.');
+    expect(browser.asked.map(({ path }) => path)).to.include('/api/vessels');
+  });
+
+  it('puts a new coffee and a new jar on the shelf, each with an identity of its own', async () => {
+    const { edits } = await open();
+    await edits.addCoffee();
+    await edits.addVessel();
+    const [coffee, vessel] = puts();
+    expect(coffee!.path).to.match(/^\/api\/coffees\/[a-z0-9-]{36}$/);
+    expect(coffee).to.include({ version: '"0"' });
+    expect(coffee!.body).to.include({ roastedOn: '2026-06-13' });
+    expect(vessel!.path).to.match(/^\/api\/vessels\/[a-z0-9-]{36}$/);
+  });
+
+  it('says so where nothing answers', async () => {
+    const { edits, notice } = await open(() => ({ status: 0, body: null }));
+    await edits.addCoffee();
+    expect(notice.notice).to.include({ tone: 'wrong' });
+  });
+});
