@@ -1,0 +1,53 @@
+import type { Plan } from '@ratio/core';
+import { useDraft } from '../../../src/stores/draft.ts';
+import type { installBrowser } from '../../browser.ts';
+import { withApp } from '../../withApp.ts';
+
+/** A plan of the lido: 850 g of Slack Tide at 1:5 in the tall jar, 18 h in the fridge. */
+const LIDO_PLAN: Plan = {
+  coffeeId: 'slack-tide',
+  vesselId: 'tall-jar',
+  grind: 'coarse',
+  doseG: 850,
+  waterG: 4250,
+  waterC: 12,
+  wetting: 'stages',
+  steep: [{ place: 'fridge', tempC: 4, hours: 18 }],
+  agitationHours: [],
+  separation: { method: 'drain', rinseG: 0 },
+};
+
+/** A worker that never answers: the pages then show the range of the formulae. */
+class SilentWorker {
+  postMessage(): void {
+    // Nothing is drawn.
+  }
+  addEventListener(): void {
+    // Nothing is told.
+  }
+  removeEventListener(): void {
+    // Nothing was.
+  }
+  terminate(): void {
+    // It never ran.
+  }
+}
+
+/** Runs a composable of the planning bench over a plan, with the draft's store beside it. */
+export async function withPlan<T>(input: {
+  browser: ReturnType<typeof installBrowser>;
+  plan?: Partial<Plan>;
+  use: () => T;
+}): Promise<{ used: T; drafts: ReturnType<typeof useDraft> }> {
+  Object.assign(globalThis, { Worker: SilentWorker });
+  const { browser, plan = {}, use } = input;
+  return withApp({
+    browser,
+    path: '/plan',
+    use: () => {
+      const drafts = useDraft();
+      drafts.takePlan({ ...LIDO_PLAN, ...plan });
+      return { drafts, used: use() };
+    },
+  });
+}

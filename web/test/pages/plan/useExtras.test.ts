@@ -1,0 +1,73 @@
+import { expect } from 'chai';
+import { useExtras } from '../../../src/pages/plan/useExtras.ts';
+import { installBrowser } from '../../browser.ts';
+import { lidoShop } from '../../../../demo/lido.ts';
+import { withPlan } from './planning.ts';
+
+describe('useExtras', () => {
+  let browser: ReturnType<typeof installBrowser>;
+  before(() => {
+    browser = installBrowser();
+  });
+  const open = (plan = {}) => withPlan({ browser, plan, use: useExtras });
+
+  it('offers round amounts and what they do to the strength, and takes them', async () => {
+    const { used, drafts } = await open({ doseG: 853.2, waterG: 4262.8 });
+    expect(used.rounded.value!.text).to.match(/^Round to .*: 3\.\d\d → 3\.\d\d %$/);
+    const { doseG, waterG } = used.rounded.value!;
+    used.round();
+    expect(drafts.plan).to.include({ doseG, waterG });
+    expect(used.rounded.value).to.equal(null);
+  });
+
+  it('counts the coffee in scoops of the shop, and takes whole ones', async () => {
+    const { used, drafts } = await open();
+    const [scoops] = used.measured.value;
+    const count = Number(/^(\d+) × scoop/.exec(scoops!.text)![1]);
+    // Coarse grounds lie at 0.32 g/mL where the shop has not weighed them (practice).
+    const loose = scoops!.doseG / (count * lidoShop.scoopMl);
+    expect(loose).to.be.within(0.28, 0.36);
+    used.measure(0);
+    expect(drafts.plan.doseG).to.be.closeTo(scoops!.doseG, 1e-9);
+    expect(drafts.plan.waterG / drafts.plan.doseG).to.be.closeTo(5, 1e-9);
+  });
+
+  it('scales everything that goes in, the rinse with it', async () => {
+    const { used, drafts } = await open({ separation: { method: 'drain', rinseG: 300 } });
+    used.scale(2);
+    expect(drafts.plan).to.include({ doseG: 1700, waterG: 8500 });
+    expect(drafts.plan.separation.rinseG).to.equal(600);
+    expect(used.split.value).to.match(/^Split over 2 of Tall jar/);
+  });
+
+  it('says when most of it is out, and when it is a concentrate', async () => {
+    const { used } = await open();
+    expect(used.nearlyDone.value).to.match(/^90 % of what it gives is out at \d+/);
+    expect(used.nearlyDone.value).to.match(/A concentrate from \d/);
+    const thin = await open({ doseG: 200 });
+    expect(thin.used.nearlyDone.value).to.contain('Never a concentrate');
+  });
+
+  it('lays another way beside it, and says nothing where there is none', async () => {
+    const { used } = await open();
+    expect(used.besideCurve.value).to.deep.equal([]);
+    used.beside.value = 'elsewhere';
+    const [warm] = used.besideCurve.value;
+    used.beside.value = 'finer';
+    const [finer] = used.besideCurve.value;
+    const at = (curve: readonly { hours: number; strengthFrac: number }[]) =>
+      curve.find(({ hours }) => hours >= 12)!.strengthFrac;
+    used.beside.value = 'coarser';
+    const [coarser] = used.besideCurve.value;
+    expect(at(warm!.curve)).to.be.above(at(coarser!.curve));
+    expect(at(finer!.curve)).to.be.above(at(coarser!.curve));
+  });
+
+  it('follows a batch that is kept on its grounds, stronger every day', async () => {
+    const { used } = await open({ separation: { method: 'kept', rinseG: 0 } });
+    const strengths = [...used.kept.value.matchAll(/(\d\.\d\d)/g)].map(([text]) => Number(text));
+    expect(strengths.length).to.be.above(3);
+    expect(strengths).to.deep.equal([...strengths].sort());
+    expect((await open()).used.kept.value).to.equal('');
+  });
+});
