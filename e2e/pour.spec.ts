@@ -193,6 +193,42 @@ test('coffee cubes over milk: the drink grows stronger, by drawing and by table'
   await expect(page.getByRole('group', { name: /The glass, to scale/ })).toContainText('305');
 });
 
+test('every kind of serve: hot, tonic, nitrogen, spirit, keg', async ({ page, lido }) => {
+  const drink = drinkOf(page);
+  const open = async (id: string, name: string): Promise<void> => {
+    await page.goto(`${lido.url}/pour?drink=${id}`);
+    await expect(drink).toContainText(name);
+  };
+  const order = (): Promise<string[]> =>
+    drink.locator('ol li > span:nth-child(2)').allTextContents();
+
+  await open('towel-hot', 'Warm towel, hot');
+  await expect(drink).toContainText(/In the cup \d\d\s°C, before the mug takes its share/);
+  await expect(drink).toContainText('scalds');
+
+  await open('noon-tonic', 'Noon tonic');
+  const tonic = await order();
+  expect(tonic.indexOf('Tonic water')).toBeLessThan(tonic.indexOf('Concentrate'));
+  await expect(drink).toContainText('quinine');
+
+  await open('night-swim', 'Night swim, nitrogen');
+  const bulk = page.getByRole('region', { name: /siphon/i });
+  await expect(bulk).toContainText(/800\smL/);
+  await expect(bulk).toContainText(/€0\.75/);
+  await expect(drink).toContainText('never above its fill mark');
+  await expect(drink).toContainText('botulism');
+
+  await open('after-sun', 'After sun, cream liqueur');
+  await expect(drink).toContainText('% vol');
+  await expect(drink).toContainText('licence to sell');
+
+  await open('lido-black', 'Lido black');
+  await page.getByRole('button', { name: 'What is in it' }).click();
+  await pick(page, 'How it is served', /^from a keg/);
+  await page.getByRole('button', { name: 'Pour it' }).click();
+  await expect(page.getByRole('region', { name: /keg/i })).toContainText(/9\.50\sL/);
+});
+
 test('a layer follows the pointer', async ({ page, lido }) => {
   await page.goto(`${lido.url}/pour?drink=milk-tide`);
   const handle = page.getByRole('slider', { name: 'Simple syrup, 1:1 in the glass' });

@@ -118,8 +118,9 @@ const quinine: Rule = ({ input }) =>
       }
     : null;
 
-const hot: Rule = ({ solution }) =>
-  solution.mixed.tempC > HOT_C
+// What is poured may scald where the cup that it makes does not.
+const hot: Rule = ({ input }) =>
+  [...input.fills, ...input.additions, input.concentrate].some(({ tempC }) => tempC > HOT_C)
     ? {
         code: 'hot_liquid_in_glass',
         severity: 'note',

@@ -109,8 +109,22 @@ describe('drink cautions', () => {
       { fillWith: { ingredient: 'water', tempC: 95 } },
       'hot_liquid_in_glass',
     ],
+    [
+      'hot water into cold coffee, which makes a warm cup',
+      { fillWith: { ingredient: 'water', tempC: 70 }, target: { strengthFrac: 0.02 } },
+      'hot_liquid_in_glass',
+    ],
     ['a large strong one', { cupMl: 500, target: { strengthFrac: 0.025 } }, 'caffeine_over_200_mg'],
     ['hardly diluted', { cupMl: 60, target: { strengthFrac: 0.033 } }, 'served_undiluted'],
+    [
+      'a liqueur',
+      { additions: [{ ingredient: 'coffee-liqueur', volumeMl: 40 }] },
+      'contains_alcohol',
+    ],
+    ['a siphon', { serve: 'siphon', ice: null }, 'pressurised_siphon'],
+    ['a siphon that is kept', { serve: 'siphon', ice: null }, 'low_oxygen_storage'],
+    ['a keg', { serve: 'keg' }, 'low_oxygen_storage'],
+    ['an egg white', { additions: [{ ingredient: 'egg-white', volumeMl: 20 }] }, 'raw_egg'],
     [
       'coffee ice over its target',
       {
