@@ -25,6 +25,8 @@ export type PouredFrom = Pick<Jug, 'strengthFrac' | 'caffeineMgPerG'> & {
 /** A drink of the menu, solved for a jug, and what it comes to. */
 export interface MenuRow extends SolvedDrink {
   readonly drink: Drink;
+  /** Strength that it is to have; what it has where it is told by parts or by hand. */
+  readonly wantedFrac: number;
   readonly cost: DrinkCost;
   /** Price less cost over price; null where a cost is not known or nothing is asked. */
   readonly marginFrac: number | null;
@@ -82,6 +84,8 @@ export const useMenu = defineStore('menu', () => {
     return {
       ...solved,
       drink,
+      wantedFrac:
+        'strengthFrac' in drink.target ? drink.target.strengthFrac : solved.solution.strengthFrac,
       cost,
       marginFrac: known ? 1 - cost.price / drink.price : null,
       left: countIn(solved, from.onHandG),

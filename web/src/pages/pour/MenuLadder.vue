@@ -21,10 +21,6 @@ const emit = defineEmits<{ choose: [drinkId: string]; jug: [jugId: string]; add:
 
 const pct = (frac: number): string => (100 * frac).toFixed(2);
 
-function wantedOf({ drink, solution }: MenuRow): number {
-  return 'strengthFrac' in drink.target ? drink.target.strengthFrac : solution.strengthFrac;
-}
-
 function trouble({ solution }: MenuRow): string {
   switch (solution.status) {
     case 'met':
@@ -73,7 +69,7 @@ function trouble({ solution }: MenuRow): string {
             <span class="figures">{{ pct(row.solution.strengthFrac) }}</span>
           </span>
           <StrengthRung
-            :wanted-frac="wantedOf(row)"
+            :wanted-frac="row.wantedFrac"
             :reached-frac="row.solution.strengthFrac"
             :short="row.solution.status !== 'met'"
           />

@@ -1,0 +1,80 @@
+import { computed, type Ref } from 'vue';
+import { useMenu, type MenuRow } from '../../stores/menu.ts';
+import { useWords } from '../../stores/useWords.ts';
+
+/** A drink of the menu as its table shows it. */
+export interface MenuLine {
+  readonly id: string;
+  readonly name: string;
+  readonly shares: number;
+  readonly wantedFrac: number;
+  readonly reachedFrac: number;
+  readonly state: string;
+  readonly isShort: boolean;
+  readonly caffeine: string;
+  readonly energy: string;
+  readonly sugar: string;
+  readonly cost: string;
+  /** What the cost leaves out; empty where nothing. */
+  readonly costWithout: string;
+  readonly price: string;
+  readonly margin: string;
+  readonly left: number;
+  readonly inAll: number;
+  readonly allergens: string;
+}
+
+/** Why a drink is out of reach stands in its row, and allergens in their column. */
+const SAID_ELSEWHERE = ['too_weak', 'no_room', 'ice_over_target', 'contains_allergens'];
+
+/** The solved menu in words and figures, each share by itself, and what there is to heed. */
+export function useMenuTable(rows: Readonly<Ref<readonly MenuRow[]>>) {
+  const menu = useMenu();
+  const { money } = useWords();
+
+  const lines = computed<MenuLine[]>(() =>
+    rows.value.map((row) => {
+      const { drink, solution, cost } = row;
+      const each = (amount: number): string => (amount / drink.shares).toFixed(0);
+      const isKnown = cost.unknown.length === 0;
+      return {
+        id: drink.id,
+        name: drink.name,
+        shares: drink.shares,
+        wantedFrac: row.wantedFrac,
+        reachedFrac: solution.strengthFrac,
+        state: stateOf(row),
+        isShort: solution.status !== 'met',
+        caffeine: each(solution.caffeineMg),
+        energy: each(solution.energyKcal),
+        sugar: each(solution.sugarG),
+        cost: isKnown ? money(cost.price) : `${money(cost.price)} +`,
+        costWithout: isKnown ? '' : `without ${cost.unknown.join(', ')}`,
+        price: money(drink.price),
+        margin: row.marginFrac === null ? '–' : `${(100 * row.marginFrac).toFixed(0)} %`,
+        left: row.left,
+        inAll: menu.leftInAll.get(drink.id) ?? 0,
+        allergens: row.allergens.join(', ') || '–',
+      };
+    }),
+  );
+  /** Each thing to heed once, with the drinks that it is about. */
+  const cautions = computed(() => {
+    const byText = new Map<string, string[]>();
+    for (const row of rows.value)
+      for (const { code, text } of row.cautions) {
+        if (SAID_ELSEWHERE.includes(code)) continue;
+        byText.set(text, [...(byText.get(text) ?? []), row.drink.name]);
+      }
+    return [...byText].map(([text, drinks]) => ({ text, drinks: drinks.join(', ') }));
+  });
+
+  return { lines, cautions };
+}
+
+function stateOf({ solution }: MenuRow): string {
+  if (solution.status === 'met') return 'met';
+  if (solution.status === 'no_room') return 'no room';
+  const needs = solution.needsStrengthFrac;
+  return needs === null ? 'out of reach' : `short, needs ${(100 * needs).toFixed(2)} %`;
+}

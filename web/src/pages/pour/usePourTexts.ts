@@ -1,0 +1,45 @@
+import { computed } from 'vue';
+import type { usePour } from './usePour.ts';
+
+const pct = (frac: number): string => (100 * frac).toFixed(2);
+
+/** What the page says in words about the drink in hand; empty where there is nothing to say. */
+export function usePourTexts(pour: ReturnType<typeof usePour>) {
+  const { words } = pour;
+
+  /** What rounding to the bar's tools does. */
+  const rounding = computed(() => {
+    const measured = pour.measured.value;
+    if (!measured) return '';
+    const { offFrac, overLineMl, solution: poured } = measured;
+    const off =
+      Math.abs(offFrac) < 5e-5
+        ? 'as solved'
+        : `${offFrac > 0 ? '+' : '−'}${pct(Math.abs(offFrac))}`;
+    const line =
+      Math.abs(overLineMl) < 0.5
+        ? 'at the fill line'
+        : `${words.volume(Math.abs(overLineMl))} ${overLineMl > 0 ? 'over' : 'under'} the line`;
+    return `Rounded to the tools it is ${pct(poured.strengthFrac)}\u2009% (${off}), ${line}.`;
+  });
+  /** How warm a hot drink is, and how hot to pour for a warm cup. */
+  const hotText = computed(() => {
+    const hot = pour.hot.value;
+    if (!hot) return '';
+    const now = `In the cup ${words.temp(hot.cupC)}, before the mug takes its share.`;
+    return hot.fillC === null
+      ? `${now} Even boiling ${fillName.value} does not bring it to ${words.temp(hot.wantedC)}: warm the concentrate, or take less of it.`
+      : `${now} For ${words.temp(hot.wantedC)} pour it at ${words.temp(hot.fillC)}.`;
+  });
+  const fillName = computed(
+    () => pour.solved.value?.input.fills[0]?.ingredient.name.toLowerCase() ?? '',
+  );
+  /** What is left of the price, where every cost is known. */
+  const margin = computed(() => {
+    const price = pour.drink.value?.price ?? 0;
+    if (!pour.cost.value || pour.cost.value.unknown.length > 0 || price <= 0) return '';
+    return `${(100 * (1 - pour.cost.value.price / price)).toFixed(0)} %`;
+  });
+
+  return { rounding, hotText, margin };
+}
