@@ -71,7 +71,7 @@ export { solveDrink, type DrinkSolution } from './cup/solveDrink.ts';
 export { waysToReach, type Way } from './cup/waysToReach.ts';
 export { wayText, type WayWords } from './cup/wayText.ts';
 export { ICE_KINDS, type IceKind } from './cup/ice.ts';
-export { blended, blendToStrengthG, stretched, waterToStrengthG } from './jug/balance.ts';
+export { blended, blendToStrengthG, roomFor, stretched, waterToStrengthG } from './jug/balance.ts';
 export { makePart, weigh, type MadePart } from './parts/makePart.ts';
 export { resolvePantry, usedBy, type ResolvedPantry } from './parts/resolvePantry.ts';
 export { openLife, type OpenLife } from './parts/openLife.ts';

@@ -1,4 +1,5 @@
 import { DomainError, requireWithin } from '../errors.ts';
+import { storedCoffeeMl } from '../matter/properties.ts';
 
 /** Coffee in a jug: how much, and how strong. */
 export interface JugContent {
@@ -72,4 +73,22 @@ export function stretched(jug: JugContent & { toG: number }): {
   checked(jug);
   requireWithin({ name: 'toG', value: toG, min: massG, max: 1e6 });
   return { waterG: toG - massG, strengthFrac: toG === 0 ? 0 : (massG * strengthFrac) / toG };
+}
+
+/** A jug takes a little more than its mark says (practice). */
+const OVER_MARK = 1.02;
+
+/**
+ * Whether coffee fits a jug.
+ *
+ * @param input.capacityMl to the jug's mark, mL
+ * @returns the room that it takes, mL at 4 °C, and whether the jug has it
+ */
+export function roomFor(input: JugContent & { capacityMl: number }): {
+  needMl: number;
+  fits: boolean;
+} {
+  const { capacityMl, ...content } = input;
+  const needMl = storedCoffeeMl(content);
+  return { needMl, fits: needMl <= capacityMl * OVER_MARK };
 }

@@ -1,6 +1,12 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { blended, blendToStrengthG, stretched, waterToStrengthG } from '../../src/jug/balance.ts';
+import {
+  blended,
+  blendToStrengthG,
+  roomFor,
+  stretched,
+  waterToStrengthG,
+} from '../../src/jug/balance.ts';
 import { expectNear } from '../near.ts';
 
 const jugs = fc.record({
@@ -15,6 +21,13 @@ describe('the balance of a jug', () => {
       500,
       1e-12,
     );
+  });
+
+  it('fits to a little over its mark: 3.5 % coffee is 1.2 % denser than water', () => {
+    // 3037 g at about 1.0125 g/mL are 3000 mL; a fiftieth more than the mark still goes in.
+    const of = (massG: number) => roomFor({ capacityMl: 3000, massG, strengthFrac: 0.035 });
+    expectNear(of(3037).needMl, 3000, 2e-3);
+    expect([of(3037).fits, of(3080).fits, of(3110).fits]).to.deep.equal([true, true, false]);
   });
 
   it('by hand: 1000 g of 2.8 % come up to 3.2 % with 500 g of 4 %', () => {

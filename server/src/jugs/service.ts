@@ -1,10 +1,4 @@
-import {
-  blended,
-  storedCoffeeMl,
-  type Jug,
-  type JugEntry,
-  type JugEntryRequest,
-} from '@ratio/core';
+import { blended, roomFor, type Jug, type JugEntry, type JugEntryRequest } from '@ratio/core';
 import { UniqueConstraintError, type Transaction } from 'sequelize';
 import type { Changes } from '../changes/changes.ts';
 import type { Clock } from '../clock.ts';
@@ -249,8 +243,8 @@ function takeFrom(jug: Jug, massG: number): number {
 }
 
 function requireRoom(jug: Jug, after: { massG: number; strengthFrac: number }): void {
-  const needMl = storedCoffeeMl(after);
-  if (needMl > jug.capacityMl * 1.02)
+  const { needMl, fits } = roomFor({ capacityMl: jug.capacityMl, ...after });
+  if (!fits)
     throw new ProblemError(
       'not_possible_now',
       `The jug holds ${Math.round(jug.capacityMl)} mL, and this would be ${Math.round(needMl)} mL. Add less, or draw some off first.`,

@@ -1,6 +1,7 @@
 import {
   blended,
   blendToStrengthG,
+  roomFor,
   stretched,
   waterToStrengthG,
   type Jug,
@@ -14,6 +15,7 @@ import { useJugs } from '../../stores/jugs.ts';
 import { useMenu } from '../../stores/menu.ts';
 import { useNotice } from '../../stores/notice.ts';
 import { useShop } from '../../stores/shop.ts';
+import { useWords } from '../../stores/useWords.ts';
 
 /** What somebody is about to do to a jug, worked out before it is done. */
 export interface Balance {
@@ -31,6 +33,7 @@ export function useJug() {
   const menu = useMenu();
   const shelf = useShop();
   const notice = useNotice();
+  const { volume } = useWords();
 
   const jug = computed<Jug | null>(
     () => jugs.jugs.find(({ id }) => id === route.params['id']) ?? null,
@@ -56,7 +59,7 @@ export function useJug() {
     if (wantedFrac > strengthFrac)
       return none('It is weaker than that already. Blend it with a stronger one, below.');
     const addG = waterToStrengthG({ massG, strengthFrac, wantedFrac });
-    return { addG, afterG: massG + addG, afterFrac: wantedFrac, wrong: '' };
+    return checked({ addG, afterG: massG + addG, afterFrac: wantedFrac });
   }
 
   function blendWith(other: Jug, wantedFrac: number): Balance {
@@ -68,15 +71,24 @@ export function useJug() {
       return none('No amount of that jug brings it there: the strength must lie between the two.');
     const addG = blendToStrengthG({ massG, strengthFrac, wantedFrac, withFrac });
     const after = blended(content.value, { massG: addG, strengthFrac: withFrac });
-    const wrong = addG > other.onHandG ? 'The other jug does not hold so much.' : '';
-    return { addG, afterG: after.massG, afterFrac: after.strengthFrac, wrong };
+    if (addG > other.onHandG) return none('The other jug does not hold so much.');
+    return checked({ addG, afterG: after.massG, afterFrac: after.strengthFrac });
   }
 
   function stretchTo(toG: number): Balance {
     const { massG, strengthFrac } = content.value;
     if (toG < massG) return none('There is more in it than that already.');
     const { waterG, strengthFrac: afterFrac } = stretched({ massG, strengthFrac, toG });
-    return { addG: waterG, afterG: toG, afterFrac, wrong: '' };
+    return checked({ addG: waterG, afterG: toG, afterFrac });
+  }
+
+  /** A balance that adds up; it may still not fit the jug. */
+  function checked(balance: Omit<Balance, 'wrong'>): Balance {
+    const { capacityMl = Infinity } = jug.value ?? {};
+    const { afterG, afterFrac } = balance;
+    const { needMl, fits } = roomFor({ capacityMl, massG: afterG, strengthFrac: afterFrac });
+    const wrong = `It would be ${volume(needMl)}, and the jug holds ${volume(capacityMl)}. Draw some off first, or add less.`;
+    return { ...balance, wrong: fits ? '' : wrong };
   }
 
   /** What the menu becomes with the jug at another strength. */

@@ -104,7 +104,11 @@ header {
 }
 
 .tools > :deep(.el-select) {
-  width: 215px;
+  width: 196px;
+}
+
+.tools :deep(.el-select__selected-item) {
+  font-size: var(--t15);
 }
 
 .heed {

@@ -33,6 +33,9 @@ describe('useJug', () => {
     expect(blendWith(strong, 0.05).wrong).to.contain('between the two');
     expect(blendWith(strong, 0.036).wrong).to.contain('does not hold so much');
     expect(stretchTo(900).wrong).to.contain('more in it');
+    expect(thinTo(0.008).wrong).to.match(/would be 3\.7\d\sL, and the jug holds 3\.00\sL/);
+    expect(stretchTo(2900).wrong).to.equal('');
+    expect(stretchTo(3200).wrong).to.contain('Draw some off first');
   });
 
   it('says which drinks a weaker jug loses', async () => {
