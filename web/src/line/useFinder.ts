@@ -62,6 +62,14 @@ export function useFinder() {
       kind: 'house-made part',
       to: `/shelf/parts?part=${id}`,
     })),
+    ...pantry.all
+      .filter(({ id }) => !Object.hasOwn(pantry.resolved.made, id))
+      .map(({ id, name }) => ({
+        key: id,
+        name,
+        kind: 'ingredient',
+        to: `/shelf/ingredients?find=${encodeURIComponent(name)}`,
+      })),
     ...shelf.coffees.map(({ id, name }) => ({ key: id, name, kind: 'coffee', to: '/shelf' })),
     ...shelf.vessels.map(({ id, name }) => ({ key: id, name, kind: 'vessel', to: '/shelf' })),
   ]);

@@ -23,6 +23,7 @@ describe('useFinder', () => {
     ['slack', 'Slack Tide, natural'],
     ['JAR vessel', 'Tall jar 6 L'],
     ['small', 'Small jars first'],
+    ['soy ingredient', 'Soy drink'],
   ] as const)
     it(`finds “${sought}”`, () => {
       const finder = useFinder();

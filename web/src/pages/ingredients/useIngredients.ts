@@ -9,7 +9,8 @@ import {
   type PackageTable,
   type PantryItem,
 } from '@ratio/core';
-import { computed, ref } from 'vue';
+import { computed, ref, watch } from 'vue';
+import { useRoute } from 'vue-router';
 import { newId, sentenceOf } from '../../api/client.ts';
 import { useNotice } from '../../stores/notice.ts';
 import { usePantry } from '../../stores/pantry.ts';
@@ -49,7 +50,15 @@ const emptyForm = (): PackageForm => ({
 export function useIngredients() {
   const store = usePantry();
   const notice = useNotice();
+  const route = useRoute();
   const sought = ref('');
+  watch(
+    () => route.query['find'],
+    (asked) => {
+      if (typeof asked === 'string') sought.value = asked;
+    },
+    { immediate: true },
+  );
   const form = useStored('ratio.package', emptyForm());
 
   const rows = computed(() => {

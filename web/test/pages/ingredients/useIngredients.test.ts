@@ -8,10 +8,10 @@ describe('useIngredients', () => {
   before(() => {
     browser = installBrowser();
   });
-  const open = () =>
+  const open = (query = '') =>
     withApp({
       browser,
-      path: '/shelf/ingredients',
+      path: `/shelf/ingredients${query}`,
       use: useIngredients,
       answers: ({ method, body }) =>
         method === 'PUT'
@@ -24,6 +24,11 @@ describe('useIngredients', () => {
     const { sought, rows } = await open();
     sought.value = 'drink nuts';
     expect(rows.value.map(({ id }) => id)).to.deep.equal(['almond-drink']);
+  });
+
+  it('begins with what the address asks for', async () => {
+    const { rows } = await open('?find=Soy%20drink');
+    expect(rows.value.map(({ id }) => id)).to.deep.equal(['soy-drink']);
   });
 
   it('says why a table cannot be, and adds nothing of it', async () => {
