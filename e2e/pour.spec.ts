@@ -309,6 +309,19 @@ test('build card and whole menu print on one page each, allergens and cautions o
   };
   expect(await pages('/pour/menu', 'Tonic contains quinine')).toBe(1);
   await expect(page.getByRole('cell', { name: 'gluten' })).toBeVisible();
+  // A menu of forty prints upright, and still on one page.
+  const shown = await (await page.request.get(`${lido.url}/api/drinks`)).json();
+  for (let n = shown.length; n < 40; n++) {
+    const { id: _, version: __, ...drink } = shown[n % shown.length];
+    const name = `${drink.name.slice(0, 30)} no. ${n}`;
+    const kept = { id: `kept-${n}`, change: 'new', forWhom: '', drink: { ...drink, name } };
+    const answer = await page.request.post(`${lido.url}/api/drinks/drink-${n}/versions`, {
+      data: kept,
+      headers: { 'If-Match': '"0"' },
+    });
+    expect(answer.ok()).toBe(true);
+  }
+  expect(await pages('/pour/menu', 'no. 39')).toBe(1);
   expect(await pages('/label?jug=lido-jug-1', 'dilute before')).toBe(1);
   expect(await pages('/pour/card?drink=salt-foam-tide', 'Foam loses its texture')).toBe(1);
   await expect(page.getByText('Contains milk')).toBeVisible();

@@ -75,6 +75,7 @@ export { blended, blendToStrengthG, roomFor, stretched, waterToStrengthG } from 
 export { makePart, weigh, type MadePart } from './parts/makePart.ts';
 export { resolvePantry, usedBy, type ResolvedPantry } from './parts/resolvePantry.ts';
 export { openLife, type OpenLife } from './parts/openLife.ts';
+export { menuCautions } from './caution/menuCautions.ts';
 export { lifeCautions, type OpenedAt } from './caution/lifeCautions.ts';
 export { pouredG, weekNeedG, type ExpectedDrink } from './parts/weekNeed.ts';
 export { scalePart } from './parts/scalePart.ts';

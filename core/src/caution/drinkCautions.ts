@@ -69,13 +69,19 @@ const overshot: Caution = {
   text: 'Without any concentrate it is above the target already, by its coffee ice or what is added. Take less of them, or water ice.',
 };
 
+/** What much caffeine, and any alcohol, means for whoever drinks it. */
+export const CAFFEINE_MEANS =
+  'above 200 mg at once for adults, and above a whole day’s limit in pregnancy (EFSA 2015). Offer a smaller or weaker one.';
+export const ALCOHOL_MEANS =
+  'alcohol with caffeine that hides its effect. It takes a licence to sell; not for minors, in pregnancy, or before driving.';
+
 const caffeine: Rule = ({ solution, shares }) => {
   const each = solution.caffeineMg / shares;
   return each > CONSTANTS.singleCaffeineMg.value
     ? {
         code: 'caffeine_over_200_mg',
         severity: 'warn',
-        text: `About ${Math.round(each)} mg of caffeine${shares > 1 ? ' for each' : ''}: above 200 mg at once for adults, and above a whole day’s limit in pregnancy (EFSA 2015). Offer a smaller or weaker one.`,
+        text: `About ${mg(each)} of caffeine${shares > 1 ? ' for each' : ''}: ${CAFFEINE_MEANS}`,
       }
     : null;
 };
@@ -133,7 +139,7 @@ const alcohol: Rule = ({ solution }) =>
     ? {
         code: 'contains_alcohol',
         severity: 'warn',
-        text: `About ${(100 * solution.alcoholFrac).toFixed(1)} % alcohol by volume, with caffeine that hides its effect. It takes a licence to sell; not for minors, in pregnancy, or before driving.`,
+        text: `About ${(100 * solution.alcoholFrac).toFixed(1)} % by volume: ${ALCOHOL_MEANS}`,
       }
     : null;
 

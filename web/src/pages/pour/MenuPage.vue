@@ -20,11 +20,13 @@ const router = useRouter();
 const { volume } = words;
 const { lines, cautions } = useMenuTable(rows);
 
+/** From here on a menu prints upright. */
+const LONG = 16;
 const print = (): void => window.print();
 </script>
 
 <template>
-  <div v-if="source" class="page menu">
+  <div v-if="source" class="page menu" :class="{ long: lines.length > LONG }">
     <header>
       <h1>The menu from {{ source.title }}</h1>
       <p class="soft">
@@ -60,13 +62,14 @@ const print = (): void => window.print();
     <MenuTable
       :lines="lines"
       :is-batch="source.lowFrac !== null"
+      :dense="lines.length > LONG"
       @choose="(id) => router.push(`/pour?drink=${id}`)"
     />
     <section v-if="cautions.length > 0" class="heed" aria-labelledby="heed">
       <h2 id="heed">To heed</h2>
       <ul>
         <li v-for="caution in cautions" :key="caution.text">
-          <strong>{{ caution.drinks }}:</strong> {{ caution.text }}
+          <strong>{{ caution.drinks.join(', ') }}:</strong> {{ caution.text }}
         </li>
       </ul>
       <p class="soft">
@@ -135,6 +138,25 @@ header {
     margin: 10mm;
   }
 
+  @page upright {
+    size: A4 portrait;
+    margin: 8mm;
+  }
+
+  :global(body:has(.menu.long)) {
+    page: upright;
+  }
+
+  .long h1 {
+    font-size: 14pt;
+  }
+
+  .long header,
+  .long header p {
+    padding: 0;
+    font-size: 8pt;
+  }
+
   .page {
     padding: 0;
   }
@@ -142,6 +164,12 @@ header {
   .heed {
     font-size: 7.5pt;
     line-height: 1.25;
+  }
+
+  .long .heed {
+    padding-top: 4px;
+    font-size: 6.5pt;
+    line-height: 1.2;
   }
 }
 </style>

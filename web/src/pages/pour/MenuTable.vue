@@ -5,13 +5,13 @@ import StrengthRung from './StrengthRung.vue';
 import type { MenuLine } from './useMenuTable.ts';
 
 /** Every drink as a rung of the ladder of strengths, with what it holds, costs and brings in. */
-defineProps<{ lines: readonly MenuLine[]; isBatch: boolean }>();
+defineProps<{ lines: readonly MenuLine[]; isBatch: boolean; dense: boolean }>();
 const emit = defineEmits<{ choose: [drinkId: string] }>();
 </script>
 
 <template>
   <div class="scroll">
-    <table>
+    <table :class="{ dense }">
       <caption class="visually-hidden">
         Every drink from this
         {{
@@ -150,6 +150,23 @@ tbody th a {
 
   .money {
     display: none;
+  }
+
+  /* Forty drinks on an upright page. */
+  .dense th,
+  .dense td {
+    padding: 0.35mm 1mm;
+    font-size: 7.5pt;
+    line-height: 1.15;
+  }
+
+  .dense tbody th a,
+  .dense .big {
+    font-size: 8.5pt;
+  }
+
+  .dense .rungs {
+    width: 22mm;
   }
 }
 </style>

@@ -1,3 +1,4 @@
+import { menuCautions } from '@ratio/core';
 import { computed, type Ref } from 'vue';
 import { useMenu, type MenuRow } from '../../stores/menu.ts';
 import { useWords } from '../../stores/useWords.ts';
@@ -23,9 +24,6 @@ export interface MenuLine {
   readonly inAll: number;
   readonly allergens: string;
 }
-
-/** Why a drink is out of reach stands in its row, and allergens in their column. */
-const SAID_ELSEWHERE = ['too_weak', 'no_room', 'ice_over_target', 'contains_allergens'];
 
 /** The solved menu in words and figures, each share by itself, and what there is to heed. */
 export function useMenuTable(rows: Readonly<Ref<readonly MenuRow[]>>) {
@@ -58,16 +56,16 @@ export function useMenuTable(rows: Readonly<Ref<readonly MenuRow[]>>) {
       };
     }),
   );
-  /** Each thing to heed once, with the drinks that it is about. */
-  const cautions = computed(() => {
-    const byText = new Map<string, string[]>();
-    for (const row of rows.value)
-      for (const { code, text } of row.cautions) {
-        if (SAID_ELSEWHERE.includes(code)) continue;
-        byText.set(text, [...(byText.get(text) ?? []), row.drink.name]);
-      }
-    return [...byText].map(([text, drinks]) => ({ text, drinks: drinks.join(', ') }));
-  });
+  const cautions = computed(() =>
+    menuCautions(
+      rows.value.map(({ drink, solution, cautions: heeded }) => ({
+        name: drink.name,
+        shares: drink.shares,
+        solution,
+        cautions: heeded,
+      })),
+    ),
+  );
 
   return { lines, cautions };
 }

@@ -55,9 +55,9 @@ describe('useMenuTable', () => {
     const { cautions, line } = await open();
     const texts = cautions.value.map(({ text }) => text);
     expect(new Set(texts).size).to.equal(texts.length);
-    expect(cautions.value.find(({ text }) => text.includes('quinine'))!.drinks).to.equal(
+    expect(cautions.value.find(({ text }) => text.includes('quinine'))!.drinks).to.deep.equal([
       'Noon tonic',
-    );
+    ]);
     expect(texts.some((text) => text.startsWith('Contains'))).to.equal(false);
     expect(line('oat-breakwater').allergens).to.equal('gluten');
     expect(line('lido-black').allergens).to.equal('–');
