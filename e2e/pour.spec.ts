@@ -161,6 +161,11 @@ test('an infused syrup: what is left is measured, then matched', async ({ page, 
   const notice = page.getByRole('status').filter({ hasText: 'made for the week' });
   await notice.getByRole('button', { name: 'Undo' }).click();
   await expect(field(page, 'What is left after straining')).toHaveValue(/780\sg/);
+
+  // Another one begins with a recipe: 100 g of whipped coffee are 78 mL, and 3.5 times that with air.
+  await pick(page, 'Begin a new part with', /^Whipped coffee/);
+  await expect(field(page, 'Name of the part')).toHaveValue('Whipped coffee');
+  await expect(outcome).toContainText('273');
 });
 
 test('coffee cubes over milk: the drink grows stronger, by drawing and by table', async ({

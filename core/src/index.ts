@@ -78,6 +78,12 @@ export { openLife, type OpenLife } from './parts/openLife.ts';
 export { menuCautions } from './caution/menuCautions.ts';
 export { lifeCautions, type OpenedAt } from './caution/lifeCautions.ts';
 export { pouredG, weekNeedG, type ExpectedDrink } from './parts/weekNeed.ts';
+export {
+  startingProcess,
+  startingRecipes,
+  type Leftover,
+  type StartingRecipe,
+} from './parts/startingRecipes.ts';
 export { scalePart } from './parts/scalePart.ts';
 export { EXPLAINED_OF_DRINK, explainDrink, type ExplainedOfDrink } from './explain/explainDrink.ts';
 export { solveRequest, type SolvedDrink } from './reckon/reckonDrink.ts';

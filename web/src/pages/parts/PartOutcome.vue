@@ -149,7 +149,7 @@ const factor = computed(() => leftG.value / recipeG.value);
     </div>
     <div class="scale no-print">
       <h2>How much to make</h2>
-      <div v-if="need && need.needG > 0" class="row">
+      <div v-if="need && need.needG > 0" class="row need">
         <p>
           The week takes {{ words.mass(need.needG) }}
           <span class="soft fine">{{ times(need.factor) }} this recipe</span>
@@ -235,7 +235,7 @@ const factor = computed(() => leftG.value / recipeG.value);
   flex: none;
 }
 
-.row:first-of-type > p {
+.need > p {
   flex: 1;
 }
 

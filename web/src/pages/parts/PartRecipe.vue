@@ -1,5 +1,12 @@
 <script setup lang="ts">
-import type { HousePart, Ingredient, MadePart, PartAmount, PartMethod } from '@ratio/core';
+import {
+  startingProcess,
+  type HousePart,
+  type Ingredient,
+  type MadePart,
+  type PartAmount,
+  type PartMethod,
+} from '@ratio/core';
 import { ElButton } from 'element-plus';
 import AmountField from '../../field/AmountField.vue';
 import ChoiceField from '../../field/ChoiceField.vue';
@@ -9,6 +16,7 @@ import TextField from '../../field/TextField.vue';
 import { useJugs } from '../../stores/jugs.ts';
 import type { useWords } from '../../stores/useWords.ts';
 import InfusionSteps from './InfusionSteps.vue';
+import { leftoverOf } from './useParts.ts';
 
 /** The recipe of a part: what goes in, and what is done with it. */
 const props = defineProps<{
@@ -32,28 +40,8 @@ const METHODS = [
   },
 ] as const;
 
-function setMethod(method: PartMethod): void {
-  const jug = jugs.chosen;
-  const fresh: Record<PartMethod, HousePart['process']> = {
-    mix: { method: 'mix' },
-    infuse: {
-      method: 'infuse',
-      with: '',
-      leftG: null,
-      match: { ingredient: 'granulated-sugar', ratio: 1, by: 'mass' },
-    },
-    reduce: { method: 'reduce', toFrac: 0.5 },
-    whip: { method: 'whip', overrunFrac: 0.8 },
-    freeze: {
-      method: 'freeze',
-      leftoverG: 500,
-      strengthFrac: jug?.strengthFrac ?? 0.03,
-      caffeineMgPerG: jug?.caffeineMgPerG ?? 2,
-      pricePerKg: jug?.pricePerKg ?? null,
-    },
-  };
-  emit('change', { process: fresh[method] }, `${method}`);
-}
+const setMethod = (method: PartMethod): void =>
+  emit('change', { process: startingProcess(method, leftoverOf(jugs.chosen)) }, method);
 const setProcess = (process: HousePart['process'], what: string): void =>
   emit('change', { process }, what);
 

@@ -2,6 +2,7 @@
 import { ElButton } from 'element-plus';
 import { onScopeDispose } from 'vue';
 import { RouterLink } from 'vue-router';
+import ChoiceField from '../../field/ChoiceField.vue';
 import { useWords } from '../../stores/useWords.ts';
 import PartOutcome from './PartOutcome.vue';
 import PartRecipe from './PartRecipe.vue';
@@ -42,8 +43,19 @@ onScopeDispose(() => window.removeEventListener('keydown', key));
         </li>
       </ul>
       <div class="more">
-        <ElButton @click="parts.add">New part</ElButton>
+        <ElButton @click="parts.add()">New part</ElButton>
         <RouterLink to="/shelf/ingredients">Ingredients</RouterLink>
+      </div>
+      <div class="begin">
+        <span class="label">or begin with</span>
+        <ChoiceField
+          label="Begin a new part with"
+          model-value=""
+          :options="
+            parts.recipes.value.map(({ name, reason }) => ({ value: name, label: name, reason }))
+          "
+          @update:model-value="parts.add"
+        />
       </div>
     </section>
     <template v-if="part">
@@ -123,6 +135,11 @@ li button.chosen {
   align-items: center;
   justify-content: space-between;
   padding: 12px 10px;
+}
+
+.begin {
+  padding: 0 10px;
+  font-size: var(--t13);
 }
 
 .empty {

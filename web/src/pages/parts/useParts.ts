@@ -2,23 +2,35 @@ import {
   housePartSchema,
   makePart,
   scalePart,
+  startingRecipes,
   usedBy,
   weekNeedG,
   type HousePart,
+  type Jug,
+  type Leftover,
   type MadePart,
 } from '@ratio/core';
 import { computed, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { newId, sentenceOf } from '../../api/client.ts';
+import { useJugs } from '../../stores/jugs.ts';
 import { useMenu } from '../../stores/menu.ts';
 import { useNotice } from '../../stores/notice.ts';
 import { usePantry } from '../../stores/pantry.ts';
 import { useStored } from '../../stores/useStored.ts';
 
+/** What is left of a jug; a usual concentrate where none is on hand. */
+export const leftoverOf = (jug: Jug | null): Leftover => ({
+  strengthFrac: jug?.strengthFrac ?? 0.03,
+  caffeineMgPerG: jug?.caffeineMgPerG ?? 2,
+  pricePerKg: jug?.pricePerKg ?? null,
+});
+
 /** The parts that the house makes: one in hand, changed and saved as it is changed. */
 export function useParts() {
   const store = usePantry();
   const menu = useMenu();
+  const jugs = useJugs();
   const notice = useNotice();
   const route = useRoute();
   const chosenId = useStored<string | null>('ratio.part', null);
@@ -94,17 +106,19 @@ export function useParts() {
     if (part.value) void save({ ...part.value, ...over }, what);
   };
 
-  async function add(): Promise<void> {
+  const recipes = computed(() => startingRecipes(leftoverOf(jugs.chosen)));
+
+  /** A new part, begun with a recipe by its name; with plain syrup where none is named. */
+  async function add(name?: string): Promise<void> {
+    const { inputs, process, ...recipe } =
+      recipes.value.find((one) => one.name === name) ?? recipes.value[0]!;
     const id = newId();
     const fresh: HousePart = {
       id,
       version: 0,
-      name: 'New syrup',
-      inputs: [
-        { ingredient: 'granulated-sugar', amount: { massG: 500 } },
-        { ingredient: 'water', amount: { massG: 500 } },
-      ],
-      process: { method: 'mix' },
+      name: recipe.name,
+      inputs: [...inputs],
+      process,
       lifeDays: null,
       note: '',
     };
@@ -143,6 +157,7 @@ export function useParts() {
     goesInto,
     choose: (id: string) => (chosenId.value = id),
     change,
+    recipes,
     add,
     remove,
     scale: (factor: number, what: string) => {

@@ -47,6 +47,21 @@ describe('useParts', () => {
     });
   });
 
+  it('begins a new part with a recipe: cubes from what is left of the jug in hand', async () => {
+    const { add } = await open('cup-syrup');
+    await add();
+    await add('Coffee cubes');
+    const [syrup, cubes] = sent();
+    expect(syrup!.body).to.include({ name: 'Plain syrup' });
+    expect(cubes!.path).to.match(/^\/api\/parts\/[a-z0-9-]{36}$/);
+    expect(cubes!.version).to.equal('"0"');
+    expect((cubes!.body as { process: object }).process).to.include({
+      method: 'freeze',
+      strengthFrac: 0.035,
+      caffeineMgPerG: 2.1,
+    });
+  });
+
   it('sends nothing that could not be stored', async () => {
     const { change } = await open('cup-syrup');
     change({ name: '' }, 'renamed');
