@@ -19,6 +19,8 @@ test('a new drink from nothing: glass, ice, parts, target; kept, poured, and the
   await page.goto(`${lido.url}/pour`);
   await page.getByRole('button', { name: 'New drink' }).click();
   const make = page.getByRole('region', { name: 'What is in this drink' });
+  await pick(page, 'Begin as', /^With milk/);
+  await expect(field(page, 'Name of the drink')).toHaveValue('With milk');
   await fill(page, 'Name of the drink', 'Pier head');
   await fill(page, 'To the fill line', '12 fl oz');
   await expect(field(page, 'To the fill line')).toHaveValue(/355\smL/);

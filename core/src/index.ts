@@ -88,6 +88,7 @@ export { scalePart } from './parts/scalePart.ts';
 export { EXPLAINED_OF_DRINK, explainDrink, type ExplainedOfDrink } from './explain/explainDrink.ts';
 export { solveRequest, type SolvedDrink } from './reckon/reckonDrink.ts';
 export { describeChange } from './reckon/describeChange.ts';
+export { STARTING_DRINKS, type StartingDrink } from './reckon/startingDrinks.ts';
 export { takeWay } from './reckon/takeWay.ts';
 export { ADJUSTMENTS, adjustDrink, type Adjustment } from './reckon/adjustDrink.ts';
 export {

@@ -1,5 +1,12 @@
 <script setup lang="ts">
-import { GLASSES, SERVES, type Drink, type OwnMeasure, type Serve } from '@ratio/core';
+import {
+  GLASSES,
+  SERVES,
+  STARTING_DRINKS,
+  type Drink,
+  type OwnMeasure,
+  type Serve,
+} from '@ratio/core';
 import { ElButton } from 'element-plus';
 import { computed } from 'vue';
 import AmountField from '../../field/AmountField.vue';
@@ -8,6 +15,7 @@ import ChoiceRow from '../../field/ChoiceRow.vue';
 import TextField from '../../field/TextField.vue';
 import DrinkIce from './DrinkIce.vue';
 import DrinkParts from './DrinkParts.vue';
+import KeepRow from './KeepRow.vue';
 import TargetRow from './TargetRow.vue';
 import type { usePour } from './usePour.ts';
 
@@ -18,6 +26,17 @@ const { hand, words, pantry, jugs, shelf } = props.pour;
 const drink = computed(() => props.pour.drink.value!);
 const solution = computed(() => props.pour.solution.value!);
 const change = (part: Partial<Drink>): void => hand.change(part);
+
+/** Another kind of serve, under the name that it has already where it has one. */
+function beginAs(name: string): void {
+  const start = STARTING_DRINKS.find((one) => one.name === name);
+  if (start) change({ ...start.drink, name: isNamed.value ? drink.value.name : start.name });
+}
+const isNamed = computed(
+  () =>
+    drink.value.name !== 'New drink' &&
+    !STARTING_DRINKS.some(({ name }) => name === drink.value.name),
+);
 
 const GLASS_OPTIONS = GLASSES.map((value) => ({ value, label: value }));
 const SERVE_NAMES: Readonly<Record<Serve, { label: string; reason: string }>> = {
@@ -55,6 +74,14 @@ const setBefore = (value: 'as-is' | 'chilled' | 'stirred'): void =>
 
 <template>
   <section class="make" aria-label="What is in this drink">
+    <ChoiceRow v-if="hand.isNew.value" label="Begin as">
+      <ChoiceField
+        label="Begin as"
+        :model-value="''"
+        :options="STARTING_DRINKS.map(({ name, reason }) => ({ value: name, label: name, reason }))"
+        @update:model-value="beginAs"
+      />
+    </ChoiceRow>
     <ChoiceRow label="Name">
       <TextField
         label="Name of the drink"
@@ -161,6 +188,15 @@ const setBefore = (value: 'as-is' | 'chilled' | 'stirred'): void =>
         />
       </ChoiceRow>
     </div>
+    <KeepRow
+      v-if="hand.edited.value"
+      class="keep"
+      :changes="hand.changes.value"
+      :is-new="hand.isNew.value"
+      :keeping="hand.keeping.value"
+      @usual="hand.asUsual"
+      @keep="hand.keep"
+    />
     <ElButton v-if="!hand.isNew.value" text class="off" @click="hand.remove"
       >Take it off the menu</ElButton
     >
@@ -192,6 +228,10 @@ const setBefore = (value: 'as-is' | 'chilled' | 'stirred'): void =>
 
 .make > :deep(.parts) {
   margin-top: 10px;
+}
+
+.keep {
+  margin-top: 12px;
 }
 
 .off {

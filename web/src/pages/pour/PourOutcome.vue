@@ -9,6 +9,7 @@ import BuildList from './BuildList.vue';
 import BulkCard from './BulkCard.vue';
 import DrinkFacts from './DrinkFacts.vue';
 import DrinkWhy from './DrinkWhy.vue';
+import KeepRow from './KeepRow.vue';
 import ReachPanel from './ReachPanel.vue';
 import StrengthHead from './StrengthHead.vue';
 import TasteRow from './TasteRow.vue';
@@ -65,12 +66,12 @@ const cautionsSeen = useInView(cautionList, FOOTER_PX);
       :why="solved.cautions[0]!"
       :ways="pour.ways.value"
     />
-    <TasteRow
+    <TasteRow @adjust="(by: Adjustment) => hand.adjust(by)" />
+    <KeepRow
+      v-if="hand.edited.value"
       :changes="hand.changes.value"
       :is-new="hand.isNew.value"
-      :edited="hand.edited.value !== null"
       :keeping="hand.keeping.value"
-      @adjust="(by: Adjustment) => hand.adjust(by)"
       @usual="hand.asUsual"
       @keep="hand.keep"
     />

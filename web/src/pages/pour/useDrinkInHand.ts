@@ -1,4 +1,10 @@
-import { adjustDrink, describeChange, type Adjustment, type Drink } from '@ratio/core';
+import {
+  adjustDrink,
+  describeChange,
+  STARTING_DRINKS,
+  type Adjustment,
+  type Drink,
+} from '@ratio/core';
 import { computed, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { newId, sentenceOf } from '../../api/client.ts';
@@ -11,22 +17,10 @@ import { useWords } from '../../stores/useWords.ts';
 
 /** A drink before anybody has said anything about it. */
 const newDrink = (order: number): Drink => ({
+  ...STARTING_DRINKS[0]!.drink,
   id: newId(),
   version: 0,
   name: 'New drink',
-  cupMl: 350,
-  glass: 'tumbler',
-  shares: 1,
-  ice: { massG: 150, tempC: -2, coffeeFrac: 0, kind: 'cubes' },
-  additions: [],
-  fillWith: { ingredient: 'water', tempC: 4, share: 1 },
-  fillAlso: [],
-  target: { strengthFrac: 0.014, atMinutes: 4 },
-  stirredDown: false,
-  chilledToC: null,
-  serve: 'built',
-  price: 0,
-  weekCount: 0,
   order,
 });
 
