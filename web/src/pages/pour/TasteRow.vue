@@ -34,7 +34,12 @@ button {
 
 @media (max-width: 640px) {
   .taste {
-    grid-template-columns: repeat(3, 1fr);
+    gap: 4px;
+  }
+
+  button {
+    padding: 0;
+    font-size: var(--t13);
   }
 }
 </style>
