@@ -47,6 +47,15 @@ export const usePantry = defineStore('pantry', () => {
     return { ...life, at: new Date(openedAtMs) };
   }
 
+  /** The last day of what is opened or made now, as 2026-06-19. */
+  const lastDayOf = (days: number): string =>
+    openLife({
+      openedAtMs: shelf.now.getTime(),
+      days,
+      today: today.value,
+      zone: shelf.zone,
+    }).lastDay;
+
   /** What a drink pours that is past its last day. */
   function pastIn(drink: Drink): Caution[] {
     const poured = pouredIds(drink).flatMap((id) => resolved.value.pantry[id] ?? []);
@@ -92,6 +101,7 @@ export const usePantry = defineStore('pantry', () => {
       pouredIds(drink).every((id) => Object.hasOwn(resolved.value.pantry, id)),
     opened,
     lifeOf,
+    lastDayOf,
     pastIn,
     /** Opens a package or makes a part; again where one stands open. */
     open: (id: string, at = shelf.now) =>

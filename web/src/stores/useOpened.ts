@@ -27,6 +27,7 @@ export function useOpened() {
 
   return {
     lifeOf: pantry.lifeOf,
+    lastDayOf: pantry.lastDayOf,
     zone: computed(() => shelf.zone),
     start: ({ id, name, mark }: Ingredient) => {
       const before = pantry.opened.find((one) => one.id === id);

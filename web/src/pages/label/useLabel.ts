@@ -1,4 +1,4 @@
-import { CONSTANTS, localDate, openLife } from '@ratio/core';
+import { CONSTANTS } from '@ratio/core';
 import { computed } from 'vue';
 import { useRoute } from 'vue-router';
 import { dateName, dayName } from '../../clock/formatClock.ts';
@@ -50,16 +50,13 @@ export function useLabel() {
     const made = pantry.resolved.made[String(route.query['part'])];
     if (!made) return null;
     const { ingredient, lifeDays } = made;
-    const { zone } = shelf;
-    const madeAt = pantry.lifeOf(ingredient.id)?.at ?? shelf.now;
-    const openedAtMs = madeAt.getTime();
-    const today = localDate({ atMs: openedAtMs, zone });
+    const life = pantry.lifeOf(ingredient.id);
     const { method } = pantry.parts.find(({ id }) => id === ingredient.id)!.process;
     return {
       title: ingredient.name,
       what: 'Made by the house',
-      made: dayName({ at: madeAt, zone }),
-      useBy: dateName(openLife({ openedAtMs, days: lifeDays, today, zone }).lastDay),
+      made: dayName({ at: life?.at ?? shelf.now, zone: shelf.zone }),
+      useBy: dateName(life?.lastDay ?? pantry.lastDayOf(lifeDays)),
       contains: ingredient.allergens.join(', ') || NO_ALLERGENS,
       keep:
         method === 'freeze'

@@ -1,24 +1,14 @@
 <script setup lang="ts">
-import {
-  densityGPerMl,
-  energyKcal,
-  localDate,
-  openLife,
-  type HousePart,
-  type MadePart,
-} from '@ratio/core';
-import { ElButton } from 'element-plus';
-import { computed, ref, watch } from 'vue';
+import { densityGPerMl, energyKcal, type HousePart, type MadePart } from '@ratio/core';
+import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
 import { dateName } from '../../clock/formatClock.ts';
-import AmountField from '../../field/AmountField.vue';
-import ChoiceField from '../../field/ChoiceField.vue';
 import BigFigure from '../../figure/BigFigure.vue';
 import CautionList from '../../figure/CautionList.vue';
 import OpenState from '../../figure/OpenState.vue';
 import { useOpened } from '../../stores/useOpened.ts';
-import { useShop } from '../../stores/shop.ts';
 import type { useWords } from '../../stores/useWords.ts';
+import PartScale from './PartScale.vue';
 
 /** What a recipe gives, what it costs and keeps, and how much of it to make. */
 const props = defineProps<{
@@ -30,17 +20,9 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ scale: [factor: number, what: string] }>();
 
-const shelf = useShop();
 const { words } = props;
-const times = (factor: number): string => `× ${factor.toFixed(factor < 10 ? 2 : 0)}`;
-const openedAtMs = computed(() => shelf.now.getTime());
-const useBy = computed(() => {
-  const { zone } = shelf;
-  const today = localDate({ atMs: openedAtMs.value, zone });
-  const days = props.made.lifeDays;
-  return dateName(openLife({ openedAtMs: openedAtMs.value, days, today, zone }).lastDay);
-});
 const open = useOpened();
+const useBy = computed(() => dateName(open.lastDayOf(props.made.lifeDays)));
 const per100 = computed(() => {
   const { per100G } = props.made.ingredient;
   return {
@@ -50,29 +32,6 @@ const per100 = computed(() => {
     gPerMl: densityGPerMl({ composition: per100G, tempC: 20 }).toFixed(3),
   };
 });
-
-const WHOLE = 'finished';
-const leftOf = ref(WHOLE);
-const leftG = ref(0);
-const options = computed(() => [
-  { value: WHOLE, label: 'of this part' },
-  ...props.made.inputs
-    .slice(0, props.part.inputs.length)
-    .map(({ ingredient }) => ({ value: ingredient.id, label: `of ${ingredient.name}` })),
-]);
-watch(
-  () => props.part.id,
-  () => {
-    leftOf.value = WHOLE;
-    leftG.value = 0;
-  },
-);
-const recipeG = computed(
-  () =>
-    props.made.inputs.find(({ ingredient }) => ingredient.id === leftOf.value)?.massG ??
-    props.made.yieldG,
-);
-const factor = computed(() => leftG.value / recipeG.value);
 </script>
 
 <template>
@@ -147,37 +106,13 @@ const factor = computed(() => leftG.value / recipeG.value);
       />
       <RouterLink :to="`/label?part=${part.id}`">Its label</RouterLink>
     </div>
-    <div class="scale no-print">
-      <h2>How much to make</h2>
-      <div v-if="need && need.needG > 0" class="row need">
-        <p>
-          The week takes {{ words.mass(need.needG) }}
-          <span class="soft fine">{{ times(need.factor) }} this recipe</span>
-        </p>
-        <ElButton @click="emit('scale', need.factor, 'made for the week')">Make that</ElButton>
-      </div>
-      <div class="row">
-        <p>What is left</p>
-        <AmountField
-          label="Amount that is left"
-          :value="leftG"
-          :accepts="['mass']"
-          :plain-unit="words.plainMass.value"
-          :write="words.mass"
-          :step="10"
-          :min="0"
-          :max="50000"
-          limit-text="Up to 50 kg."
-          @change="leftG = $event"
-        />
-        <ChoiceField v-model="leftOf" label="Left of what" :options="options" />
-        <ElButton
-          :disabled="factor <= 0"
-          @click="emit('scale', factor, 'made from what is left')"
-          >{{ factor > 0 ? times(factor) : 'Make that' }}</ElButton
-        >
-      </div>
-    </div>
+    <PartScale
+      :part="part"
+      :made="made"
+      :need="need"
+      :words="words"
+      @scale="(factor, what) => emit('scale', factor, what)"
+    />
     <CautionList :cautions="made.cautions" />
   </section>
 </template>
@@ -217,37 +152,5 @@ const factor = computed(() => leftG.value / recipeG.value);
 
 .made a {
   margin-left: auto;
-}
-
-.scale {
-  border-block: 1px solid var(--hairline);
-  padding: 8px 0;
-}
-
-.row {
-  display: flex;
-  margin-top: 6px;
-  align-items: center;
-  gap: 10px;
-}
-
-.row > p {
-  flex: none;
-}
-
-.need > p {
-  flex: 1;
-}
-
-.row :deep(.el-input__inner) {
-  font-size: var(--t18);
-}
-
-.row > .el-button {
-  margin-left: auto;
-}
-
-.row > :deep(.amount) {
-  width: 90px;
 }
 </style>
