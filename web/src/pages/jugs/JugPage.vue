@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { coffeeOf, storedCoffeeMl } from '@ratio/core';
-import { computed, ref, watch } from 'vue';
+import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
 import { clockTime, dayName } from '../../clock/formatClock.ts';
 import JugDrawing from '../../drawing/JugDrawing.vue';
@@ -13,57 +13,15 @@ import { onHandMl } from '../../stores/jugs.ts';
 import { useWords } from '../../stores/useWords.ts';
 import BalanceCard from './BalanceCard.vue';
 import JugLedger from './JugLedger.vue';
-import { useJug } from './useJug.ts';
+import { useJugBench } from './useJugBench.ts';
 
 /** One jug: read it, thin it, blend it, stretch it, each as a balance before it is done. */
-const bench = useJug();
-const { jug, entries, others, shelf, jugs } = bench;
+const bench = useJugBench();
+const { jug, entries, others, other, shelf, jugs, menus } = bench;
+const { readFrac, thinFrac, blendFrac, stretchG, thin, blend, stretch } = bench;
 const words = useWords();
 const { pct, mass, volume } = words;
 
-const readFrac = ref(0);
-const thinFrac = ref(0);
-const blendFrac = ref(0);
-const stretchG = ref(0);
-const otherId = ref('');
-watch(
-  () => [jug.value?.id, jug.value?.strengthFrac, jug.value?.onHandG],
-  () => {
-    if (!jug.value) return;
-    const { strengthFrac, onHandG } = jug.value;
-    readFrac.value = strengthFrac;
-    // The usual concentrate of the house to begin with; whoever works here says otherwise.
-    thinFrac.value = Math.round(strengthFrac * 0.9 * 1e4) / 1e4;
-    stretchG.value = Math.round((onHandG * 1.15) / 10) * 10;
-    const other = others.value.find(({ id }) => id === otherId.value) ?? others.value[0];
-    otherId.value = other?.id ?? '';
-    if (other) blendFrac.value = Math.round(((strengthFrac + other.strengthFrac) / 2) * 1e4) / 1e4;
-  },
-  { immediate: true },
-);
-const other = computed(() => others.value.find(({ id }) => id === otherId.value) ?? null);
-function chooseOther(id: string): void {
-  otherId.value = id;
-  const found = others.value.find((one) => one.id === id);
-  if (found && jug.value)
-    blendFrac.value = Math.round(((jug.value.strengthFrac + found.strengthFrac) / 2) * 1e4) / 1e4;
-}
-
-const thin = computed(() => bench.thinTo(thinFrac.value));
-const blend = computed(() => (other.value ? bench.blendWith(other.value, blendFrac.value) : null));
-const stretch = computed(() => bench.stretchTo(stretchG.value));
-const menuText = (afterFrac: number, afterG: number): string => {
-  const now = bench.menuAt(jug.value?.strengthFrac ?? 0, jug.value?.onHandG ?? 0);
-  const then = bench.menuAt(afterFrac, afterG);
-  const lost = then.short.filter((name) => !now.short.includes(name));
-  const gained = now.short.filter((name) => !then.short.includes(name));
-  const [first] = then.counts;
-  const before = now.counts[0];
-  const count = first && before ? ` ${first.name}: ${before.count} → ${first.count}.` : '';
-  if (lost.length > 0) return `Out of reach then: ${lost.join(', ')}.${count}`;
-  if (gained.length > 0) return `In reach again: ${gained.join(', ')}.${count}`;
-  return `The menu stays in reach as it is.${count}`;
-};
 const m = computed(() => jug.value?.onHandG ?? 0);
 const c = computed(() => jug.value?.strengthFrac ?? 0);
 const level = computed(() => (jug.value ? volume(onHandMl(jug.value)) : ''));
@@ -123,7 +81,7 @@ const afterMl = (massG: number, strengthFrac: number): string =>
         reason="Black coffee, stirred, at room temperature. A refractometer counts milk and sugar too."
         :balance="null"
         :worked="`${pct(c)} → ${pct(readFrac)}, caffeine with it`"
-        :menu="menuText(readFrac, m)"
+        :menu="menus.read.value"
         action="Note this reading"
         :doing="bench.doing.value"
         @act="
@@ -152,7 +110,7 @@ const afterMl = (massG: number, strengthFrac: number): string =>
         reason="Water, cold and filtered: the solids stay, so m (c / c* − 1)."
         :balance="thin"
         :worked="`${mass(m)} (${pct(c)} / ${pct(thinFrac)} − 1) = ${mass(thin.addG)} of water, ${afterMl(thin.afterG, thin.afterFrac)} in all`"
-        :menu="menuText(thin.afterFrac, thin.afterG)"
+        :menu="menus.thin.value"
         :action="`Add ${mass(thin.addG)} of water`"
         :doing="bench.doing.value"
         @act="
@@ -182,7 +140,7 @@ const afterMl = (massG: number, strengthFrac: number): string =>
         reason="Up or down, between the two: m (c* − c) / (c₂ − c*). The older one’s date then holds for both."
         :balance="blend"
         :worked="`${mass(m)} (${pct(blendFrac)} − ${pct(c)}) / (${pct(other.strengthFrac)} − ${pct(blendFrac)}) = ${mass(blend.addG)} of ${other.label}, ${afterMl(blend.afterG, blend.afterFrac)} in all`"
-        :menu="menuText(blend.afterFrac, blend.afterG)"
+        :menu="menus.blend.value"
         :action="`Add ${mass(blend.addG)} of ${other.label}`"
         :doing="bench.doing.value"
         @act="
@@ -200,7 +158,7 @@ const afterMl = (massG: number, strengthFrac: number): string =>
         <ChoiceRow label="With">
           <ChoiceField
             label="Blend with"
-            :model-value="otherId"
+            :model-value="other.id"
             :options="
               others.map((one) => ({
                 value: one.id,
@@ -208,7 +166,7 @@ const afterMl = (massG: number, strengthFrac: number): string =>
                 reason: `${one.coffeeName}, ${volume(onHandMl(one))}`,
               }))
             "
-            @update:model-value="chooseOther"
+            @update:model-value="bench.chooseOther"
           />
         </ChoiceRow>
         <ChoiceRow label="To a strength of">
@@ -230,7 +188,7 @@ const afterMl = (massG: number, strengthFrac: number): string =>
         reason="Water to an amount. Drinks poured by hand come out weaker; those to a strength take more of it."
         :balance="stretch"
         :worked="`${mass(m)} · ${pct(c)} / ${mass(stretchG)} = ${pct(stretch.afterFrac)}, with ${mass(stretch.addG)} of water`"
-        :menu="menuText(stretch.afterFrac, stretch.afterG)"
+        :menu="menus.stretch.value"
         :action="`Add ${mass(stretch.addG)} of water`"
         :doing="bench.doing.value"
         @act="

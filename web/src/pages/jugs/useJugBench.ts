@@ -1,0 +1,87 @@
+import { computed, ref, watch } from 'vue';
+import { useJug, type Balance } from './useJug.ts';
+
+/** A little weaker, and a little more: where thinning and stretching begin. */
+const THINNER = 0.9;
+const STRETCHED = 1.15;
+const STEP_FRAC = 1e-4;
+const STEP_G = 10;
+
+const rounded = (value: number, step: number): number =>
+  Number((Math.round(value / step) * step).toFixed(6));
+
+/** What is being tried on a jug, each worked out with what the menu becomes, before it is done. */
+export function useJugBench() {
+  const bench = useJug();
+  const { jug, others } = bench;
+  const readFrac = ref(0);
+  const thinFrac = ref(0);
+  const blendFrac = ref(0);
+  const stretchG = ref(0);
+  const otherId = ref('');
+  const other = computed(() => others.value.find(({ id }) => id === otherId.value) ?? null);
+
+  function chooseOther(id: string): void {
+    otherId.value = id;
+    if (!other.value || !jug.value) return;
+    const between = (jug.value.strengthFrac + other.value.strengthFrac) / 2;
+    blendFrac.value = rounded(between, STEP_FRAC);
+  }
+  // Whatever is done to the jug, what is tried begins again from what it is now.
+  watch(
+    () => [jug.value?.id, jug.value?.strengthFrac, jug.value?.onHandG],
+    () => {
+      if (!jug.value) return;
+      const { strengthFrac, onHandG } = jug.value;
+      readFrac.value = strengthFrac;
+      thinFrac.value = rounded(strengthFrac * THINNER, STEP_FRAC);
+      stretchG.value = rounded(onHandG * STRETCHED, STEP_G);
+      chooseOther(other.value?.id ?? others.value[0]?.id ?? '');
+    },
+    { immediate: true },
+  );
+
+  const thin = computed(() => bench.thinTo(thinFrac.value));
+  const blend = computed(() =>
+    other.value ? bench.blendWith(other.value, blendFrac.value) : null,
+  );
+  const stretch = computed(() => bench.stretchTo(stretchG.value));
+
+  const now = computed(() =>
+    jug.value ? bench.menuAt(jug.value.strengthFrac, jug.value.onHandG) : null,
+  );
+  function menuText(afterFrac: number, afterG: number): string {
+    if (!now.value) return '';
+    const then = bench.menuAt(afterFrac, afterG);
+    const lost = then.short.filter((name) => !now.value!.short.includes(name));
+    const gained = now.value.short.filter((name) => !then.short.includes(name));
+    const [first] = then.counts;
+    const before = now.value.counts[0];
+    const count = first && before ? ` ${first.name}: ${before.count} → ${first.count}.` : '';
+    if (lost.length > 0) return `Out of reach then: ${lost.join(', ')}.${count}`;
+    if (gained.length > 0) return `In reach again: ${gained.join(', ')}.${count}`;
+    return `The menu stays in reach as it is.${count}`;
+  }
+  const afterwards = (balance: Balance | null): string =>
+    balance && balance.wrong === '' ? menuText(balance.afterFrac, balance.afterG) : '';
+  const menus = {
+    read: computed(() => menuText(readFrac.value, jug.value?.onHandG ?? 0)),
+    thin: computed(() => afterwards(thin.value)),
+    blend: computed(() => afterwards(blend.value)),
+    stretch: computed(() => afterwards(stretch.value)),
+  };
+
+  return {
+    ...bench,
+    readFrac,
+    thinFrac,
+    blendFrac,
+    stretchG,
+    other,
+    chooseOther,
+    thin,
+    blend,
+    stretch,
+    menus,
+  };
+}

@@ -1,0 +1,63 @@
+import { expect } from 'chai';
+import { nextTick } from 'vue';
+import { useJugBench } from '../../../src/pages/jugs/useJugBench.ts';
+import { useJugs } from '../../../src/stores/jugs.ts';
+import { installBrowser } from '../../browser.ts';
+import { jugOf, withApp } from '../../withApp.ts';
+
+describe('useJugBench', () => {
+  let browser: ReturnType<typeof installBrowser>;
+  before(() => {
+    browser = installBrowser();
+  });
+  const strong = jugOf({ id: 'two', label: 'Jug 2', strengthFrac: 0.04, onHandG: 900 });
+  const third = jugOf({ id: 'three', label: 'Jug 3', strengthFrac: 0.026, onHandG: 900 });
+  const open = () =>
+    withApp({
+      browser,
+      path: '/jugs/one',
+      use: useJugBench,
+      jugs: [jugOf({ strengthFrac: 0.03 }), strong, third],
+      answers: ({ path }) => (path.endsWith('/entries') ? { status: 200, body: [] } : null),
+    });
+
+  it('begins a little weaker, a little more, and halfway to the other jug', async () => {
+    const { readFrac, thinFrac, stretchG, blendFrac, chooseOther, other } = await open();
+    expect([readFrac.value, thinFrac.value]).to.deep.equal([0.03, 0.027]);
+    expect(stretchG.value).to.equal(1150);
+    expect(other.value!.id).to.equal('two');
+    expect(blendFrac.value).to.equal(0.035);
+    chooseOther('three');
+    expect(blendFrac.value).to.equal(0.028);
+  });
+
+  it('says what a reading would lose, and what a blend would bring back', async () => {
+    const { readFrac, blendFrac, menus } = await open();
+    expect(menus.read.value).to.match(
+      /^The menu stays in reach as it is\. Lido black: \d+ → \d+\.$/,
+    );
+    readFrac.value = 0.014;
+    expect(menus.read.value).to.match(/^Out of reach then: .*Lido black.*Lido black: \d+ → 0\.$/);
+    // 3.0 % is short of the undiluted one; near 4 % it is in reach.
+    blendFrac.value = 0.0395;
+    expect(menus.blend.value).to.equal('');
+    blendFrac.value = 0.034;
+    expect(menus.blend.value).to.match(/Lido black: \d+ → \d+/);
+  });
+
+  it('says nothing of a menu where the balance does not come out', async () => {
+    const { thinFrac, thin, menus } = await open();
+    thinFrac.value = 0.035;
+    expect(thin.value.wrong).not.to.equal('');
+    expect(menus.thin.value).to.equal('');
+  });
+
+  it('begins again from what the jug is once something was done to it', async () => {
+    const { thinFrac, readFrac } = await open();
+    thinFrac.value = 0.02;
+    const jugs = useJugs();
+    jugs.jugs = jugs.jugs.map((one) => (one.id === 'one' ? { ...one, strengthFrac: 0.025 } : one));
+    await nextTick();
+    expect([readFrac.value, thinFrac.value]).to.deep.equal([0.025, 0.0225]);
+  });
+});
