@@ -16,7 +16,9 @@ import { newId, sentenceOf } from '../../api/client.ts';
 import { useJugs } from '../../stores/jugs.ts';
 import { useMenu } from '../../stores/menu.ts';
 import { useNotice } from '../../stores/notice.ts';
+import { inOrder } from '../../stores/inOrder.ts';
 import { usePantry } from '../../stores/pantry.ts';
+import { rebased } from '../../stores/rebased.ts';
 import { useStored } from '../../stores/useStored.ts';
 
 /** What is left of a jug; a usual concentrate where none is on hand. */
@@ -84,22 +86,29 @@ export function useParts() {
     ];
   });
 
-  async function save(after: HousePart, what: string): Promise<void> {
+  const write = inOrder();
+
+  /** Saves a change of a part, on what earlier changes that are still on their way make of it. */
+  async function save(changed: HousePart, what: string): Promise<void> {
     const before = part.value;
-    if (!before || !housePartSchema.safeParse(after).success) return;
-    try {
-      const saved = await store.savePart(after);
-      notice.say({
-        tone: 'done',
-        text: `${after.name}: ${what}`,
-        undo: async () => {
-          await store.savePart({ ...before, version: saved.version });
-        },
-      });
-    } catch (error) {
-      notice.say({ tone: 'wrong', text: `${after.name}: not saved. ${sentenceOf(error)}` });
-      await store.load().catch(() => undefined);
-    }
+    if (!before || !housePartSchema.safeParse(changed).success) return;
+    await write(async () => {
+      const now = store.parts.find(({ id }) => id === before.id) ?? before;
+      const after = { ...rebased({ before, after: changed, now }), version: now.version };
+      try {
+        const saved = await store.savePart(after);
+        notice.say({
+          tone: 'done',
+          text: `${after.name}: ${what}`,
+          undo: async () => {
+            await store.savePart({ ...now, version: saved.version });
+          },
+        });
+      } catch (error) {
+        notice.say({ tone: 'wrong', text: `${after.name}: not saved. ${sentenceOf(error)}` });
+        await store.load().catch(() => undefined);
+      }
+    });
   }
 
   const change = (over: Partial<HousePart>, what: string): void => {

@@ -1,6 +1,8 @@
 import type { ShelfCoffee, Shop, Vessel } from '@ratio/core';
 import { ask, newId, sentenceOf } from '../../api/client.ts';
 import { useNotice } from '../../stores/notice.ts';
+import { inOrder } from '../../stores/inOrder.ts';
+import { rebased } from '../../stores/rebased.ts';
 import { useShop } from '../../stores/shop.ts';
 
 interface Stored {
@@ -20,23 +22,31 @@ export function useShelfEdits() {
     return saved;
   }
 
+  const write = inOrder();
+
+  /** Saves a change of a document, on what earlier changes that are still on their way make of it. */
   async function save<T extends Stored>(input: {
     path: string;
     before: T;
-    after: T;
+    part: Partial<T>;
+    current: () => T | null | undefined;
     what: string;
   }): Promise<void> {
-    const { path, before, after, what } = input;
-    try {
-      const saved = await put(path, after);
-      const undo = async () => {
-        await put(path, { ...before, version: saved.version });
-      };
-      notice.say({ tone: 'done', text: what, undo });
-    } catch (error) {
-      notice.say({ tone: 'wrong', text: `${what}: not saved. ${sentenceOf(error)}` });
-      await shelf.load().catch(() => undefined);
-    }
+    const { path, before, part, current, what } = input;
+    await write(async () => {
+      const now = current() ?? before;
+      try {
+        const after = rebased({ before, after: { ...before, ...part }, now });
+        const saved = await put(path, { ...after, version: now.version });
+        const undo = async () => {
+          await put(path, { ...now, version: saved.version });
+        };
+        notice.say({ tone: 'done', text: what, undo });
+      } catch (error) {
+        notice.say({ tone: 'wrong', text: `${what}: not saved. ${sentenceOf(error)}` });
+        await shelf.load().catch(() => undefined);
+      }
+    });
   }
 
   return {
@@ -44,18 +54,20 @@ export function useShelfEdits() {
       save({
         path: `/api/coffees/${before.id}`,
         before,
-        after: { ...before, ...part },
+        part,
+        current: () => shelf.coffees.find(({ id }) => id === before.id),
         what: `${before.name}: ${what}`,
       }),
     vessel: (before: Vessel, part: Partial<Vessel>, what: string) =>
       save({
         path: `/api/vessels/${before.id}`,
         before,
-        after: { ...before, ...part },
+        part,
+        current: () => shelf.vessels.find(({ id }) => id === before.id),
         what: `${before.name}: ${what}`,
       }),
     shop: (before: Shop, part: Partial<Shop>, what: string) =>
-      save({ path: '/api/shop', before, after: { ...before, ...part }, what }),
+      save({ path: '/api/shop', before, part, current: () => shelf.shop, what }),
     async addCoffee(): Promise<void> {
       const id = newId();
       const today = shelf.now.toISOString().slice(0, 10);

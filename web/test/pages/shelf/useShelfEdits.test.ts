@@ -33,6 +33,33 @@ describe('useShelfEdits', () => {
     expect(back!.body).to.include({ pricePerKg: coffee.pricePerKg });
   });
 
+  it('loses neither of two changes that follow each other before the first is answered', async () => {
+    let coffees: object[] = [];
+    const { edits, shelf } = await withApp({
+      browser,
+      path: '/shelf',
+      use: () => ({ edits: useShelfEdits(), shelf: useShop() }),
+      answers: ({ method, path, body, version }) => {
+        if (path === '/api/coffees' && coffees.length > 0) return { status: 200, body: coffees };
+        if (method !== 'PUT') return null;
+        const saved = {
+          ...(body as object),
+          id: 'slack-tide',
+          version: Number(version!.slice(1, -1)) + 1,
+        };
+        coffees = [saved];
+        return { status: 200, body: saved };
+      },
+    });
+    const coffee = shelf.coffees.find(({ id }) => id === 'slack-tide')!;
+    await Promise.all([
+      edits.coffee(coffee, { pricePerKg: 33 }, 'price'),
+      edits.coffee(coffee, { roast: 'light' }, 'roast'),
+    ]);
+    expect(puts().map(({ version }) => version)).to.deep.equal(['"1"', '"2"']);
+    expect(puts()[1]!.body).to.include({ pricePerKg: 33, roast: 'light' });
+  });
+
   it('says what was not saved and why, and reads the shelf again', async () => {
     const { edits, shelf, notice } = await open(() => ({
       status: 412,
