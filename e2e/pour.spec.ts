@@ -232,8 +232,13 @@ test('every kind of serve: hot, tonic, nitrogen, spirit, keg', async ({ page, li
   await open('lido-black', 'Lido black');
   await page.getByRole('button', { name: 'What is in it' }).click();
   await pick(page, 'How it is served', /^from a keg/);
+  await pick(page, 'Before the ice', /^chilled/);
+  await fill(page, 'Chilled to', '34 F');
+  await expect(field(page, 'Chilled to')).toHaveValue(/^1\s?°C$/);
   await page.getByRole('button', { name: 'Pour it' }).click();
   await expect(page.getByRole('region', { name: /keg/i })).toContainText(/9\.50\sL/);
+  const first = page.getByRole('table', { name: 'The drink while it stands' }).locator('tbody tr');
+  await expect(first.first()).toContainText(/g1\s?°C/);
 });
 
 test('a layer follows the pointer', async ({ page, lido }) => {

@@ -135,12 +135,25 @@ const setBefore = (value: 'as-is' | 'chilled' | 'stirred'): void =>
         :words="words"
         @change="(ice) => change({ ice })"
       />
-      <ChoiceRow label="Before the ice" class="wide">
+      <ChoiceRow label="Before the ice" :class="{ wide: drink.chilledToC === null }">
         <ChoiceField
           label="Before the ice"
           :options="BEFORE_OPTIONS"
           :model-value="before"
           @update:model-value="setBefore"
+        />
+      </ChoiceRow>
+      <ChoiceRow v-if="drink.chilledToC !== null" label="Chilled to">
+        <AmountField
+          label="Chilled to"
+          :value="drink.chilledToC"
+          :accepts="['temperature']"
+          :write="words.temp"
+          :step="1"
+          :min="0"
+          :max="20"
+          limit-text="Between 0 and 20 °C."
+          @change="(tempC) => change({ chilledToC: tempC })"
         />
       </ChoiceRow>
     </div>
