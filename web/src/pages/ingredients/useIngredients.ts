@@ -13,11 +13,11 @@ import { computed, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { newId, sentenceOf } from '../../api/client.ts';
 import { useNotice } from '../../stores/notice.ts';
-import { inOrder } from '../../stores/inOrder.ts';
 import { usePantry } from '../../stores/pantry.ts';
 import { rebased } from '../../stores/rebased.ts';
 import { useStored } from '../../stores/useStored.ts';
 import { useOpened } from '../../stores/useOpened.ts';
+import { useSaving } from '../../stores/useSaving.ts';
 
 /** An ingredient as its package tells it, before it is on the shelf. */
 export interface PackageForm extends Writable<PackageTable> {
@@ -78,33 +78,25 @@ export function useIngredients() {
   const leftOf = ({ id }: Ingredient): number => store.lifeOf(id)?.daysLeft ?? 1e6;
   const ownOf = (id: string): PantryItem | undefined => store.items.find((item) => item.id === id);
 
-  const write = inOrder();
+  const saving = useSaving(store.load);
 
   /** Saves the shop's own say, on what earlier changes that are still on their way make of it. */
-  function save(before: Ingredient, part: Partial<Ingredient>, what: string): Promise<boolean> {
-    return write(async () => {
-      const own = ownOf(before.id);
-      const now = store.pantry[before.id] ?? before;
-      const { allergens, ...rest } = rebased({ before, after: { ...before, ...part }, now });
-      const item: PantryItem = { ...rest, allergens: [...allergens], version: own?.version ?? 0 };
-      try {
+  const save = (before: Ingredient, part: Partial<Ingredient>, what: string): Promise<boolean> =>
+    saving({
+      failed: `${part.name ?? before.name}: not saved.`,
+      does: async () => {
+        const own = ownOf(before.id);
+        const now = store.pantry[before.id] ?? before;
+        const { allergens, ...rest } = rebased({ before, after: { ...before, ...part }, now });
+        const item: PantryItem = { ...rest, allergens: [...allergens], version: own?.version ?? 0 };
         const saved = await store.saveItem(item);
-        notice.say({
-          tone: 'done',
+        return {
           text: `${item.name}: ${what}`,
-          undo: async () => {
-            if (own) await store.saveItem({ ...own, version: saved.version });
-            else await store.removeItem(saved);
-          },
-        });
-        return true;
-      } catch (error) {
-        notice.say({ tone: 'wrong', text: `${item.name}: not saved. ${sentenceOf(error)}` });
-        await store.load().catch(() => undefined);
-        return false;
-      }
+          undo: () =>
+            own ? store.saveItem({ ...own, version: saved.version }) : store.removeItem(saved),
+        };
+      },
     });
-  }
 
   /** What the package amounts to; why not, where its table cannot be. */
   const told = computed<{ ingredient: Omit<Ingredient, 'id'> } | { wrong: string }>(() => {

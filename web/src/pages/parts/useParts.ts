@@ -16,9 +16,9 @@ import { newId, sentenceOf } from '../../api/client.ts';
 import { useJugs } from '../../stores/jugs.ts';
 import { useMenu } from '../../stores/menu.ts';
 import { useNotice } from '../../stores/notice.ts';
-import { inOrder } from '../../stores/inOrder.ts';
 import { usePantry } from '../../stores/pantry.ts';
 import { rebased } from '../../stores/rebased.ts';
+import { useSaving } from '../../stores/useSaving.ts';
 import { useStored } from '../../stores/useStored.ts';
 
 /** What is left of a jug; a usual concentrate where none is on hand. */
@@ -86,28 +86,23 @@ export function useParts() {
     ];
   });
 
-  const write = inOrder();
+  const saving = useSaving(store.load);
 
   /** Saves a change of a part, on what earlier changes that are still on their way make of it. */
   async function save(changed: HousePart, what: string): Promise<void> {
     const before = part.value;
     if (!before || !housePartSchema.safeParse(changed).success) return;
-    await write(async () => {
-      const now = store.parts.find(({ id }) => id === before.id) ?? before;
-      const after = { ...rebased({ before, after: changed, now }), version: now.version };
-      try {
+    await saving({
+      failed: `${changed.name}: not saved.`,
+      does: async () => {
+        const now = store.parts.find(({ id }) => id === before.id) ?? before;
+        const after = { ...rebased({ before, after: changed, now }), version: now.version };
         const saved = await store.savePart(after);
-        notice.say({
-          tone: 'done',
+        return {
           text: `${after.name}: ${what}`,
-          undo: async () => {
-            await store.savePart({ ...now, version: saved.version });
-          },
-        });
-      } catch (error) {
-        notice.say({ tone: 'wrong', text: `${after.name}: not saved. ${sentenceOf(error)}` });
-        await store.load().catch(() => undefined);
-      }
+          undo: () => store.savePart({ ...now, version: saved.version }),
+        };
+      },
     });
   }
 

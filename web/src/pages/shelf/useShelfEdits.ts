@@ -1,8 +1,8 @@
 import type { ShelfCoffee, Shop, Vessel } from '@ratio/core';
 import { ask, newId, sentenceOf } from '../../api/client.ts';
 import { useNotice } from '../../stores/notice.ts';
-import { inOrder } from '../../stores/inOrder.ts';
 import { rebased } from '../../stores/rebased.ts';
+import { useSaving } from '../../stores/useSaving.ts';
 import { useShop } from '../../stores/shop.ts';
 
 interface Stored {
@@ -22,32 +22,27 @@ export function useShelfEdits() {
     return saved;
   }
 
-  const write = inOrder();
+  const saving = useSaving(shelf.load);
 
   /** Saves a change of a document, on what earlier changes that are still on their way make of it. */
-  async function save<T extends Stored>(input: {
+  const save = <T extends Stored>(input: {
     path: string;
     before: T;
     part: Partial<T>;
     current: () => T | null | undefined;
     what: string;
-  }): Promise<void> {
+  }): Promise<boolean> => {
     const { path, before, part, current, what } = input;
-    await write(async () => {
-      const now = current() ?? before;
-      try {
+    return saving({
+      failed: `${what}: not saved.`,
+      does: async () => {
+        const now = current() ?? before;
         const after = rebased({ before, after: { ...before, ...part }, now });
         const saved = await put(path, { ...after, version: now.version });
-        const undo = async () => {
-          await put(path, { ...now, version: saved.version });
-        };
-        notice.say({ tone: 'done', text: what, undo });
-      } catch (error) {
-        notice.say({ tone: 'wrong', text: `${what}: not saved. ${sentenceOf(error)}` });
-        await shelf.load().catch(() => undefined);
-      }
+        return { text: what, undo: () => put(path, { ...now, version: saved.version }) };
+      },
     });
-  }
+  };
 
   return {
     coffee: (before: ShelfCoffee, part: Partial<ShelfCoffee>, what: string) =>
