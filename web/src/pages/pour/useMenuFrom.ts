@@ -58,7 +58,11 @@ export function useMenuFrom() {
       sources.value[0] ??
       null,
   );
-  const rows = computed(() => (source.value ? menu.rowsFrom(source.value) : []));
+  // From the jug in hand the menu is solved already.
+  const rows = computed(() => {
+    if (!source.value || source.value.id === jugs.chosen?.id) return menu.rows;
+    return menu.rowsFrom(source.value);
+  });
   /** Drinks that a batch would no longer reach if it came out at the low end of its range. */
   const atRisk = computed(() => {
     const from = source.value;
