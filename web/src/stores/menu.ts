@@ -34,6 +34,10 @@ export interface MenuRow extends SolvedDrink {
   readonly left: number;
 }
 
+/** @returns price less cost over price; null where a cost is not known or nothing is asked */
+export const marginFracOf = ({ price }: Drink, cost: DrinkCost): number | null =>
+  cost.unknown.length === 0 && price > 0 ? 1 - cost.price / price : null;
+
 /** The whole menu from the jug in hand. */
 export const useMenu = defineStore('menu', () => {
   const shelf = useShop();
@@ -80,14 +84,13 @@ export const useMenu = defineStore('menu', () => {
     const solved = solve(drink, from);
     if (!solved) return null;
     const cost = costOf(solved, from);
-    const known = cost.unknown.length === 0 && drink.price > 0;
     return {
       ...solved,
       drink,
       wantedFrac:
         'strengthFrac' in drink.target ? drink.target.strengthFrac : solved.solution.strengthFrac,
       cost,
-      marginFrac: known ? 1 - cost.price / drink.price : null,
+      marginFrac: marginFracOf(drink, cost),
       left: countIn(solved, from.onHandG),
     };
   }

@@ -19,8 +19,6 @@ export interface Label {
   readonly from: string;
 }
 
-// Common practice.
-const FREEZER_C = -18;
 const NO_ALLERGENS = 'none of the listed allergens';
 
 /** The label that the address asks for: of a jug, or of a part as if it were made now. */
@@ -60,7 +58,7 @@ export function useLabel() {
       contains: ingredient.allergens.join(', ') || NO_ALLERGENS,
       keep:
         method === 'freeze'
-          ? `frozen, ${words.temp(FREEZER_C)}`
+          ? `frozen, ${words.temp(CONSTANTS.freezerIceC.value)}`
           : `${words.temp(CONSTANTS.coldHoldingC.value)} or colder, covered`,
       from: `/shelf/parts?part=${ingredient.id}`,
     };

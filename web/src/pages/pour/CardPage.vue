@@ -1,24 +1,14 @@
 <script setup lang="ts">
-import { coffeeOf } from '@ratio/core';
 import { ElButton } from 'element-plus';
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
 import GlassDrawing from '../../drawing/GlassDrawing.vue';
-import { cssColour } from '../../drawing/colour.ts';
 import { usePour } from './usePour.ts';
 
 /** One drink as a card for the bar: what to pour in which order, what it contains, what to heed. */
 const pour = usePour();
 const { drink, solved, solution, jugs, words, shelf } = pour;
 
-const ice = computed(() => {
-  const found = pour.iceText.value;
-  const told = solved.value?.input.glass.ice;
-  if (!found || !told) return null;
-  const colour =
-    told.coffeeFrac > 0 ? cssColour(coffeeOf({ massG: 1, strengthFrac: told.coffeeFrac })) : '';
-  return { ...found, colour };
-});
 const served = computed(() => {
   if (!drink.value) return '';
   const { serve, stirredDown, chilledToC, shares } = drink.value;
@@ -56,7 +46,7 @@ const print = (): void => window.print();
           :cup-ml="drink.cupMl"
           :kind="drink.glass"
           :layers="pour.layers.value"
-          :ice="ice"
+          :ice="pour.iceText.value"
           :line-text="words.volume(drink.cupMl)"
           :per-unit-ml="words.perUnitMl.value"
           still

@@ -2,6 +2,7 @@
 import {
   ICE_KINDS,
   icePieceG,
+  STARTING_DRINKS,
   type Drink,
   type IceKind,
   type MadePart,
@@ -38,7 +39,7 @@ const ICE_OPTIONS = (['none', ...ICE_KINDS] as const).map((value) => ({
   reason: ICE_REASONS[value],
 }));
 
-const plain = { massG: 150, tempC: -2, coffeeFrac: 0, kind: 'cubes' as const };
+const plain = STARTING_DRINKS[0]!.drink.ice!;
 const iceKind = computed(() => props.ice?.kind ?? 'none');
 function setIceKind(kind: IceKind | 'none'): void {
   if (kind === 'none') return emit('change', null);

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ElButton } from 'element-plus';
+import { computed } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
 import ChoiceField from '../../field/ChoiceField.vue';
 import { useMenu } from '../../stores/menu.ts';
@@ -22,11 +23,12 @@ const { lines, cautions } = useMenuTable(rows);
 
 /** From here on a menu prints upright. */
 const LONG = 16;
+const isLong = computed(() => lines.value.length > LONG);
 const print = (): void => window.print();
 </script>
 
 <template>
-  <div v-if="source" class="page menu" :class="{ long: lines.length > LONG }">
+  <div v-if="source" class="page menu" :class="{ long: isLong }">
     <header>
       <h1>The menu from {{ source.title }}</h1>
       <p class="soft">
@@ -62,7 +64,7 @@ const print = (): void => window.print();
     <MenuTable
       :lines="lines"
       :is-batch="source.lowFrac !== null"
-      :dense="lines.length > LONG"
+      :dense="isLong"
       @choose="(id) => router.push(`/pour?drink=${id}`)"
     />
     <section v-if="cautions.length > 0" class="heed" aria-labelledby="heed">

@@ -143,11 +143,6 @@ tbody th a {
     font-size: 9.5pt;
   }
 
-  .due,
-  .resting {
-    color: #000;
-  }
-
   .money {
     display: none;
   }

@@ -3,10 +3,9 @@ import { computed, onScopeDispose, ref, watch } from 'vue';
 import { RouterLink } from 'vue-router';
 import { newId, sentenceOf } from '../../api/client.ts';
 import GlassDrawing from '../../drawing/GlassDrawing.vue';
-import { cssColour } from '../../drawing/colour.ts';
 import { onHandMl } from '../../stores/jugs.ts';
 import { useNotice } from '../../stores/notice.ts';
-import { coffeeOf, type Jug } from '@ratio/core';
+import type { Jug } from '@ratio/core';
 import DrinkMake from './DrinkMake.vue';
 import DrinkVersions from './DrinkVersions.vue';
 import MenuLadder from './MenuLadder.vue';
@@ -33,14 +32,6 @@ const left = computed(() => {
   const found = solution.value;
   if (!jugs.chosen || !found || found.status !== 'met' || found.concentrateG <= 0) return 0;
   return Math.floor(jugs.chosen.onHandG / found.concentrateG);
-});
-const ice = computed(() => {
-  const found = pour.iceText.value;
-  const told = solved.value?.input.glass.ice;
-  if (!found || !told) return null;
-  const colour =
-    told.coffeeFrac > 0 ? cssColour(coffeeOf({ massG: 1, strengthFrac: told.coffeeFrac })) : '';
-  return { ...found, colour };
 });
 
 async function pourIt(): Promise<void> {
@@ -100,7 +91,7 @@ onScopeDispose(() => window.removeEventListener('keydown', key));
         :cup-ml="drink.cupMl"
         :kind="drink.glass"
         :layers="layers"
-        :ice="ice"
+        :ice="pour.iceText.value"
         :line-text="`fill line ${words.volume(drink.cupMl)}`"
         :per-unit-ml="words.perUnitMl.value"
         @layer="pour.setLayer"

@@ -111,7 +111,7 @@ function iceOf(drink: Drink | null, solved: SolvedDrink | null, words: WayWords)
   const iceG = solved?.solution.iceG ?? 0;
   if (!told || !solved || iceG === 0) return null;
   // As it was solved: the ice of the day may be another than the drink's own.
-  const tempC = solved.input.glass.ice?.tempC ?? told.tempC;
+  const { tempC, coffeeFrac } = solved.input.glass.ice ?? told;
   const { edgeM } = ICE_SHAPES[told.kind];
   const count = Math.max(1, Math.round(iceG / icePieceG(told.kind)));
   const isCoffee = told.coffeeFrac > 0 || told.part !== undefined;
@@ -128,6 +128,8 @@ function iceOf(drink: Drink | null, solved: SolvedDrink | null, words: WayWords)
     name,
     isCoffee,
     massG: iceG,
+    /** Empty for water ice. */
+    colour: coffeeFrac > 0 ? cssColour(coffeeOf({ massG: 1, strengthFrac: coffeeFrac })) : '',
     text: [`${words.mass(iceG)} ${name.toLowerCase()}`, pieces, words.temp(tempC)]
       .filter(Boolean)
       .join(', '),

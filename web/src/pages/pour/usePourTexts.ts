@@ -1,4 +1,5 @@
 import { computed } from 'vue';
+import { marginFracOf } from '../../stores/menu.ts';
 import type { usePour } from './usePour.ts';
 
 const pct = (frac: number): string => (100 * frac).toFixed(2);
@@ -36,9 +37,9 @@ export function usePourTexts(pour: ReturnType<typeof usePour>) {
   );
   /** What is left of the price, where every cost is known. */
   const margin = computed(() => {
-    const price = pour.drink.value?.price ?? 0;
-    if (!pour.cost.value || pour.cost.value.unknown.length > 0 || price <= 0) return '';
-    return `${(100 * (1 - pour.cost.value.price / price)).toFixed(0)} %`;
+    const { drink, cost } = pour;
+    const frac = drink.value && cost.value ? marginFracOf(drink.value, cost.value) : null;
+    return frac === null ? '' : `${(100 * frac).toFixed(0)} %`;
   });
 
   return { rounding, hotText, margin };
