@@ -1,15 +1,15 @@
+import type { Plan } from '@ratio/core/batch';
+import type { Vessel } from '@ratio/core/brew';
+import type { Coffee } from '@ratio/core/coffee';
+import type { Drink } from '@ratio/core/drink';
 import {
   compositionOfPackage,
   INGREDIENTS,
-  type Drink,
-  type HousePart,
+  type HouseRecipe,
   type Opened,
   type PantryItem,
-  type Plan,
-  type ShelfCoffee,
-  type Shop,
-  type Vessel,
-} from '@ratio/core';
+} from '@ratio/core/pantry';
+import type { Shop } from '@ratio/core/shop';
 
 /** The instant at which the demo opens: a Saturday in June, 07:40 at the lido. */
 export const LIDO_MORNING = '2026-06-13T06:40:00.000Z';
@@ -64,7 +64,7 @@ export const lidoShop: Body<Shop> = {
   },
 };
 
-export const lidoCoffees: readonly Body<ShelfCoffee>[] = [
+export const lidoCoffees: readonly Body<Coffee>[] = [
   {
     id: 'slack-tide',
     name: 'Slack Tide, natural',
@@ -218,7 +218,7 @@ export const lidoOpened: readonly Body<Opened>[] = [
 
 const noLife = { lifeDays: null, note: '' };
 
-export const lidoParts: readonly Body<HousePart>[] = [
+export const lidoHouseRecipes: readonly Body<HouseRecipe>[] = [
   {
     ...noLife,
     id: 'rosemary-syrup',
@@ -281,12 +281,11 @@ export const lidoParts: readonly Body<HousePart>[] = [
 
 const bin = { tempC: -2, coffeeFrac: 0, kind: 'cubes' as const };
 const cubes = (massG: number) => ({ ...bin, massG });
-const cold = (ingredient: string) => ({ ingredient, tempC: 4, share: 1 });
+const cold = (ingredient: string) => ({ ingredient, tempC: 4, proportion: 1 });
 const usual = {
   glass: 'tumbler' as const,
-  shares: 1,
+  servings: 1,
   additions: [],
-  fillAlso: [],
   stirredDown: false,
   chilledToC: null,
   serve: 'built' as const,
@@ -305,7 +304,7 @@ export const lidoDrinks: readonly Body<Drink>[] = [
     name: 'Lido black',
     cupMl: 350,
     ice: cubes(150),
-    fillWith: cold('water'),
+    diluents: [cold('water')],
     target: at(1.45),
     price: 3.4,
     weekCount: 90,
@@ -317,8 +316,7 @@ export const lidoDrinks: readonly Body<Drink>[] = [
     name: 'Oat breakwater',
     cupMl: 350,
     ice: cubes(140),
-    fillWith: { ...cold('oat-drink'), share: 2 },
-    fillAlso: [cold('water')],
+    diluents: [{ ...cold('oat-drink'), proportion: 2 }, cold('water')],
     target: at(1.3),
     price: 4.2,
     weekCount: 70,
@@ -331,7 +329,7 @@ export const lidoDrinks: readonly Body<Drink>[] = [
     cupMl: 350,
     ice: cubes(120),
     additions: [syrup('simple-syrup', 15)],
-    fillWith: cold('whole-milk'),
+    diluents: [cold('whole-milk')],
     target: at(1.35),
     price: 4,
     weekCount: 60,
@@ -344,7 +342,7 @@ export const lidoDrinks: readonly Body<Drink>[] = [
     glass: 'highball',
     cupMl: 400,
     ice: cubes(160),
-    fillWith: cold('tonic-water'),
+    diluents: [cold('tonic-water')],
     target: at(1.05, 3),
     price: 4.6,
     weekCount: 25,
@@ -357,7 +355,7 @@ export const lidoDrinks: readonly Body<Drink>[] = [
     cupMl: 300,
     ice: { ...bin, massG: 110, kind: 'crushed' },
     additions: [{ ingredient: 'reduced-coconut', volumeMl: 20, tempC: 4 }],
-    fillWith: cold('coconut-drink'),
+    diluents: [cold('coconut-drink')],
     target: at(1.25, 5),
     price: 4.4,
     weekCount: 20,
@@ -370,7 +368,7 @@ export const lidoDrinks: readonly Body<Drink>[] = [
     cupMl: 240,
     ice: cubes(90),
     additions: [{ ingredient: 'heavy-cream', volumeMl: 25, tempC: 4 }],
-    fillWith: cold('water'),
+    diluents: [cold('water')],
     target: { parts: { concentrate: 1, fill: 1 } },
     price: 3.9,
     weekCount: 15,
@@ -383,7 +381,7 @@ export const lidoDrinks: readonly Body<Drink>[] = [
     cupMl: 300,
     glass: 'mug',
     ice: null,
-    fillWith: { ingredient: 'water', tempC: 92, share: 1 },
+    diluents: [{ ingredient: 'water', tempC: 92, proportion: 1 }],
     target: at(1.35),
     price: 3.2,
     weekCount: 20,
@@ -395,7 +393,7 @@ export const lidoDrinks: readonly Body<Drink>[] = [
     name: 'Deep end',
     cupMl: 200,
     ice: cubes(90),
-    fillWith: cold('water'),
+    diluents: [cold('water')],
     target: at(3.45, 2),
     price: 3.8,
     weekCount: 5,
@@ -408,7 +406,7 @@ export const lidoDrinks: readonly Body<Drink>[] = [
     cupMl: 300,
     ice: cubes(120),
     additions: [syrup('rosemary-syrup', 15), { ingredient: 'salt-foam', volumeMl: 45, tempC: 4 }],
-    fillWith: cold('water'),
+    diluents: [cold('water')],
     target: at(1.6),
     price: 4.8,
     weekCount: 30,
@@ -419,8 +417,8 @@ export const lidoDrinks: readonly Body<Drink>[] = [
     id: 'cube-milk',
     name: 'Coffee cubes over milk',
     cupMl: 300,
-    ice: { ...bin, massG: 130, tempC: -18, part: 'coffee-cubes' },
-    fillWith: { ...cold('whole-milk'), tempC: 6 },
+    ice: { ...bin, massG: 130, tempC: -18, recipe: 'coffee-cubes' },
+    diluents: [{ ...cold('whole-milk'), tempC: 6 }],
     target: at(1, 10),
     price: 4.3,
     weekCount: 15,
@@ -433,7 +431,7 @@ export const lidoDrinks: readonly Body<Drink>[] = [
     glass: 'highball',
     cupMl: 250,
     ice: null,
-    fillWith: cold('water'),
+    diluents: [cold('water')],
     target: at(1.7, 0),
     serve: 'siphon',
     chilledToC: 3,
@@ -448,7 +446,7 @@ export const lidoDrinks: readonly Body<Drink>[] = [
     cupMl: 220,
     ice: { ...bin, massG: 100, kind: 'large' },
     additions: [{ ingredient: 'cream-liqueur', volumeMl: 40, tempC: 18 }],
-    fillWith: cold('water'),
+    diluents: [cold('water')],
     target: at(1.5),
     stirredDown: true,
     price: 6.5,
@@ -461,9 +459,9 @@ export const lidoDrinks: readonly Body<Drink>[] = [
     name: 'Deck jug for six',
     glass: 'carafe',
     cupMl: 1500,
-    shares: 6,
+    servings: 6,
     ice: cubes(500),
-    fillWith: cold('water'),
+    diluents: [cold('water')],
     target: at(1.3, 6),
     price: 15,
     weekCount: 6,
@@ -509,7 +507,7 @@ export const lidoBatches: readonly LidoBatch[] = [
       doseG: 800,
       waterG: 4000,
       steep: fridge(18),
-      separation: drained,
+      filtration: drained,
     },
     jug: {
       id: 'lido-jug-1',
@@ -529,7 +527,7 @@ export const lidoBatches: readonly LidoBatch[] = [
       doseG: 900,
       waterG: 4500,
       steep: fridge(18),
-      separation: drained,
+      filtration: drained,
     },
     jug: {
       id: 'lido-jug-2',
@@ -549,7 +547,7 @@ export const lidoBatches: readonly LidoBatch[] = [
       doseG: 380,
       waterG: 2050,
       steep: fridge(16),
-      separation: { method: 'paper', rinseG: 0 },
+      filtration: { method: 'paper', rinseG: 0 },
     },
     jug: {
       id: 'lido-jug-3',
@@ -569,7 +567,7 @@ export const lidoBatches: readonly LidoBatch[] = [
       doseG: 900,
       waterG: 4400,
       steep: fridge(18),
-      separation: drained,
+      filtration: drained,
     },
   },
   {
@@ -582,7 +580,7 @@ export const lidoBatches: readonly LidoBatch[] = [
       doseG: 1400,
       waterG: 7000,
       steep: fridge(22),
-      separation: { method: 'drain', rinseG: 500 },
+      filtration: { method: 'drain', rinseG: 500 },
     },
   },
 ];

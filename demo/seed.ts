@@ -1,4 +1,6 @@
 import path from 'node:path';
+import { UNSIGNED, type Caller } from '../server/src/caller.ts';
+import type { Documents, Identified } from '../server/src/database/documents.ts';
 import { createChanges } from '../server/src/changes/changes.ts';
 import { createBatchService } from '../server/src/batches/service.ts';
 import { createJugService } from '../server/src/jugs/service.ts';
@@ -10,13 +12,14 @@ import {
   lidoDrinks,
   lidoOpened,
   lidoPantry,
-  lidoParts,
+  lidoHouseRecipes,
   lidoShop,
   lidoVessels,
   type LidoBatch,
 } from './lido.ts';
 
 const HOUR_MS = 3_600_000;
+const LIDO: Caller = { shopId: lidoShop.id, author: UNSIGNED };
 
 /**
  * Fills an empty database with the lido café, through the same services that the pages use.
@@ -26,20 +29,27 @@ const HOUR_MS = 3_600_000;
  */
 export async function seedLido(input: { db: Database; realNow: Date }): Promise<boolean> {
   const { db, realNow } = input;
-  const { models, write } = db;
-  if ((await models.shops.count()) > 0) return false;
+  if ((await db.shops.shopIds()).length > 0) return false;
   const clockOffsetMs = Date.parse(LIDO_MORNING) - realNow.getTime();
-  await write(async (transaction) => {
-    const { id, ...shop } = lidoShop;
-    await models.shops.create({ id, body: { ...shop, clockOffsetMs } }, { transaction });
-    const rows = <T extends { id: string }>(documents: readonly T[]) =>
-      documents.map(({ id: documentId, ...body }) => ({ id: documentId, body }));
-    await models.coffees.bulkCreate(rows(lidoCoffees), { transaction });
-    await models.vessels.bulkCreate(rows(lidoVessels), { transaction });
-    await models.drinks.bulkCreate(rows(lidoDrinks), { transaction });
-    await models.pantryItems.bulkCreate(rows(lidoPantry), { transaction });
-    await models.houseParts.bulkCreate(rows(lidoParts), { transaction });
-    await models.openedItems.bulkCreate(rows(lidoOpened), { transaction });
+  await db.write(async (transaction) => {
+    const put = async <T extends Identified>(
+      documents: Documents<T>,
+      all: readonly Omit<T, 'version'>[],
+    ): Promise<void> => {
+      for (const { id, ...body } of all)
+        await documents.save(
+          LIDO,
+          { id: id as string, seenVersion: 0, body: body as never },
+          transaction,
+        );
+    };
+    await put(db.shops, [{ ...lidoShop, clockOffsetMs }]);
+    await put(db.coffees, lidoCoffees);
+    await put(db.vessels, lidoVessels);
+    await put(db.drinks, lidoDrinks);
+    await put(db.pantryItems, lidoPantry);
+    await put(db.houseRecipes, lidoHouseRecipes);
+    await put(db.openedItems, lidoOpened);
   });
   for (const batch of lidoBatches) await brew(db, batch);
   return true;
@@ -53,10 +63,10 @@ async function brew(db: Database, { id, plan, startedHoursBefore, jug }: LidoBat
     changes: createChanges(),
   };
   const batches = createBatchService(needs);
-  const { predicted } = await batches.start({ id, plan });
+  const { predicted } = await batches.start(LIDO, { id, plan });
   if (!jug) return;
   time += plan.steep.reduce((sum, { hours }) => sum + hours, 0) * HOUR_MS;
-  await batches.strain({
+  await batches.strain(LIDO, {
     id,
     seenVersion: 1,
     request: {
@@ -66,15 +76,15 @@ async function brew(db: Database, { id, plan, startedHoursBefore, jug }: LidoBat
     },
   });
   await db.write(async (transaction) => {
-    const row = await db.models.jugs.findByPk(jug.id, { transaction, rejectOnEmpty: true });
+    const { id: jugId, version: _, ...body } = await db.jugs.get(LIDO.shopId, jug.id, transaction);
     const { label, capacityMl } = jug;
-    await row.update({ body: { ...row.body, label, capacityMl } }, { transaction });
+    await db.jugs.restate(LIDO, { id: jugId, body: { ...body, label, capacityMl } }, transaction);
   });
   const jugs = createJugService(needs);
   for (const [i, massG] of jug.pouredG.entries()) {
     time += HOUR_MS;
     const request = { id: `${jug.id}-pour-${i + 1}`, kind: 'poured' as const, massG, note: 'Bar' };
-    await jugs.enter({ id: jug.id, request });
+    await jugs.enter(LIDO, { id: jug.id, request });
   }
 }
 

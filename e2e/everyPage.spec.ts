@@ -3,7 +3,7 @@ import { expect, test } from './lido.ts';
 
 const PAGES = [
   'plan',
-  'plan/told',
+  'plan/recipe',
   'plan/samples',
   'steep',
   'jugs',
@@ -12,7 +12,7 @@ const PAGES = [
   'pour/menu',
   'pour/card',
   'shelf',
-  'shelf/parts',
+  'shelf/house-recipes',
   'shelf/ingredients',
   'label?jug=lido-jug-1',
 ];

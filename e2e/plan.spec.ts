@@ -1,11 +1,11 @@
 import { expect, test } from './lido.ts';
 
-test('a recipe told in words becomes a plan and then a steep', async ({ page, lido }) => {
+test('a recipe in words becomes a plan and then a steep', async ({ page, lido }) => {
   await page.goto(`${lido.url}/plan`);
   await page.getByRole('link', { name: 'Read a recipe in' }).click();
   const first = page.getByRole('article', { name: 'Recipe A' });
   await first.getByRole('textbox').fill('200 g coffee, 16 h');
-  await expect(first.getByRole('alert')).toContainText('The water is not told');
+  await expect(first.getByRole('alert')).toContainText('The water is missing');
   await first
     .getByRole('textbox')
     .fill('concentrate: 5 cups coarse coffee, 2 litres, eight cups of water, 16 h in the fridge');
@@ -29,7 +29,7 @@ test('a batch is solved from the brew and the strength that are wanted', async (
   await page.getByRole('textbox', { name: 'Strength wanted' }).blur();
   await expect(page.getByRole('textbox', { name: 'Brew wanted' })).toHaveValue(/3\.00\sL/);
   await expect(page.getByRole('textbox', { name: 'Strength wanted' })).toHaveValue(/3\.20\s%/);
-  await expect(page.getByRole('button', { name: 'Pin the coffee' })).toHaveText('follows');
+  await expect(page.getByRole('button', { name: 'Lock the coffee' })).toHaveText('Calculated');
 });
 
 test('a contradiction says which two and by how much, and is mended by freeing one', async ({
@@ -37,7 +37,7 @@ test('a contradiction says which two and by how much, and is mended by freeing o
   lido,
 }) => {
   await page.goto(`${lido.url}/plan`);
-  await page.getByRole('button', { name: 'Pin the ratio' }).click();
+  await page.getByRole('button', { name: 'Lock the ratio' }).click();
   const strength = page.getByRole('textbox', { name: 'Strength wanted' });
   await strength.fill('5 %');
   const outcome = page.getByRole('region', { name: 'What comes out' });
@@ -45,7 +45,7 @@ test('a contradiction says which two and by how much, and is mended by freeing o
     /The strength 5.00 % and the ratio 1:5.0 contradict each other/,
   );
   await expect(page.getByRole('textbox', { name: 'Ratio' })).toHaveValue('1 : 5.0');
-  await page.getByRole('button', { name: 'Pin the ratio' }).click();
+  await page.getByRole('button', { name: 'Lock the ratio' }).click();
   await strength.fill('4.9 %');
   await expect(outcome.getByRole('alert')).toHaveCount(0);
   await expect(page.getByRole('textbox', { name: 'Ratio' })).toHaveValue(/1 : 3\.\d/);
@@ -69,7 +69,7 @@ test('ready by a time works backwards, and a strain when nobody is in offers way
 
 test('up to three variants are compared on the same axes', async ({ page, lido }) => {
   await page.goto(`${lido.url}/plan`);
-  await page.getByRole('button', { name: 'Pin to compare' }).click();
+  await page.getByRole('button', { name: 'Keep to compare' }).click();
   await page.getByRole('textbox', { name: 'Ratio' }).fill('1:8');
   const table = page.getByRole('table', { name: 'Compared' });
   await expect(table.getByRole('row', { name: /^Ratio/ })).toContainText('1:8.01:5.0');

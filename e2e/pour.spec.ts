@@ -12,7 +12,7 @@ async function pick(page: Page, name: string, option: string | RegExp): Promise<
   await page.getByRole('option', { name: option }).first().click();
 }
 
-test('a new drink from nothing: glass, ice, parts, target; kept, poured, and there after a reload', async ({
+test('a new drink from nothing: glass, ice, ingredients, target; kept, poured, and there after a reload', async ({
   page,
   lido,
 }) => {
@@ -28,21 +28,21 @@ test('a new drink from nothing: glass, ice, parts, target; kept, poured, and the
   await expect(field(page, 'How much ice')).toHaveValue(/179\sg/);
   await fill(page, 'How much ice', '9 cubes');
   await expect(field(page, 'How much ice')).toHaveValue(/129\sg/);
-  await make.getByRole('button', { name: 'Add a part' }).click();
-  await pick(page, 'Added part 1', /^Honey/);
+  await make.getByRole('button', { name: 'Add an ingredient' }).click();
+  await pick(page, 'Ingredient 1', /^Honey/);
   // By the pump, on the scale, in spoons: all are the same field.
-  await fill(page, 'Amount of added part 1', '2 pumps');
-  await expect(field(page, 'Amount of added part 1')).toHaveValue(/15\smL/);
-  await fill(page, 'Amount of added part 1', '14 g');
-  await expect(field(page, 'Amount of added part 1')).toHaveValue(/9\.\d\smL|10\.?\d?\smL/);
-  await fill(page, 'Amount of added part 1', '2 tsp');
-  await expect(field(page, 'Amount of added part 1')).toHaveValue(/9\.9\smL/);
-  await pick(page, 'Filler 1', /^Soy drink/);
+  await fill(page, 'Amount of ingredient 1', '2 pumps');
+  await expect(field(page, 'Amount of ingredient 1')).toHaveValue(/15\smL/);
+  await fill(page, 'Amount of ingredient 1', '14 g');
+  await expect(field(page, 'Amount of ingredient 1')).toHaveValue(/9\.\d\smL|10\.?\d?\smL/);
+  await fill(page, 'Amount of ingredient 1', '2 tsp');
+  await expect(field(page, 'Amount of ingredient 1')).toHaveValue(/9\.9\smL/);
+  await pick(page, 'Diluent 1', /^Soy drink/);
 
   // Told in spoons, then in caffeine, then as a strength: each begins with what the drink is now.
-  await pick(page, 'Brought to', /^spoons/);
+  await pick(page, 'Target', /^spoons/);
   await fill(page, 'Tablespoons of concentrate', '6');
-  await pick(page, 'Brought to', /^a strength/);
+  await pick(page, 'Target', /^a strength/);
   await fill(page, 'Strength wanted', '1.4 %');
 
   // Nothing typed is lost by a reload.
@@ -80,7 +80,7 @@ test('after a sip: a step of taste, kept for somebody, and the usual stays', asy
   ).toBeVisible();
   await expect(drink).toContainText('1.35');
 
-  await page.getByRole('button', { name: 'How it was' }).click();
+  await page.getByRole('button', { name: 'History' }).click();
   const row = page.getByRole('listitem').filter({ hasText: 'for the window seat' });
   await expect(row).toContainText('1.40');
   await row.getByRole('button', { name: 'Take this one' }).click();
@@ -149,7 +149,7 @@ test('the menu follows wet ice, and can be looked at from a batch that still ste
 });
 
 test('an infused syrup: what is left is measured, then matched', async ({ page, lido }) => {
-  await page.goto(`${lido.url}/shelf/parts?part=rosemary-syrup`);
+  await page.goto(`${lido.url}/shelf/house-recipes?recipe=rosemary-syrup`);
   const steps = page.getByRole('list', { name: 'At the bench' });
   await expect(steps).toContainText('about 850');
   await fill(page, 'What is left after straining', '780 g');
@@ -165,8 +165,8 @@ test('an infused syrup: what is left is measured, then matched', async ({ page, 
   await expect(field(page, 'What is left after straining')).toHaveValue(/780\sg/);
 
   // Another one begins with a recipe: 100 g of whipped coffee are 78 mL, and 3.5 times that with air.
-  await pick(page, 'Begin a new part with', /^Whipped coffee/);
-  await expect(field(page, 'Name of the part')).toHaveValue('Whipped coffee');
+  await pick(page, 'Begin a new recipe with', /^Whipped coffee/);
+  await expect(field(page, 'Name of the recipe')).toHaveValue('Whipped coffee');
   await expect(outcome).toContainText('273');
 });
 
@@ -210,7 +210,7 @@ test('every kind of serve: hot, tonic, nitrogen, spirit, keg', async ({ page, li
     drink.locator('ol li > span:nth-child(2)').allTextContents();
 
   await open('towel-hot', 'Warm towel, hot');
-  await expect(drink).toContainText(/In the cup \d\d\s°C, before the mug takes its share/);
+  await expect(drink).toContainText(/In the cup \d\d\s°C, before the mug takes its part/);
   await expect(drink).toContainText('scalds');
 
   await open('noon-tonic', 'Noon tonic');
@@ -281,12 +281,12 @@ test('an own ingredient from its package goes into a drink with its allergens', 
 
   await page.goto(`${lido.url}/pour?drink=lido-black`);
   await page.getByRole('button', { name: 'What is in it' }).click();
-  await pick(page, 'Filler 1', /^Hazelnut drink/);
+  await pick(page, 'Diluent 1', /^Hazelnut drink/);
   await page.getByRole('button', { name: 'Pour it' }).click();
   await expect(drinkOf(page)).toContainText('Contains nuts');
 });
 
-test('what stands open is heeded until a new one is opened', async ({ page, lido }) => {
+test('what stands open is cautioned about until a new one is opened', async ({ page, lido }) => {
   const cove = async (): Promise<Locator> => {
     await page.goto(`${lido.url}/pour?drink=coconut-cove`);
     await expect(drinkOf(page)).toContainText('1.25');
@@ -301,7 +301,7 @@ test('what stands open is heeded until a new one is opened', async ({ page, lido
   await expect(await cove()).not.toContainText('Coconut drink');
 
   // Made by the house: one tap dates it, and the label says so.
-  await page.goto(`${lido.url}/shelf/parts?part=salt-foam`);
+  await page.goto(`${lido.url}/shelf/house-recipes?recipe=salt-foam`);
   await page.getByRole('button', { name: 'Sea salt cream foam: Made today' }).click();
   await expect(page.getByText('to the end of today')).toBeVisible();
   await page.getByRole('link', { name: 'Its label' }).click();

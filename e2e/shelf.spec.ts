@@ -1,6 +1,6 @@
 import { expect, test } from './lido.ts';
 
-test('the shelf is edited in place, each change can be taken back, and plans follow', async ({
+test('the shelf is edited in place, each change can be undone, and plans follow', async ({
   page,
   lido,
 }) => {
@@ -12,9 +12,9 @@ test('the shelf is edited in place, each change can be taken back, and plans fol
   await notice.getByRole('button', { name: 'Undo' }).click();
   await expect(coffee.getByRole('textbox', { name: 'Price a kg' })).toHaveValue('31.00');
 
-  await coffee.getByRole('textbox', { name: 'Soluble share' }).fill('90 %');
+  await coffee.getByRole('textbox', { name: 'Equilibrium yield' }).fill('90 %');
   await expect(coffee.getByRole('alert')).toContainText('Between 5 and 35 %');
-  await coffee.getByRole('textbox', { name: 'Soluble share' }).press('Escape');
+  await coffee.getByRole('textbox', { name: 'Equilibrium yield' }).press('Escape');
 
   await page.getByRole('button', { name: 'Add a vessel' }).click();
   const vessel = page.getByRole('listitem', { name: 'New jar' });
@@ -25,9 +25,9 @@ test('the shelf is edited in place, each change can be taken back, and plans fol
   await page.getByRole('button', { name: 'bag', exact: true }).click();
   await expect(page.getByRole('textbox', { name: 'New bag takes' })).toHaveValue(/500\sg/);
 
-  await page.getByRole('textbox', { name: 'House ratio' }).fill('1:8');
-  await page.getByRole('textbox', { name: 'House ratio' }).press('Enter');
-  await expect(page.getByRole('status').filter({ hasText: 'House default' })).toBeVisible();
+  await page.getByRole('textbox', { name: 'Default ratio' }).fill('1:8');
+  await page.getByRole('textbox', { name: 'Default ratio' }).press('Enter');
+  await expect(page.getByRole('status').filter({ hasText: 'Default changed' })).toBeVisible();
   await page.getByRole('link', { name: /^Plan/ }).click();
   await page.getByRole('button', { name: 'New plan' }).click();
   await expect(page.getByRole('textbox', { name: 'Ratio' })).toHaveValue('1 : 8.0');

@@ -19,10 +19,10 @@ const SHOTS: readonly Shot[] = [
     name: 'plan-compare',
     path: '/plan',
     before: async (page) => {
-      await page.getByRole('button', { name: 'Pin to compare' }).click();
+      await page.getByRole('button', { name: 'Keep to compare' }).click();
       await page.getByRole('textbox', { name: 'Ratio' }).fill('1:8');
       await page.getByRole('textbox', { name: 'Ratio' }).blur();
-      await page.getByRole('button', { name: 'Pin to compare' }).click();
+      await page.getByRole('button', { name: 'Keep to compare' }).click();
       await page.getByRole('textbox', { name: 'Strength wanted' }).fill('3 %');
       await page.getByRole('textbox', { name: 'Strength wanted' }).blur();
       await page.getByRole('table', { name: 'Compared' }).scrollIntoViewIfNeeded();
@@ -37,7 +37,7 @@ const SHOTS: readonly Shot[] = [
       await page.waitForTimeout(400);
     },
   },
-  { name: 'recipes-as-told', path: '/plan/told' },
+  { name: 'recipes-as-told', path: '/plan/recipe' },
   { name: 'small-jars', path: '/plan/samples' },
   { name: 'shelf', path: '/shelf' },
   { name: 'steep', path: '/steep' },
@@ -51,7 +51,7 @@ const SHOTS: readonly Shot[] = [
   },
   { name: 'menu', path: '/pour/menu' },
   { name: 'build-card', path: '/pour/card?drink=salt-foam-tide' },
-  { name: 'parts', path: '/shelf/parts?part=rosemary-syrup' },
+  { name: 'parts', path: '/shelf/house-recipes?recipe=rosemary-syrup' },
   { name: 'ingredients', path: '/shelf/ingredients' },
   {
     name: 'pour-out-of-reach',

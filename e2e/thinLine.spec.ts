@@ -61,7 +61,7 @@ test('a brewer plans a batch, starts it, strains it and pours a drink; a killed 
   const notice = page.getByRole('status').filter({ hasText: 'Oat breakwater' });
   await expect(notice).toBeVisible();
   await notice.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByRole('status').filter({ hasText: 'Taken back' })).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: 'Undone' })).toBeVisible();
 });
 
 test('a drink out of reach says why and what would do', async ({ page, lido }) => {

@@ -7,7 +7,7 @@ run(bin('esbuild'), [
   '--bundle',
   '--platform=node',
   '--format=esm',
-  '--alias:@ratio/core=./core/src/index.ts',
+  '--alias:@ratio/core=./core/src',
   '--outfile=core/bench/dist/bench.mjs',
   '--log-level=warning',
 ]);

@@ -102,7 +102,7 @@ export function bundleServer() {
     '--format=esm',
     '--target=node20',
     '--packages=external',
-    '--alias:@ratio/core=./core/src/index.ts',
+    '--alias:@ratio/core=./core/src',
     '--sourcemap',
     '--outdir=server/dist',
     '--log-level=warning',

@@ -1,11 +1,11 @@
 import { levenbergMarquardt } from 'ml-levenberg-marquardt';
-import { drinkTimeline } from '../src/cup/drink.ts';
-import { drinkSetting, levelOf, mixedOf, strengthOf } from '../src/cup/drinkSetting.ts';
-import { solveDrink } from '../src/cup/solveDrink.ts';
-import { resolvePantry } from '../src/parts/resolvePantry.ts';
-import { drinkInput, solveRequest } from '../src/reckon/reckonDrink.ts';
-import { reckonDrinkRequest } from '../src/schemas/reckonDrink.ts';
-import { lidoDrinks, lidoPantry, lidoParts } from '../../demo/lido.ts';
+import { drinkTimeline } from '../src/drink/glass.ts';
+import { drinkSetting, levelOf, mixedOf, strengthOf } from '../src/drink/setting.ts';
+import { solveDrink } from '../src/drink/solve.ts';
+import { resolvePantry } from '../src/pantry/resolvePantry.ts';
+import { drinkInput, solveRequest } from '../src/drink/predict.ts';
+import { predictDrinkRequest } from '../src/drink/predictSchema.ts';
+import { lidoDrinks, lidoPantry, lidoHouseRecipes } from '../../demo/lido.ts';
 import { medianMs, type BenchRow } from './timed.ts';
 
 const JUG = { strengthFrac: 0.036, tempC: 4, caffeineMgPerG: 2.1 };
@@ -13,22 +13,21 @@ const MENU = 40;
 
 const { pantry } = resolvePantry({
   own: lidoPantry,
-  parts: lidoParts.map((part) => ({ ...part, version: 1 })),
+  houseRecipes: lidoHouseRecipes.map((recipe) => ({ ...recipe, version: 1 })),
 });
 
 /** The lido's drinks with a strength to reach, in as many sizes as make forty. */
 const requests = Array.from({ length: MENU }, (_, i) => {
   const drinks = lidoDrinks.filter(({ target }) => 'strengthFrac' in target);
-  const { cupMl, ice, additions, fillWith, fillAlso, target, stirredDown, chilledToC } =
+  const { cupMl, ice, additions, diluents, target, stirredDown, chilledToC } =
     drinks[i % drinks.length]!;
   const size = 0.85 + 0.1 * Math.floor(i / drinks.length);
-  return reckonDrinkRequest.parse({
+  return predictDrinkRequest.parse({
     cupMl: cupMl * size,
     concentrate: JUG,
     ice: ice && 'massG' in ice ? { ...ice, massG: ice.massG * size } : ice,
     additions: additions.map((one) => ({ ...one, volumeMl: one.volumeMl * size })),
-    fillWith,
-    fillAlso,
+    diluents,
     target,
     roomC: 24,
     stirredDown,

@@ -1,19 +1,14 @@
-import {
-  TARGET_KEYS,
-  batchAmounts,
-  solveBatch,
-  type BatchSetting,
-} from '../src/brew/solveBatch.ts';
+import { TARGET_KEYS, brewAmounts, solveBrew, type BrewSetting } from '../src/brew/solve.ts';
+import { USUAL_MODEL as model } from '../src/brew/model.ts';
 import { createMonteCarlo } from '../src/brew/monteCarlo.ts';
-import { batchSetting, planInput } from '../src/reckon/reckonPlan.ts';
-import { reckonRecipe } from '../src/reckon/reckonRecipe.ts';
-import type { Plan } from '../src/schemas/batch.ts';
+import { brewSetting, planInput } from '../src/batch/plan.ts';
+import { predictRecipe } from '../src/recipeText/predict.ts';
+import type { Plan } from '../src/batch/schema.ts';
 import { replan } from './replan.ts';
 import { medianMs } from './timed.ts';
 
 const RECIPE =
   '3 1/2 cups coarse coffee, 2 quarts (8 cups) of water, overnight in the fridge: a concentrate';
-const coffee = { solubleFrac: 0.215, robustaFrac: 0, decafFrac: 0 };
 const plan: Plan = {
   coffeeId: 'a',
   vesselId: 'b',
@@ -24,7 +19,7 @@ const plan: Plan = {
   wetting: 'stages',
   steep: [{ place: 'fridge', tempC: 4, hours: 18 }],
   agitationHours: [],
-  separation: { method: 'drain', rinseG: 0 },
+  filtration: { method: 'drain', rinseG: 0 },
 };
 
 /** What planning costs, each beside the frame; ratios are to a re-plan in the same run. */
@@ -32,8 +27,8 @@ export function benchPlanning(frameMs: number): string[] {
   const base = medianMs({ run: replan, forMs: 800 });
   const row = (name: string, ms: number): string =>
     `| ${name} | ${ms.toFixed(2)} | ${(ms / base).toFixed(2)} | ${((100 * ms) / frameMs).toFixed(0)} % |`;
-  const setting: BatchSetting = batchSetting({ plan, coffee });
-  const amounts = batchAmounts(setting, plan);
+  const setting: BrewSetting = brewSetting(plan);
+  const amounts = brewAmounts(setting, plan, model);
   const pairs = TARGET_KEYS.flatMap((a, i) =>
     TARGET_KEYS.slice(i + 1).map((b) => [a, b] as const),
   ).filter((pair) => !(pair.includes('ratio') && pair.includes('strengthFrac')));
@@ -44,7 +39,7 @@ export function benchPlanning(frameMs: number): string[] {
     ] as const;
     return row(
       `solve from ${a} and ${b}`,
-      medianMs({ run: () => solveBatch(setting, targets), forMs: 150 }),
+      medianMs({ run: () => solveBrew(setting, targets, model), forMs: 150 }),
     );
   });
   return [
@@ -53,7 +48,7 @@ export function benchPlanning(frameMs: number): string[] {
     row('re-plan (baseline)', base),
     row(
       'read a recipe, with its strength',
-      medianMs({ run: () => reckonRecipe(RECIPE), forMs: 500 }),
+      medianMs({ run: () => predictRecipe(RECIPE), forMs: 500 }),
     ),
     ...solves,
   ];
@@ -61,9 +56,9 @@ export function benchPlanning(frameMs: number): string[] {
 
 /** Monte Carlo draws per second, and how the time grows with their number. */
 export function benchDraws(): string[] {
-  const batch = planInput({ plan, coffee });
+  const brew = planInput(plan);
   const run = (draws: number) =>
-    medianMs({ run: () => createMonteCarlo({ batch, seed: 1 }).advance(draws), forMs: 1200 });
+    medianMs({ run: () => createMonteCarlo({ brew, model, seed: 1 }).advance(draws), forMs: 1200 });
   const counts = [500, 1000, 2000, 4000, 8000];
   const times = counts.map(run);
   const perDraw = times[0]! / counts[0]!;

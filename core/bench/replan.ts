@@ -1,42 +1,43 @@
-import { batch, batchCurve, type BatchInput } from '../src/brew/batch.ts';
-import { batchRange } from '../src/brew/batchRange.ts';
-import { equilibriumYieldFrac } from '../src/brew/strength.ts';
-import { approachingTemperature } from '../src/brew/temperature.ts';
+import { brew, brewCurve, type BrewInput } from '../src/brew/brew.ts';
+import { USUAL_MODEL as model } from '../src/brew/model.ts';
+import { brewRange } from '../src/brew/range.ts';
+import { yieldAtRatioFrac } from '../src/brew/strength.ts';
+import { slurryTemperature } from '../src/brew/temperature.ts';
 import { referenceRelease } from '../test/brew/referenceRelease.ts';
 import { COARSE, FINE, medianMs, type BenchRow } from './timed.ts';
 
 const HOUR = 3600;
 const POINTS = 121;
 
-const input: BatchInput = {
+const input: BrewInput = {
   doseG: 900,
   waterG: 4500,
   grind: 'coarse',
-  coffee: { solubleFrac: 0.215, robustaFrac: 0, decafFrac: 0 },
   wetting: 'stages',
-  history: approachingTemperature({
-    waterC: 12,
+  history: slurryTemperature({
+    pours: [{ atS: 0, massG: 4500, tempC: 12 }],
+    readings: [],
     places: [{ durationS: 18 * HOUR, tempC: 4 }],
     timeConstantS: 3.5 * HOUR,
   }),
   steepS: 18 * HOUR,
   agitationS: [],
-  separation: { method: 'drain', rinseG: 0 },
+  filtration: { method: 'drain', rinseG: 0 },
 };
 const timesS = Array.from({ length: POINTS }, (_, i) => (30 * HOUR * i) / (POINTS - 1));
 
 /** A full re-plan as the page does it: batch, curve of 121 points, range. */
 export function replan() {
   return {
-    outcome: batch(input),
-    range: batchRange(input),
-    curve: batchCurve({ ...input, horizonS: 30 * HOUR, points: POINTS }),
+    outcome: brew(input, model),
+    range: brewRange(input, model),
+    curve: brewCurve({ ...input, horizonS: 30 * HOUR, points: POINTS }, model),
   };
 }
 
 // The range needs the model at the end of the steep seven times: once as it is, six times shifted.
 function referenceReplan(tolerance: number): number[] {
-  const reachable = equilibriumYieldFrac({ ratio: 5, solubleFrac: 0.215 });
+  const reachable = yieldAtRatioFrac({ ratio: 5, equilibriumYieldFrac: 0.215 });
   for (let i = 0; i < 7; i++) referenceRelease({ ...input, timesS: [input.steepS], tolerance });
   return referenceRelease({ ...input, timesS, tolerance }).map((share) => share * reachable);
 }

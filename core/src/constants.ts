@@ -1,7 +1,7 @@
 import type { Sourced } from './sourced.ts';
 
 /**
- * Every single constant of the model, once. Tables of the same kind of thing (grinds, separations,
+ * Every single constant of the model, once. Tables of the same kind of thing (grinds, filtrations,
  * ingredients, units, component properties) stand beside the idea that they belong to.
  */
 export const CONSTANTS = {
@@ -61,7 +61,7 @@ export const CONSTANTS = {
   retainedSpreadGPerG: {
     value: 0.2,
     unit: 'g/g',
-    source: 'half width of the 95 % range of the liquid kept by the grounds',
+    source: 'half width of the 95 % range of the liquid retained by the grounds',
     mark: 'practice',
   },
   looseDensitySpreadFrac: {

@@ -1,9 +1,11 @@
+import { idSchema } from '@ratio/core/document';
 import { z } from 'zod';
 
 const environment = z.object({
   RATIO_PORT: z.coerce.number().int().min(0).max(65535).default(4870),
   RATIO_HOST: z.string().default('127.0.0.1'),
   RATIO_DATA: z.string().default('data'),
+  RATIO_SHOP: idSchema.optional(),
   RATIO_NOW: z.iso.datetime().optional(),
   RATIO_LOG: z.enum(['fatal', 'error', 'warn', 'info', 'debug', 'silent']).default('info'),
 });
@@ -13,6 +15,8 @@ export interface Config {
   readonly host: string;
   /** Folder of the database. */
   readonly dataDir: string;
+  /** The shop to serve; null for the only one. */
+  readonly shopId: string | null;
   /** Instant at which the clock stands still, for pictures and tests. */
   readonly frozenAt: Date | null;
   readonly logLevel: string;
@@ -29,11 +33,12 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
     const [issue] = parsed.error.issues;
     throw new Error(`${String(issue?.path[0])}: ${issue?.message}`);
   }
-  const { RATIO_PORT, RATIO_HOST, RATIO_DATA, RATIO_NOW, RATIO_LOG } = parsed.data;
+  const { RATIO_PORT, RATIO_HOST, RATIO_DATA, RATIO_SHOP, RATIO_NOW, RATIO_LOG } = parsed.data;
   return {
     port: RATIO_PORT,
     host: RATIO_HOST,
     dataDir: RATIO_DATA,
+    shopId: RATIO_SHOP ?? null,
     frozenAt: RATIO_NOW === undefined ? null : new Date(RATIO_NOW),
     logLevel: RATIO_LOG,
   };

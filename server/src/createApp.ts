@@ -7,6 +7,7 @@ import path from 'node:path';
 import { z } from 'zod';
 import { batchEndpoints } from './batches/endpoints.ts';
 import { createBatchService } from './batches/service.ts';
+import { UNSIGNED, type Caller } from './caller.ts';
 import type { Changes } from './changes/changes.ts';
 import type { Clock } from './clock.ts';
 import type { Database } from './database/database.ts';
@@ -16,6 +17,7 @@ import { drinkEndpoints } from './drinks/endpoints.ts';
 import { createDrinkService } from './drinks/service.ts';
 import { endpoint, mountEndpoints, type Endpoint } from './endpoint.ts';
 import { healthEndpoint } from './health.ts';
+import { keepDocuments } from './keepDocuments.ts';
 import { jugEndpoints } from './jugs/endpoints.ts';
 import { createJugService } from './jugs/service.ts';
 import { openapiDocument } from './openapi/openapiDocument.ts';
@@ -23,13 +25,15 @@ import { pantryEndpoints } from './pantry/endpoints.ts';
 import { createPantryService } from './pantry/service.ts';
 import { ProblemError, problemDocument, PROBLEMS, toProblem } from './problem.ts';
 import { sampleEndpoints } from './samples/endpoints.ts';
-import { createSampleService } from './samples/service.ts';
-import { reckonEndpoints } from './reckon/endpoints.ts';
+import { predictEndpoints } from './predict/endpoints.ts';
 import { shelfEndpoints } from './shelf/endpoints.ts';
-import { createShelfService } from './shelf/service.ts';
+import { shopEndpoints } from './shop/endpoints.ts';
+import { createShopService } from './shop/service.ts';
 
 interface Needs {
   readonly db: Database;
+  /** The shop that is served. */
+  readonly shopId: string;
   readonly clock: Clock;
   readonly changes: Changes;
   readonly log: Logger;
@@ -38,7 +42,7 @@ interface Needs {
 }
 
 /** Builds the application; whoever calls it listens. */
-export function createApp({ db, clock, changes, log, webDir }: Needs): Express {
+export function createApp({ db, shopId, clock, changes, log, webDir }: Needs): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(
@@ -66,12 +70,16 @@ export function createApp({ db, clock, changes, log, webDir }: Needs): Express {
 
   const pantry = createPantryService({ db, changes });
   const endpoints: Endpoint[] = [
-    healthEndpoint(db.sequelize),
-    ...reckonEndpoints(pantry),
+    healthEndpoint(db),
+    ...predictEndpoints(pantry),
     ...pantryEndpoints(pantry),
     ...drinkEndpoints(createDrinkService({ db, clock, changes, pantry })),
-    ...shelfEndpoints(createShelfService({ db, changes }), clock),
-    ...sampleEndpoints(createSampleService({ db, changes })),
+    ...shopEndpoints(createShopService({ db, changes }), clock),
+    ...shelfEndpoints({
+      coffees: keepDocuments({ documents: db.coffees, changes, noun: 'shelf' }),
+      vessels: keepDocuments({ documents: db.vessels, changes, noun: 'shelf' }),
+    }),
+    ...sampleEndpoints(keepDocuments({ documents: db.sampleSets, changes, noun: 'samples' })),
     ...draftEndpoints(createDraftService({ db, clock, changes })),
     ...batchEndpoints(createBatchService({ db, clock, changes })),
     ...jugEndpoints(createJugService({ db, clock, changes })),
@@ -87,8 +95,10 @@ export function createApp({ db, clock, changes, log, webDir }: Needs): Express {
   );
   const description = openapiDocument(endpoints);
 
-  app.get('/api/changes', changes.stream);
-  mountEndpoints(app, endpoints);
+  // Nobody signs in yet: whoever asks stands in the one shop that is served.
+  const callerOf = (): Caller => ({ shopId, author: UNSIGNED });
+  app.get('/api/changes', (request, response) => changes.stream(callerOf(), request, response));
+  mountEndpoints(app, endpoints, callerOf);
   app.use('/api', (request) => {
     throw new ProblemError('not_found', `There is nothing at ${request.originalUrl}.`);
   });

@@ -1,10 +1,14 @@
+import { idSchema } from '@ratio/core/document';
 import express, { type Express, type Request, type Response } from 'express';
-import { idSchema } from '@ratio/core';
-import type { z } from 'zod';
+import { z } from 'zod';
+import type { Caller } from './caller.ts';
+import type { Identified } from './database/documents.ts';
+import type { KeptDocuments } from './keepDocuments.ts';
 import { bodyProblem, ProblemError } from './problem.ts';
 
 /** What a handler gets of a request, checked. */
 export interface Call<B> {
+  readonly caller: Caller;
   readonly body: B;
   /** Parts of the path by name; every name of the path is there. */
   readonly params: Readonly<Record<string, string>>;
@@ -12,10 +16,10 @@ export interface Call<B> {
   readonly seenVersion: number | null;
 }
 
-/** One endpoint, told once: the router, the checks and the description are made from it. */
+/** One endpoint, written once: the router, the checks and the description are made from it. */
 export interface Endpoint<B = unknown> {
   readonly method: 'get' | 'post' | 'put' | 'delete';
-  /** With parts in braces: /api/jugs/{id}/entries. */
+  /** With its variables in braces: /api/jugs/{id}/entries. */
   readonly path: string;
   readonly summary: string;
   readonly body?: z.ZodType<B>;
@@ -39,14 +43,70 @@ export function idOf(params: Call<unknown>['params']): string {
   throw new ProblemError('bad_request', 'An id has small letters, digits and dashes, at most 64.');
 }
 
+/** @returns the schema of a document as it is sent to be written: all of it but who it is */
+export const bodyOf = <S extends z.ZodObject<{ id: z.ZodType; version: z.ZodType }>>(schema: S) =>
+  schema.omit({ id: true, version: true } as never).strict() as unknown as z.ZodType<
+    Omit<z.infer<S>, 'id' | 'version'>
+  >;
+
+/** @returns the endpoints by which documents of one kind are listed and written */
+export function documentEndpoints<T extends Identified>(of: {
+  path: string;
+  schema: z.ZodObject<{ id: z.ZodType; version: z.ZodType }> & z.ZodType<T>;
+  list: string;
+  save: string;
+  /** Where they can be taken away. */
+  remove?: string;
+  documents: KeptDocuments<T>;
+}): Endpoint[] {
+  const { path, schema, documents, remove } = of;
+  const endpoints = [
+    endpoint({
+      method: 'get',
+      path,
+      summary: of.list,
+      answer: z.array(schema),
+      handle: ({ caller }) => documents.list(caller),
+    }),
+    endpoint({
+      method: 'put',
+      path: `${path}/{id}`,
+      summary: of.save,
+      body: bodyOf(schema) as z.ZodType<Omit<T, 'id' | 'version'>>,
+      answer: schema,
+      handle: ({ caller, body, params, seenVersion }) =>
+        documents.save(caller, { id: idOf(params), seenVersion, body }),
+    }),
+  ];
+  if (remove === undefined) return endpoints;
+  return [
+    ...endpoints,
+    endpoint({
+      method: 'delete',
+      path: `${path}/{id}`,
+      summary: remove,
+      answer: z.strictObject({ id: idSchema }),
+      handle: async ({ caller, params, seenVersion }) => {
+        const id = idOf(params);
+        await documents.remove(caller, { id, seenVersion });
+        return { id };
+      },
+    }),
+  ];
+}
+
 const LIMIT = '256kb';
 
 /** Mounts endpoints; a path asked with another method is answered 405. */
-export function mountEndpoints(app: Express, endpoints: readonly Endpoint[]): void {
+export function mountEndpoints(
+  app: Express,
+  endpoints: readonly Endpoint[],
+  callerOf: (request: Request) => Caller,
+): void {
   app.use('/api', express.json({ limit: LIMIT }));
   for (const one of endpoints)
     app[one.method](expressPath(one.path), async (request: Request, response: Response) => {
-      const answer = await one.handle(callOf(one, request));
+      const answer = await one.handle(callOf(one, request, callerOf(request)));
       response.status(one.status ?? 200).json(answer);
     });
   for (const path of new Set(endpoints.map((one) => one.path)))
@@ -62,8 +122,9 @@ export function mountEndpoints(app: Express, endpoints: readonly Endpoint[]): vo
 
 const expressPath = (path: string): string => path.replaceAll(/\{(\w+)\}/g, ':$1');
 
-function callOf(one: Endpoint, request: Request): Call<unknown> {
+function callOf(one: Endpoint, request: Request, caller: Caller): Call<unknown> {
   return {
+    caller,
     body: one.body ? parseBody(one.body, request) : undefined,
     params: request.params as Record<string, string>,
     seenVersion: seenVersion(request.get('If-Match')),

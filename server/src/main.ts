@@ -6,7 +6,7 @@ import { createClock } from './clock.ts';
 import { readConfig } from './config.ts';
 import { createApp } from './createApp.ts';
 import { openDatabase } from './database/database.ts';
-import { ensureShop } from './shelf/service.ts';
+import { openShop } from './shop/openShop.ts';
 
 const WEB_DIR = fileURLToPath(new URL('../../web/dist', import.meta.url));
 const PATIENCE_MS = 5000;
@@ -14,14 +14,13 @@ const PATIENCE_MS = 5000;
 const config = readConfig(process.env);
 const log = pino({ level: config.logLevel });
 const db = await openDatabase(path.resolve(config.dataDir));
-await ensureShop(db);
-const shop = await db.models.shops.findOne();
+const shop = await openShop({ db, shopId: config.shopId });
 const clock = createClock({
   frozenAt: config.frozenAt,
-  offsetMs: shop?.body.clockOffsetMs ?? 0,
+  offsetMs: shop.clockOffsetMs,
 });
 const changes = createChanges();
-const app = createApp({ db, clock, changes, log, webDir: WEB_DIR });
+const app = createApp({ db, shopId: shop.id, clock, changes, log, webDir: WEB_DIR });
 const server = app.listen(config.port, config.host, (error) => {
   if (error) {
     log.fatal({ err: error }, `cannot listen on ${config.host}:${config.port}`);

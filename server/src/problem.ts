@@ -1,4 +1,5 @@
-import { DomainError, type Problem } from '@ratio/core';
+import type { Problem } from '@ratio/core/document';
+import { DomainError } from '@ratio/core/errors';
 import type { z } from 'zod';
 
 /** Every way in which a request can fail: the status, and what it says in short. */
@@ -13,7 +14,7 @@ export const PROBLEMS = {
   stale: { status: 412, title: 'Somebody else changed it first' },
   body_too_large: { status: 413, title: 'The body is too large' },
   unsupported_media_type: { status: 415, title: 'Send JSON' },
-  unreadable: { status: 422, title: 'Something is missing in what was told' },
+  unreadable: { status: 422, title: 'Something is missing in the recipe' },
   out_of_range: { status: 422, title: 'Outside of what the model holds for' },
   version_required: { status: 428, title: 'Say which version you saw' },
   internal: { status: 500, title: 'Something went wrong here' },

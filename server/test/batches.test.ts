@@ -2,7 +2,7 @@ import { spawn } from 'node:child_process';
 import { once } from 'node:events';
 import { expect } from 'chai';
 import request from 'supertest';
-import type { Plan } from '@ratio/core';
+import type { Plan } from '@ratio/core/batch';
 import { migrator } from '../src/database/migrate.ts';
 import { openDatabase } from '../src/database/database.ts';
 import { lidoDrinks } from '../../demo/lido.ts';
@@ -18,7 +18,7 @@ const PLAN: Plan = {
   wetting: 'stages',
   steep: [{ place: 'fridge', tempC: 4, hours: 18 }],
   agitationHours: [],
-  separation: { method: 'drain', rinseG: 0 },
+  filtration: { method: 'drain', rinseG: 0 },
 };
 
 describe('batches and jugs', () => {
@@ -54,7 +54,7 @@ describe('batches and jugs', () => {
     );
     expect(Date.parse(body.endsAt) - Date.parse(body.startedAt)).to.equal(18 * 3_600_000);
     const again = await openDatabase(server.dataDir);
-    expect((await again.models.batches.findByPk('new-batch'))?.body.plan).to.deep.equal(PLAN);
+    expect((await again.batches.get('lido', 'new-batch')).plan).to.deep.equal(PLAN);
     await again.close();
   });
 
@@ -109,7 +109,7 @@ describe('batches and jugs', () => {
     expect(
       (await enter('lido-jug-1', { id: 'undo-2', kind: 'undone', entryId: 'draw-1' })).status,
     ).to.equal(409);
-    expect(await server.db.models.jugEntries.count({ where: { jugId: 'lido-jug-1' } })).to.equal(6);
+    expect(await server.db.jugEntries.about('lido', 'lido-jug-1')).to.have.length(6);
   });
 
   it('pour no more than a jug holds', async () => {
@@ -136,9 +136,11 @@ describe('batches and jugs', () => {
     const program = `
       import { openDatabase } from ${JSON.stringify(new URL('../src/database/database.ts', import.meta.url).href)};
       const db = await openDatabase(${JSON.stringify(server.dataDir)});
-      await db.write((transaction) => db.models.jugEntries.create(
-        { id: 'before-the-kill', jugId: 'lido-jug-1', kind: 'poured', massG: -1, note: '', at: '2026-06-13T06:40:00Z', undoes: null },
-        { transaction }));
+      await db.write((transaction) => db.jugEntries.add(
+        { shopId: 'lido', author: 'unsigned' },
+        { id: 'before-the-kill', jugId: 'lido-jug-1', kind: 'poured', massG: -1, note: '', at: '2026-06-13T06:40:00Z',
+          undoes: null, strengthFrac: null, caffeineMgPerG: null, pricePerKg: null, useBy: null, pairId: null },
+        transaction));
       process.kill(process.pid, 'SIGKILL');`;
     const child = spawn(
       process.execPath,
@@ -146,9 +148,7 @@ describe('batches and jugs', () => {
       { stdio: 'inherit' },
     );
     expect((await once(child, 'exit'))[1]).to.equal('SIGKILL');
-    expect(await server.db.models.jugEntries.count({ where: { id: 'before-the-kill' } })).to.equal(
-      1,
-    );
+    expect(await server.db.jugEntries.find('lido', 'before-the-kill')).to.include({ massG: -1 });
   });
 
   it('tell open pages what changed', async () => {
@@ -167,6 +167,6 @@ describe('batches and jugs', () => {
     const umzug = migrator(server.db.sequelize);
     await umzug.down({ to: 0 });
     await umzug.up();
-    expect(await server.db.models.jugs.count()).to.equal(0);
+    expect(await server.db.jugs.list('lido')).to.deep.equal([]);
   });
 });

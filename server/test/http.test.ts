@@ -19,15 +19,15 @@ describe('the server', () => {
     for (const path of [
       '/api/health',
       '/api/ingredients',
-      '/api/reckon/batch',
-      '/api/reckon/drink',
+      '/api/predict/batch',
+      '/api/predict/drink',
       '/api/openapi.json',
       '/api/batches',
       '/api/jugs/{id}/entries',
     ])
       expect(body.paths).to.have.property(path);
     const schema =
-      body.paths['/api/reckon/batch'].post.requestBody.content['application/json'].schema;
+      body.paths['/api/predict/batch'].post.requestBody.content['application/json'].schema;
     expect(schema.required).to.include.members(['dose', 'water', 'grind', 'steep']);
     expect(schema.required).to.not.include('wetting');
     expect(schema.additionalProperties).to.equal(false);
@@ -41,23 +41,23 @@ describe('the server', () => {
     [
       'broken JSON',
       'bad_json',
-      ({ app }) => request(app).post('/api/reckon/batch').type('json').send('{"dose":'),
+      ({ app }) => request(app).post('/api/predict/batch').type('json').send('{"dose":'),
     ],
     [
       'a body of 2 MB',
       'body_too_large',
       ({ app }) =>
         request(app)
-          .post('/api/reckon/batch')
+          .post('/api/predict/batch')
           .send({ text: 'x'.repeat(2e6) }),
     ],
     [
       'a form',
       'unsupported_media_type',
-      ({ app }) => request(app).post('/api/reckon/batch').type('form').send('a=1'),
+      ({ app }) => request(app).post('/api/predict/batch').type('form').send('a=1'),
     ],
-    ['no body', 'unsupported_media_type', ({ app }) => request(app).post('/api/reckon/batch')],
-    ['an array', 'bad_body', ({ app }) => request(app).post('/api/reckon/batch').send([1])],
+    ['no body', 'unsupported_media_type', ({ app }) => request(app).post('/api/predict/batch')],
+    ['an array', 'bad_body', ({ app }) => request(app).post('/api/predict/batch').send([1])],
     ['an unknown path', 'not_found', ({ app }) => request(app).get('/api/teapots')],
     ['a wrong method', 'method_not_allowed', ({ app }) => request(app).delete('/api/batches')],
     [
@@ -70,7 +70,7 @@ describe('the server', () => {
       'unsupported_media_type',
       ({ app }) =>
         request(app)
-          .post('/api/reckon/batch')
+          .post('/api/predict/batch')
           .set('Content-Type', 'application/json; charset=klingon')
           .send('{}'),
     ],

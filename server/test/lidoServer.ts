@@ -10,6 +10,9 @@ import { createClock } from '../src/clock.ts';
 import { createApp } from '../src/createApp.ts';
 import { openDatabase, type Database } from '../src/database/database.ts';
 
+/** Whoever asks in the tests. */
+export const LIDO = { shopId: 'lido', author: 'unsigned' } as const;
+
 /** A server over a temporary file, with the lido's demo data and a clock that stands still. */
 export interface LidoServer {
   readonly app: Express;
@@ -24,7 +27,7 @@ export async function openLidoServer(): Promise<LidoServer> {
   await seedLido({ db, realNow: new Date(LIDO_MORNING) });
   const changes = createChanges();
   const clock = createClock({ frozenAt: new Date(LIDO_MORNING), offsetMs: 0 });
-  const app = createApp({ db, clock, changes, log: pino({ level: 'silent' }) });
+  const app = createApp({ db, shopId: 'lido', clock, changes, log: pino({ level: 'silent' }) });
   return {
     app,
     db,

@@ -108,20 +108,20 @@ describe('the bar', () => {
         fillWith: { ingredient: 'oat-drink' },
         target: { strengthFrac: 0.013 },
       };
-      const { body } = await post('/api/reckon/drink', drink);
+      const { body } = await post('/api/predict/drink', drink);
       expect(body.status).to.equal('met');
       expect(body.allergens).to.deep.equal(['gluten']);
       expect(body.sugarG).to.be.above(11);
       const unknown = { ...drink, fillWith: { ingredient: 'moon-milk' } };
-      expect((await post('/api/reckon/drink', unknown)).body).to.include({ status: 400 });
+      expect((await post('/api/predict/drink', unknown)).body).to.include({ status: 400 });
     });
 
     it('keeps what goes into a drink, and says into which', async () => {
-      const { version } = (await get('/api/parts')).find(
+      const { version } = (await get('/api/house-recipes')).find(
         ({ id }: { id: string }) => id === 'salt-foam',
       );
       const gone = await request(server.app)
-        .delete('/api/parts/salt-foam')
+        .delete('/api/house-recipes/salt-foam')
         .set('If-Match', String(version));
       expect(gone.status).to.equal(409);
       expect(gone.body.detail).to.contain('Salt foam tide');
@@ -150,10 +150,12 @@ describe('the bar', () => {
 
       it('goes with a part that is no longer made', async () => {
         await put('/api/opened/cup-syrup', 0, { at });
-        const { version } = (await get('/api/parts')).find(
+        const { version } = (await get('/api/house-recipes')).find(
           ({ id }: { id: string }) => id === 'cup-syrup',
         );
-        await request(server.app).delete('/api/parts/cup-syrup').set('If-Match', String(version));
+        await request(server.app)
+          .delete('/api/house-recipes/cup-syrup')
+          .set('If-Match', String(version));
         expect(await openedOf('cup-syrup')).to.equal(undefined);
       });
     });
@@ -169,14 +171,14 @@ describe('the bar', () => {
     });
 
     it('refuses a part that goes into itself, and keeps the one before', async () => {
-      const { id, version, ...part } = (await get('/api/parts')).find(
+      const { id, version, ...part } = (await get('/api/house-recipes')).find(
         (one: { id: string }) => one.id === 'cup-syrup',
       );
       const inputs = [{ ingredient: 'cup-syrup', amount: { massG: 10 } }];
-      const answer = await put(`/api/parts/${id}`, version, { ...part, inputs });
+      const answer = await put(`/api/house-recipes/${id}`, version, { ...part, inputs });
       expect(answer.body.detail).to.contain('goes into itself');
       expect(
-        (await get('/api/parts')).find((one: { id: string }) => one.id === id).version,
+        (await get('/api/house-recipes')).find((one: { id: string }) => one.id === id).version,
       ).to.equal(version);
     });
   });
@@ -227,8 +229,8 @@ describe('the bar', () => {
       const body = { id: 'v1', drink: { ...drink, name: 'New one' }, change: 'new', forWhom: '' };
       const made = await keep('new-one', 0, body);
       expect(made.body).to.include({ id: 'new-one', version: 1, name: 'New one' });
-      const fillWith = { ingredient: 'moon-milk', tempC: 4, share: 1 };
-      const bad = await keep('other', 0, { ...body, id: 'v2', drink: { ...drink, fillWith } });
+      const diluents = [{ ingredient: 'moon-milk', tempC: 4, proportion: 1 }];
+      const bad = await keep('other', 0, { ...body, id: 'v2', drink: { ...drink, diluents } });
       expect(bad.body.detail).to.contain('moon-milk');
     });
 
@@ -256,7 +258,7 @@ describe('a database from before drinks in full', () => {
       replacements: { body: JSON.stringify(old) },
     });
     await migrations.up();
-    await migrations.down();
+    await migrations.down({ to: '20261126-drinks-in-full' });
     const [[row]] = (await sequelize.query('SELECT body FROM drinks')) as [
       { body: string }[],
       unknown,
@@ -265,10 +267,10 @@ describe('a database from before drinks in full', () => {
     await migrations.up();
     await sequelize.close();
     const db = await openDatabase(dataDir);
-    const drink = (await db.models.drinks.findByPk('old'))!;
-    expect(drink.body).to.deep.include({
-      fillWith: { ingredient: 'water', tempC: 4, share: 1 },
-      shares: 1,
+    expect(await db.drinks.get('shop', 'old')).to.deep.include({
+      version: 3,
+      diluents: [{ ingredient: 'water', tempC: 4, proportion: 1 }],
+      servings: 1,
       serve: 'built',
     });
     await db.close();

@@ -3,10 +3,9 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { expect } from 'chai';
 import request from 'supertest';
-import { createChanges } from '../src/changes/changes.ts';
 import { openDatabase } from '../src/database/database.ts';
 import { openLidoServer, type LidoServer } from './lidoServer.ts';
-import { createShelfService, ensureShop } from '../src/shelf/service.ts';
+import { openShop } from '../src/shop/openShop.ts';
 
 describe('documents that several tablets write', () => {
   let server: LidoServer;
@@ -52,7 +51,7 @@ describe('documents that several tablets write', () => {
     } = (await request(server.app).get('/api/shop')).body;
     const changed = await put('/api/shop', `"${version}"`, { ...shop, crewFromHours: 5 });
     expect(changed.body).to.include({ crewFromHours: 5 });
-    expect((await server.db.models.shops.findOne())?.body).to.have.property('clockOffsetMs');
+    expect(await server.db.shops.get('lido', 'lido')).to.have.property('clockOffsetMs');
   });
 
   it('keep a set of small jars, its start and its scores', async () => {
@@ -66,7 +65,7 @@ describe('documents that several tablets write', () => {
       wetting: 'stages',
       steep: [{ place: 'fridge', tempC: 4, hours: 18 }],
       agitationHours: [],
-      separation: { method: 'drain', rinseG: 0 },
+      filtration: { method: 'drain', rinseG: 0 },
     };
     const jar = {
       number: 1,
@@ -114,13 +113,13 @@ describe('documents that several tablets write', () => {
       wetting: 'stages',
       steep: [{ place: 'fridge', tempC: 4, hours: 18 }],
       agitationHours: [],
-      separation: { method: 'drain', rinseG: 0 },
+      filtration: { method: 'drain', rinseG: 0 },
     };
-    const held = [
+    const targets = [
       { key: 'ratio', value: 5 },
       { key: 'doseG', value: 900 },
     ];
-    const draft = { plan, held, pinned: null, scooped: false, startAt: null };
+    const draft = { plan, targets, locked: null, scooped: false, startAt: null };
     expect((await put('/api/drafts/bench', '"0"', draft)).body).to.include({
       id: 'bench',
       version: 1,
@@ -139,10 +138,9 @@ describe('a shop without data', () => {
   it('gets its row once, with a zone that a clock knows', async () => {
     const dataDir = await mkdtemp(path.join(tmpdir(), 'ratio-shop-'));
     const db = await openDatabase(dataDir);
-    await ensureShop(db);
-    await ensureShop(db);
-    expect(await db.models.shops.count()).to.equal(1);
-    const { zone } = await createShelfService({ db, changes: createChanges() }).shop();
+    const { zone } = await openShop({ db, shopId: null });
+    await openShop({ db, shopId: null });
+    expect(await db.shops.shopIds()).to.deep.equal(['shop']);
     expect(() => new Intl.DateTimeFormat('en', { timeZone: zone })).to.not.throw();
     await db.close();
     await rm(dataDir, { recursive: true });

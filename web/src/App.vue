@@ -2,17 +2,17 @@
 import { onScopeDispose, ref } from 'vue';
 import { RouterView, useRouter } from 'vue-router';
 import { sentenceOf } from './api/client.ts';
-import FinderDialog from './line/FinderDialog.vue';
-import KeysHelp from './line/KeysHelp.vue';
-import NoticeBar from './line/NoticeBar.vue';
-import TheLine from './line/TheLine.vue';
+import FinderDialog from './components/navigation/FinderDialog.vue';
+import KeysHelp from './components/navigation/KeysHelp.vue';
+import NoticeBar from './components/navigation/NoticeBar.vue';
+import TheLine from './components/navigation/TheLine.vue';
 import { useBatches } from './stores/batches.ts';
 import { useDraft } from './stores/draft.ts';
 import { useJugs } from './stores/jugs.ts';
 import { usePantry } from './stores/pantry.ts';
 import { useSettings } from './stores/settings.ts';
 import { useShop } from './stores/shop.ts';
-import { useChanges } from './stores/useChanges.ts';
+import { useChanges } from './composables/useChanges.ts';
 
 const STATION_KEYS: Readonly<Record<string, string>> = {
   '1': '/plan',
@@ -22,7 +22,7 @@ const STATION_KEYS: Readonly<Record<string, string>> = {
 };
 
 /** Pages whose `n` makes one of what they hold. */
-const STARTS_ITS_OWN = ['/pour', '/shelf/parts', '/shelf/ingredients'];
+const STARTS_ITS_OWN = ['/pour', '/shelf/house-recipes', '/shelf/ingredients'];
 
 useSettings();
 useChanges();

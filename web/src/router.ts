@@ -7,18 +7,18 @@ import CardPage from './pages/pour/CardPage.vue';
 import MenuPage from './pages/pour/MenuPage.vue';
 import PourPage from './pages/pour/PourPage.vue';
 import IngredientsPage from './pages/ingredients/IngredientsPage.vue';
-import PartsPage from './pages/parts/PartsPage.vue';
+import HouseRecipesPage from './pages/houseRecipes/HouseRecipesPage.vue';
 import SamplesPage from './pages/samples/SamplesPage.vue';
 import ShelfPage from './pages/shelf/ShelfPage.vue';
 import SteepPage from './pages/steep/SteepPage.vue';
-import ToldPage from './pages/told/ToldPage.vue';
+import RecipeReaderPage from './pages/recipeText/RecipeReaderPage.vue';
 
 export const router = createRouter({
   history: createWebHistory(),
   routes: [
     { path: '/', redirect: '/plan' },
     { path: '/plan', component: PlanPage, meta: { title: 'Plan' } },
-    { path: '/plan/told', component: ToldPage, meta: { title: 'Recipes as told' } },
+    { path: '/plan/recipe', component: RecipeReaderPage, meta: { title: 'Recipes' } },
     { path: '/plan/samples', component: SamplesPage, meta: { title: 'Small jars' } },
     { path: '/steep', component: SteepPage, meta: { title: 'Steep' } },
     { path: '/jugs', component: JugsPage, meta: { title: 'Jugs' } },
@@ -26,7 +26,11 @@ export const router = createRouter({
     { path: '/pour', component: PourPage, meta: { title: 'Pour' } },
     { path: '/pour/menu', component: MenuPage, meta: { title: 'The menu' } },
     { path: '/pour/card', component: CardPage, meta: { title: 'Build card' } },
-    { path: '/shelf/parts', component: PartsPage, meta: { title: 'House-made parts' } },
+    {
+      path: '/shelf/house-recipes',
+      component: HouseRecipesPage,
+      meta: { title: 'House recipes' },
+    },
     { path: '/shelf/ingredients', component: IngredientsPage, meta: { title: 'Ingredients' } },
     { path: '/label', component: LabelPage, meta: { title: 'Label' } },
     { path: '/shelf', component: ShelfPage, meta: { title: 'Shelf' } },

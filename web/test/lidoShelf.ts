@@ -5,7 +5,7 @@ import {
   lidoDrinks,
   lidoOpened,
   lidoPantry,
-  lidoParts,
+  lidoHouseRecipes,
   lidoShop,
   lidoVessels,
 } from '../../demo/lido.ts';
@@ -21,7 +21,7 @@ export const lidoShelf: Handler = ({ path }) => {
     '/api/vessels': versioned(lidoVessels),
     '/api/drinks': versioned(lidoDrinks),
     '/api/pantry': versioned(lidoPantry),
-    '/api/parts': versioned(lidoParts),
+    '/api/house-recipes': versioned(lidoHouseRecipes),
     '/api/opened': versioned(lidoOpened),
   };
   return { status: 200, body: bodies[path] ?? [] };

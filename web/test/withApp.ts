@@ -1,4 +1,4 @@
-import type { Jug } from '@ratio/core';
+import type { Jug } from '@ratio/core/jug';
 import { createPinia } from 'pinia';
 import { createApp, effectScope } from 'vue';
 import { createMemoryHistory, createRouter } from 'vue-router';

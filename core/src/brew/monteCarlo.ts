@@ -1,17 +1,23 @@
-import { CONSTANTS } from '../constants.ts';
+import { mean, quantileSorted } from 'd3-array';
 import { DomainError } from '../errors.ts';
 import { createRandom } from '../numeric/random.ts';
-import { batch, type BatchInput } from './batch.ts';
-import type { Range } from './batchRange.ts';
-import { SIGMAS } from './spreads.ts';
+import { brew, type BrewInput } from './brew.ts';
+import type { BrewModel } from './model.ts';
+import type { Range } from './range.ts';
+import { MODEL_SHIFTS, SIGMAS } from './spreads.ts';
 
-/** What a batch's result is uncertain by. */
-export const UNCERTAIN_INPUTS = ['solubleFrac', 'diffusivity', 'retained', 'looseDensity'] as const;
+/** What a brew's result is uncertain by. */
+export const UNCERTAIN_INPUTS = [
+  'equilibriumYield',
+  'diffusivity',
+  'retained',
+  'looseDensity',
+] as const;
 export type UncertainInput = (typeof UNCERTAIN_INPUTS)[number];
 
 /** What to do about each, in the words of the bench. */
 export const NARROWED_BY: Readonly<Record<UncertainInput, string>> = {
-  solubleFrac: 'read a batch of this coffee with a refractometer',
+  equilibriumYield: 'read a batch of this coffee with a refractometer',
   diffusivity: 'read the brew once half way through the steep',
   retained: 'weigh what comes out of the strainer',
   looseDensity: 'weigh the coffee',
@@ -32,69 +38,55 @@ export interface MonteCarloResult {
 
 const OUTPUTS = ['strengthFrac', 'brewMl', 'extractionYieldFrac'] as const;
 
-/** A sampling of a batch that goes on in steps, so that it can show itself and be stopped. */
+/** A sampling of a brew that goes on in steps, so that it can show itself and be stopped. */
 export interface MonteCarlo {
   /** Draws more, and summarises all so far. */
   readonly advance: (draws: number) => MonteCarloResult;
 }
 
 /**
- * Seeded Monte Carlo over the whole chain: soluble share and liquid kept are normal, the
+ * Seeded Monte Carlo over the whole chain: equilibrium yield and retained liquid are normal, the
  * diffusivity lognormal, a scoop's density normal where the coffee was scooped.
  *
  * @param input.seed any whole number: the same seed gives the same draws
- * @param input.ofScoop the batch that the same scoop gives when the loose coffee is denser by a
+ * @param input.ofScoop the brew that the same scoop gives when the loose coffee is denser by a
  *   factor; left out where the coffee was weighed
  * @returns 5th and 95th percentile and median of each result; contributions are squared
  *   correlations with the inputs, exact where the model is linear
  */
 export function createMonteCarlo(input: {
-  batch: BatchInput;
+  brew: BrewInput;
+  model: BrewModel;
   seed: number;
-  ofScoop?: (densityFactor: number) => BatchInput;
+  ofScoop?: (densityFactor: number) => BrewInput;
 }): MonteCarlo {
   const { ofScoop } = input;
   const random = createRandom(input.seed);
-  const inputs: UncertainInput[] = UNCERTAIN_INPUTS.filter(
-    (name) => name !== 'looseDensity' || ofScoop,
-  );
+  const inputs = UNCERTAIN_INPUTS.filter((name) => name !== 'looseDensity' || ofScoop);
   const normals: number[][] = inputs.map(() => []);
   const results = OUTPUTS.map((): number[] => []);
 
   function draw(): void {
-    const z = inputs.map(() => random.normal());
-    const [soluble, diffusivity, retained, density] = z as [number, number, number, number?];
-    const base =
-      ofScoop && density !== undefined
-        ? ofScoop(Math.max(0.2, 1 + density * SIGMAS.looseDensity))
-        : input.batch;
-    const outcome = batch(
-      {
-        ...base,
-        coffee: {
-          ...base.coffee,
-          solubleFrac: base.coffee.solubleFrac * Math.max(0.2, 1 + soluble * SIGMAS.soluble),
-        },
-      },
-      {
-        diffusivity22M2PerS:
-          CONSTANTS.diffusivity22M2PerS.value * Math.exp(diffusivity * SIGMAS.logDiffusivity),
-        retainedShiftGPerG: retained * SIGMAS.retainedGPerG,
-      },
-    );
-    z.forEach((value, i) => normals[i]!.push(value));
+    let { brew: drawn, model } = input;
+    inputs.forEach((name, i) => {
+      const z = random.normal();
+      normals[i]!.push(z);
+      if (name === 'looseDensity') drawn = ofScoop!(Math.max(0.2, 1 + z * SIGMAS.looseDensity));
+      else model = MODEL_SHIFTS[name](model, z);
+    });
+    const outcome = brew(drawn, model);
     OUTPUTS.forEach((name, i) => results[i]!.push(outcome[name]));
   }
 
   const summarise = (values: readonly number[]): SampledRange => {
-    const sorted = Float64Array.from(values).sort();
+    const sorted = values.toSorted((a, b) => a - b);
     const contributions = inputs
       .map((name, i) => ({ input: name, shareFrac: squaredCorrelation(normals[i]!, values) }))
       .sort((a, b) => b.shareFrac - a.shareFrac);
     return {
-      low: percentile(sorted, 0.05),
-      median: percentile(sorted, 0.5),
-      high: percentile(sorted, 0.95),
+      low: quantileSorted(sorted, 0.05)!,
+      median: quantileSorted(sorted, 0.5)!,
+      high: quantileSorted(sorted, 0.95)!,
       contributions,
     };
   };
@@ -127,17 +119,8 @@ export function createMonteCarlo(input: {
  */
 export const widthLeftFrac = (shareFrac: number): number => Math.sqrt(Math.max(0, 1 - shareFrac));
 
-/** Linear between the two nearest values. */
-function percentile(sorted: Float64Array, frac: number): number {
-  const place = frac * (sorted.length - 1);
-  const below = Math.floor(place);
-  const above = Math.min(sorted.length - 1, below + 1);
-  return sorted[below]! + (place - below) * (sorted[above]! - sorted[below]!);
-}
-
 function squaredCorrelation(a: readonly number[], b: readonly number[]): number {
-  const mean = (values: readonly number[]) => values.reduce((sum, v) => sum + v, 0) / values.length;
-  const [meanA, meanB] = [mean(a), mean(b)];
+  const [meanA, meanB] = [mean(a)!, mean(b)!];
   let [ab, aa, bb] = [0, 0, 0];
   for (let i = 0; i < a.length; i++) {
     const [da, db] = [a[i]! - meanA, b[i]! - meanB];

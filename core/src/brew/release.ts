@@ -29,9 +29,9 @@ export function createRelease(input: {
   wetting: Wetting;
   agitationS: readonly number[];
   history: TemperatureHistory;
-  diffusivity22M2PerS?: number;
+  diffusivity22M2PerS: number;
 }): Release {
-  const { history, diffusivity22M2PerS = CONSTANTS.diffusivity22M2PerS.value } = input;
+  const { history, diffusivity22M2PerS } = input;
   const { diameterUm, freeFrac } = GRINDS[input.grind];
   const perRadius2 = (4 * diffusivity22M2PerS) / (diameterUm * 1e-6) ** 2;
   const ofCohort = (equivalentS: number): number =>

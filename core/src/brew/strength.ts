@@ -1,15 +1,15 @@
 import { CONSTANTS } from '../constants.ts';
 
 /**
- * Yield when nothing more comes out, by ratio: a thin bed gives more of itself.
+ * Extraction yield when nothing more comes out, by ratio: a thin slurry extracts more.
  *
  * @param input.ratio water over coffee by mass, above 0
- * @param input.solubleFrac soluble share at equilibrium, 0–1
+ * @param input.equilibriumYieldFrac what a very thin slurry comes to, 0–1
  * @returns extraction yield, share of the dose, 0–1
  * @see maximum yield and partition after Liang, Chan and Ristenpart 2021 (memory); ratio term ours
  */
-export function equilibriumYieldFrac(input: { ratio: number; solubleFrac: number }): number {
-  return (input.solubleFrac * input.ratio) / (input.ratio + CONSTANTS.halfRatio.value);
+export function yieldAtRatioFrac(input: { ratio: number; equilibriumYieldFrac: number }): number {
+  return (input.equilibriumYieldFrac * input.ratio) / (input.ratio + CONSTANTS.halfRatio.value);
 }
 
 /**
@@ -43,7 +43,7 @@ export function immersionYieldFrac(input: {
  * @param input.brewG mass of the brew, g
  * @returns extraction yield, c·B/D, share of the dose
  */
-export function drippedYieldFrac(input: {
+export function percolationYieldFrac(input: {
   doseG: number;
   brewG: number;
   strengthFrac: number;

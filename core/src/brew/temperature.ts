@@ -29,7 +29,7 @@ const SERIES_NODES = 9;
  *
  * @param pieces in order; at least one; tempC 0…100
  */
-export function heldTemperature(
+export function constantTemperature(
   pieces: readonly { durationS: number; tempC: number }[],
 ): TemperatureHistory {
   return createTemperatureHistory(
@@ -42,25 +42,58 @@ export function heldTemperature(
   );
 }
 
+/** Something that sets the slurry's temperature at a moment: a pour that mixes in, or a reading. */
+type Moment = { readonly atS: number; readonly after: (tempC: number) => number };
+
 /**
- * A history in which the slurry starts at the water's temperature and cools or warms towards each
- * place in turn, by Newton's law.
+ * A history in which the slurry starts at the temperature of the first pour and cools or warms towards
+ * each place in turn, by Newton's law; a later pour mixes with what is there by mass, and a reading
+ * stands for whatever was computed up to it.
  *
- * @param input.waterC temperature at the start, °C, 0…100
- * @param input.places in order; at least one
+ * @param input.pours in order of time, the first at 0; at least one; masses g, above 0; tempC 0…100
+ * @param input.readings of the slurry, in order of time; tempC 0…100
+ * @param input.places in order; at least one; the last one goes on for ever
  * @param input.timeConstantS of the vessel, s, above 0
  */
-export function approachingTemperature(input: {
-  waterC: number;
+export function slurryTemperature(input: {
+  pours: readonly { atS: number; massG: number; tempC: number }[];
+  readings: readonly { atS: number; tempC: number }[];
   places: readonly { durationS: number; tempC: number }[];
   timeConstantS: number;
 }): TemperatureHistory {
   const { places, timeConstantS } = input;
-  let startC = input.waterC;
-  const pieces = places.map(({ durationS, tempC }) => {
-    const piece = { durationS, startC, surroundingsC: tempC, timeConstantS };
-    startC = pieceTempC(piece, durationS);
-    return piece;
+  const [first, ...later] = input.pours;
+  if (first === undefined) throw new DomainError('out_of_range', { name: 'pours', length: 0 });
+  let pouredG = first.massG;
+  const moments: Moment[] = later.map(({ atS, massG, tempC }) => {
+    const beforeG = pouredG;
+    pouredG += massG;
+    return { atS, after: (mixedC) => (mixedC * beforeG + tempC * massG) / (beforeG + massG) };
+  });
+  for (const { atS, tempC } of input.readings) moments.push({ atS, after: () => tempC });
+  moments.sort((a, b) => a.atS - b.atS);
+  const pieces: TemperaturePiece[] = [];
+  let startC = first.tempC;
+  let placeStartS = 0;
+  places.forEach(({ durationS, tempC: surroundingsC }, i) => {
+    const isLast = i === places.length - 1;
+    const placeEndS = placeStartS + durationS;
+    let fromS = placeStartS;
+    let leftS = durationS;
+    const goOn = (pieceS: number): void => {
+      const piece = { durationS: pieceS, startC, surroundingsC, timeConstantS };
+      pieces.push(piece);
+      startC = pieceTempC(piece, pieceS);
+      fromS += pieceS;
+      leftS = Math.max(0, leftS - pieceS);
+    };
+    for (const { atS, after } of moments) {
+      if (atS < placeStartS || (atS >= placeEndS && !isLast)) continue;
+      if (atS > fromS) goOn(atS - fromS);
+      startC = after(startC);
+    }
+    goOn(leftS);
+    placeStartS = placeEndS;
   });
   return createTemperatureHistory(pieces);
 }

@@ -1,7 +1,11 @@
 import { findRoot } from '../numeric/findRoot.ts';
 import { createRelease } from './release.ts';
-import { equilibriumYieldFrac, immersionYieldFrac } from './strength.ts';
-import type { BatchInput } from './batch.ts';
+import { immersionYieldFrac, yieldAtRatioFrac } from './strength.ts';
+import type { BrewInput } from './brew.ts';
+import type { BrewModel } from './model.ts';
+
+/** A steep that goes on in its last place. */
+type Steep = Pick<BrewInput, 'grind' | 'wetting' | 'agitationS' | 'history'>;
 
 /**
  * When a steep has come to a strength.
@@ -11,18 +15,14 @@ import type { BatchInput } from './batch.ts';
  * @returns hours from the start; null where it never comes to it, or not within a week
  */
 export function hoursToStrength(
-  input: Pick<
-    BatchInput,
-    'doseG' | 'waterG' | 'coffee' | 'grind' | 'wetting' | 'agitationS' | 'history'
-  > & { strengthFrac: number },
+  input: Steep & Pick<BrewInput, 'doseG' | 'waterG'> & { strengthFrac: number },
+  model: BrewModel,
 ): number | null {
-  const { doseG, waterG, coffee, strengthFrac } = input;
+  const { doseG, waterG, strengthFrac } = input;
+  const { equilibriumYieldFrac } = model;
   const wanted = immersionYieldFrac({ doseG, waterG, strengthFrac });
-  const reachable = equilibriumYieldFrac({
-    ratio: waterG / doseG,
-    solubleFrac: coffee.solubleFrac,
-  });
-  return hoursToRelease({ ...input, releasedFrac: wanted / reachable });
+  const reachable = yieldAtRatioFrac({ ratio: waterG / doseG, equilibriumYieldFrac });
+  return hoursToRelease({ ...input, releasedFrac: wanted / reachable }, model);
 }
 
 const LONGEST_HOURS = 168;
@@ -35,12 +35,12 @@ const LONGEST_HOURS = 168;
  * @returns hours from the start; 0 where it is free at once, null where a week does not do
  */
 export function hoursToRelease(
-  input: Pick<BatchInput, 'grind' | 'wetting' | 'agitationS' | 'history'> & {
-    releasedFrac: number;
-  },
+  input: Steep & { releasedFrac: number },
+  { diffusivity22M2PerS }: BrewModel,
 ): number | null {
-  const release = createRelease(input);
-  const over = (hours: number): number => release(hours * 3600) - input.releasedFrac;
+  const { releasedFrac, ...steep } = input;
+  const release = createRelease({ ...steep, diffusivity22M2PerS });
+  const over = (hours: number): number => release(hours * 3600) - releasedFrac;
   if (over(0) >= 0) return 0;
   if (over(LONGEST_HOURS) < 0) return null;
   return findRoot({ f: over, low: 0, high: LONGEST_HOURS, tolerance: 1e-6 });

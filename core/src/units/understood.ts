@@ -1,6 +1,6 @@
 import type { ReadAmount } from './readAmount.ts';
 import { UNITS } from './units.ts';
-import { inOneLine, writeMass, writeTemp, writeVolume } from './writeAmount.ts';
+import { amountText, writeMass, writeTemp, writeVolume } from './writeAmount.ts';
 
 /**
  * How an amount was understood, in both systems of measures.
@@ -20,11 +20,11 @@ export function understood(amount: ReadAmount): string {
 function ways({ quantity }: ReadAmount, value: number): string[] {
   switch (quantity) {
     case 'mass':
-      return both((units) => inOneLine(writeMass({ massG: value, units })));
+      return both((units) => amountText(writeMass({ massG: value, units })));
     case 'volume':
-      return both((units) => inOneLine(writeVolume({ volumeMl: value, units })));
+      return both((units) => amountText(writeVolume({ volumeMl: value, units })));
     case 'temperature':
-      return both((units) => inOneLine(writeTemp({ tempC: value, units })));
+      return both((units) => amountText(writeTemp({ tempC: value, units })));
     case 'time':
       return [hours(value)];
     case 'ratio':

@@ -58,7 +58,7 @@ export const writeTemp = (input: { tempC: number; units: ShopUnits }): WrittenAm
 const signed = (degrees: number): string => degrees.toFixed(0).replace('-', '−');
 
 /** @returns figure and unit in one line, with a thin space between */
-export const inOneLine = ({ figure, unit }: WrittenAmount): string => `${figure}\u2009${unit}`;
+export const amountText = ({ figure, unit }: WrittenAmount): string => `${figure}\u2009${unit}`;
 
 function write(canonical: number, steps: readonly Step[]): WrittenAmount {
   const step = steps.find(({ belowCanonical }) => Math.abs(canonical) < belowCanonical)!;

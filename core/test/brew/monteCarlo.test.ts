@@ -1,25 +1,25 @@
 import { expect } from 'chai';
 import jstat from 'jstat';
-import { batchRange } from '../../src/brew/batchRange.ts';
-import type { BatchInput } from '../../src/brew/batch.ts';
+import { USUAL_MODEL as model } from '../../src/brew/model.ts';
+import { brewRange } from '../../src/brew/range.ts';
+import type { BrewInput } from '../../src/brew/brew.ts';
 import { createMonteCarlo, widthLeftFrac } from '../../src/brew/monteCarlo.ts';
-import { heldTemperature } from '../../src/brew/temperature.ts';
+import { constantTemperature } from '../../src/brew/temperature.ts';
 import { createRandom } from '../../src/numeric/random.ts';
 import { expectNear } from '../near.ts';
 
 const HOUR = 3600;
-const input: BatchInput = {
+const input: BrewInput = {
   doseG: 900,
   waterG: 4500,
   grind: 'coarse',
-  coffee: { solubleFrac: 0.215, robustaFrac: 0, decafFrac: 0 },
   wetting: 'stages',
-  history: heldTemperature([{ durationS: 18 * HOUR, tempC: 4 }]),
+  history: constantTemperature([{ durationS: 18 * HOUR, tempC: 4 }]),
   steepS: 18 * HOUR,
   agitationS: [],
-  separation: { method: 'drain', rinseG: 0 },
+  filtration: { method: 'drain', rinseG: 0 },
 };
-const ofScoop = (factor: number): BatchInput => ({ ...input, doseG: 900 * factor });
+const ofScoop = (factor: number): BrewInput => ({ ...input, doseG: 900 * factor });
 
 describe('createRandom', () => {
   it('is uniform and normal enough for 100,000 draws (jStat’s distributions)', () => {
@@ -46,8 +46,8 @@ describe('createRandom', () => {
 describe('createMonteCarlo', () => {
   it('agrees with first-order propagation where the model is nearly linear', () => {
     for (const options of [{}, { ofScoop }]) {
-      const sampled = createMonteCarlo({ batch: input, seed: 11, ...options }).advance(8000);
-      const linear = batchRange(input, options);
+      const sampled = createMonteCarlo({ brew: input, model, seed: 11, ...options }).advance(8000);
+      const linear = brewRange(input, model, options);
       const width = (range: { low: number; high: number }) => range.high - range.low;
       // 8,000 draws leave 2 % in a percentile; a scoop's curvature another few.
       expectNear(width(sampled.strengthFrac), width(linear.strengthFrac), 0.06);
@@ -58,18 +58,18 @@ describe('createMonteCarlo', () => {
   });
 
   it('gives the same ranges for the same seed, however it is cut into steps', () => {
-    const whole = createMonteCarlo({ batch: input, seed: 5 }).advance(1000);
-    const stepped = createMonteCarlo({ batch: input, seed: 5 });
+    const whole = createMonteCarlo({ brew: input, model, seed: 5 }).advance(1000);
+    const stepped = createMonteCarlo({ brew: input, model, seed: 5 });
     stepped.advance(300);
     expect(stepped.advance(700)).to.deep.equal(whole);
   });
 
   it('names the scoop as what a scooped batch is uncertain by, and weighing as the cure', () => {
-    const scooped = createMonteCarlo({ batch: input, seed: 5, ofScoop }).advance(3000);
+    const scooped = createMonteCarlo({ brew: input, model, seed: 5, ofScoop }).advance(3000);
     const [most] = scooped.strengthFrac.contributions;
     expect(most!.input).to.equal('looseDensity');
     expect(widthLeftFrac(most!.shareFrac)).to.be.below(0.75);
-    const weighed = createMonteCarlo({ batch: input, seed: 5 }).advance(3000);
+    const weighed = createMonteCarlo({ brew: input, model, seed: 5 }).advance(3000);
     expect(weighed.strengthFrac.contributions.map((one) => one.input)).to.not.include(
       'looseDensity',
     );
@@ -77,7 +77,9 @@ describe('createMonteCarlo', () => {
   });
 
   it('shares the variance of a nearly linear model out to one', () => {
-    const { strengthFrac } = createMonteCarlo({ batch: input, seed: 9, ofScoop }).advance(6000);
+    const { strengthFrac } = createMonteCarlo({ brew: input, model, seed: 9, ofScoop }).advance(
+      6000,
+    );
     const sum = strengthFrac.contributions.reduce((total, { shareFrac }) => total + shareFrac, 0);
     expect(sum).to.be.within(0.93, 1.05);
   });

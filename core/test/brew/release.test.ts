@@ -1,10 +1,10 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { diffusivityM2PerS } from '../../src/brew/diffusivity.ts';
-import { createRelease } from '../../src/brew/release.ts';
+import { createRelease as createReleaseAt } from '../../src/brew/release.ts';
 import {
-  approachingTemperature,
-  heldTemperature,
+  slurryTemperature,
+  constantTemperature,
   type TemperatureHistory,
 } from '../../src/brew/temperature.ts';
 import { WETTING_NAMES, type Wetting } from '../../src/brew/wetting.ts';
@@ -12,6 +12,8 @@ import { GRIND_NAMES, type Grind } from '../../src/coffee/grinds.ts';
 import { CONSTANTS } from '../../src/constants.ts';
 import { referenceRelease } from './referenceRelease.ts';
 
+const createRelease = (steep: Omit<Parameters<typeof createReleaseAt>[0], 'diffusivity22M2PerS'>) =>
+  createReleaseAt({ ...steep, diffusivity22M2PerS: CONSTANTS.diffusivity22M2PerS.value });
 const HOUR = 3600;
 
 describe('createRelease', () => {
@@ -28,7 +30,7 @@ describe('createRelease', () => {
       grind: 'coarse',
       wetting: 'pour',
       agitationS: [],
-      history: heldTemperature([{ durationS: 18 * HOUR, tempC: 4 }]),
+      history: constantTemperature([{ durationS: 18 * HOUR, tempC: 4 }]),
       timeS: 18 * HOUR,
     },
     {
@@ -36,7 +38,7 @@ describe('createRelease', () => {
       grind: 'extra-coarse',
       wetting: 'pour',
       agitationS: [2 * HOUR, 5 * HOUR],
-      history: heldTemperature([
+      history: constantTemperature([
         { durationS: 3 * HOUR, tempC: 22 },
         { durationS: 15 * HOUR, tempC: 4 },
       ]),
@@ -47,8 +49,9 @@ describe('createRelease', () => {
       grind: 'medium',
       wetting: 'stir',
       agitationS: [1 * HOUR],
-      history: approachingTemperature({
-        waterC: 32,
+      history: slurryTemperature({
+        pours: [{ atS: 0, massG: 1000, tempC: 32 }],
+        readings: [],
         places: [
           { durationS: 2 * HOUR, tempC: 21 },
           { durationS: 20 * HOUR, tempC: 4 },
@@ -72,7 +75,7 @@ describe('createRelease', () => {
       grind: 'coarse',
       wetting: 'stages',
       agitationS: [],
-      history: heldTemperature([{ durationS: 12 * HOUR, tempC: 22 }]),
+      history: constantTemperature([{ durationS: 12 * HOUR, tempC: 22 }]),
     });
     expect(release(12 * HOUR)).to.be.closeTo(0.93, 0.005);
   });
@@ -82,7 +85,7 @@ describe('createRelease', () => {
       grind: 'medium',
       wetting: 'stages',
       agitationS: [],
-      history: heldTemperature([{ durationS: 24 * HOUR, tempC: 22 }]),
+      history: constantTemperature([{ durationS: 24 * HOUR, tempC: 22 }]),
     });
     expect(release(400 * 60) / release(24 * HOUR)).to.be.above(0.92);
   });
@@ -103,7 +106,7 @@ describe('createRelease', () => {
   }) =>
     createRelease({
       ...input,
-      history: heldTemperature([{ durationS: 48 * HOUR, tempC: input.tempC }]),
+      history: constantTemperature([{ durationS: 48 * HOUR, tempC: input.tempC }]),
     })(input.timeS);
 
   it('is never lowered by more time, warmth or a finer grind', () => {
@@ -124,10 +127,11 @@ describe('createRelease', () => {
   });
 });
 
-describe('approachingTemperature', () => {
+describe('slurryTemperature', () => {
   it('integrates the diffusivity as a fine trapezoid does', () => {
-    const history = approachingTemperature({
-      waterC: 38,
+    const history = slurryTemperature({
+      pours: [{ atS: 0, massG: 1000, tempC: 38 }],
+      readings: [],
       places: [{ durationS: 30 * HOUR, tempC: 4 }],
       timeConstantS: 3 * HOUR,
     });

@@ -1,13 +1,13 @@
 import { readFileSync } from 'node:fs';
 import { expect } from 'chai';
 import { blendToStrengthG, stretched, waterToStrengthG } from '../../src/jug/balance.ts';
-import { INGREDIENTS } from '../../src/matter/ingredients.ts';
-import { compositionOfPackage, type PackageTable } from '../../src/matter/packageTable.ts';
+import { INGREDIENTS } from '../../src/pantry/ingredients.ts';
+import { compositionOfPackage, type PackageTable } from '../../src/pantry/packageTable.ts';
 import { densityGPerMl, energyKcal } from '../../src/matter/properties.ts';
-import { makePart } from '../../src/parts/makePart.ts';
-import { reckonDrink } from '../../src/reckon/reckonDrink.ts';
-import { housePartSchema } from '../../src/schemas/housePart.ts';
-import { reckonDrinkRequest } from '../../src/schemas/reckonDrink.ts';
+import { makeHouseRecipe } from '../../src/pantry/makeHouseRecipe.ts';
+import { predictDrink } from '../../src/drink/predict.ts';
+import { houseRecipeSchema } from '../../src/pantry/houseRecipeSchema.ts';
+import { predictDrinkRequest } from '../../src/drink/predictSchema.ts';
 
 const PAGE = readFileSync(new URL('../../../docs/worked-examples.md', import.meta.url), 'utf8');
 
@@ -20,10 +20,10 @@ interface Example {
 }
 
 const RECKON = {
-  drink: (input: object) => reckonDrink(reckonDrinkRequest.parse(input)),
+  drink: (input: object) => predictDrink(predictDrinkRequest.parse(input)),
   part: (input: object) =>
-    makePart(
-      housePartSchema.parse({ id: 'part', version: 1, lifeDays: null, note: '', ...input }),
+    makeHouseRecipe(
+      houseRecipeSchema.parse({ id: 'part', version: 1, lifeDays: null, note: '', ...input }),
       INGREDIENTS,
     ),
   thin: (input: object) => waterToStrengthG(input as Parameters<typeof waterToStrengthG>[0]),

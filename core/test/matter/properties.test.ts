@@ -9,7 +9,7 @@ import {
   scaled,
   type Composition,
 } from '../../src/matter/composition.ts';
-import { INGREDIENTS, INGREDIENT_IDS, ofMass } from '../../src/matter/ingredients.ts';
+import { INGREDIENTS, INGREDIENT_IDS, ofMass } from '../../src/pantry/ingredients.ts';
 import {
   densityGPerMl,
   energyKcal,

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { readAmount, type Expected } from '../../src/units/readAmount.ts';
 import { UNITS, type UnitId } from '../../src/units/units.ts';
 import { understood } from '../../src/units/understood.ts';
-import { inOneLine, writeMass, writeTemp, writeVolume } from '../../src/units/writeAmount.ts';
+import { amountText, writeMass, writeTemp, writeVolume } from '../../src/units/writeAmount.ts';
 import { expectNear } from '../near.ts';
 
 const read = (text: string, accepts: [Expected, ...Expected[]], plainUnit?: UnitId) =>
@@ -155,6 +155,6 @@ describe('writing amounts', () => {
     [writeTemp({ tempC: -2, units: 'metric' }), '−2\u2009°C'],
   ] as const)
     it(`writes ${expected}`, () => {
-      expect(inOneLine(written)).to.equal(expected);
+      expect(amountText(written)).to.equal(expected);
     });
 });

@@ -1,4 +1,10 @@
-import { batchSchema, startBatchRequest, strainBatchRequest } from '@ratio/core';
+import {
+  batchInFullSchema,
+  batchSchema,
+  noteActualRequest,
+  startBatchRequest,
+  strainBatchRequest,
+} from '@ratio/core/batch';
 import { z } from 'zod';
 import { endpoint, type Endpoint } from '../endpoint.ts';
 import type { BatchService } from './service.ts';
@@ -10,7 +16,14 @@ export const batchEndpoints = (batches: BatchService): readonly Endpoint[] => [
     path: '/api/batches',
     summary: 'Every batch, the one that ends first at the head',
     answer: z.array(batchSchema),
-    handle: () => batches.list(),
+    handle: ({ caller }) => batches.list(caller),
+  }),
+  endpoint({
+    method: 'get',
+    path: '/api/batches/{id}',
+    summary: 'One batch with its plan, its prediction and what really happened',
+    answer: batchInFullSchema,
+    handle: ({ caller, params }) => batches.get(caller, params['id']!),
   }),
   endpoint({
     method: 'post',
@@ -19,7 +32,18 @@ export const batchEndpoints = (batches: BatchService): readonly Endpoint[] => [
     body: startBatchRequest,
     answer: batchSchema,
     status: 201,
-    handle: ({ body }) => batches.start(body),
+    handle: ({ caller, body }) => batches.start(caller, body),
+  }),
+  endpoint({
+    method: 'post',
+    path: '/api/batches/{id}/actuals',
+    summary:
+      'Note what really happened: coffee weighed, water poured, a temperature, a stir, a reading; sent again with the same id it counts once',
+    body: noteActualRequest,
+    answer: batchInFullSchema,
+    status: 201,
+    handle: ({ caller, body, params }) =>
+      batches.note(caller, { id: params['id']!, request: body }),
   }),
   endpoint({
     method: 'post',
@@ -27,7 +51,7 @@ export const batchEndpoints = (batches: BatchService): readonly Endpoint[] => [
     summary: 'Strain a batch into a jug; needs If-Match with the version that was seen',
     body: strainBatchRequest,
     answer: batchSchema,
-    handle: ({ body, params, seenVersion }) =>
-      batches.strain({ id: params['id']!, seenVersion, request: body }),
+    handle: ({ caller, body, params, seenVersion }) =>
+      batches.strain(caller, { id: params['id']!, seenVersion, request: body }),
   }),
 ];

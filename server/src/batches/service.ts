@@ -1,33 +1,41 @@
+import { isDeepStrictEqual } from 'node:util';
 import {
-  CONSTANTS,
-  reckonPlan,
+  predictPlan,
   type Batch,
+  type BatchActual,
+  type BatchInFull,
+  type NoteActualRequest,
   type Plan,
+  type PlanOutcome,
   type Prediction,
-  type ShelfCoffee,
   type StartBatchRequest,
   type StrainBatchRequest,
-} from '@ratio/core';
-import { isDeepStrictEqual } from 'node:util';
+} from '@ratio/core/batch';
+import { modelOf } from '@ratio/core/brew';
+import { useBy } from '@ratio/core/calendar';
+import type { Coffee } from '@ratio/core/coffee';
+import { CONSTANTS } from '@ratio/core/constants';
 import type { Transaction } from 'sequelize';
+import type { Caller } from '../caller.ts';
 import type { Changes } from '../changes/changes.ts';
 import type { Clock } from '../clock.ts';
 import type { Database } from '../database/database.ts';
-import { findDocument, listDocuments } from '../database/documents.ts';
-import type { DocumentRow } from '../database/models.ts';
-import { fillJug } from '../jugs/service.ts';
+import { fillJug, type NewJug } from '../jugs/service.ts';
 import { ProblemError } from '../problem.ts';
 
-const DAY_MS = 86_400_000;
-
 export interface BatchService {
-  readonly list: () => Promise<Batch[]>;
-  readonly start: (request: StartBatchRequest) => Promise<Batch>;
-  readonly strain: (input: {
-    id: string;
-    seenVersion: number | null;
-    request: StrainBatchRequest;
-  }) => Promise<Batch>;
+  readonly list: (caller: Caller) => Promise<Batch[]>;
+  readonly get: (caller: Caller, id: string) => Promise<BatchInFull>;
+  readonly start: (caller: Caller, request: StartBatchRequest) => Promise<Batch>;
+  /** Notes something that really happened; sent again with the same id it counts once. */
+  readonly note: (
+    caller: Caller,
+    input: { id: string; request: NoteActualRequest },
+  ) => Promise<BatchInFull>;
+  readonly strain: (
+    caller: Caller,
+    input: { id: string; seenVersion: number | null; request: StrainBatchRequest },
+  ) => Promise<Batch>;
 }
 
 interface Needs {
@@ -36,100 +44,116 @@ interface Needs {
   readonly changes: Changes;
 }
 
+const HOUR_MS = 3_600_000;
+const NOTHING_NOTED = { massG: null, tempC: null, strengthFrac: null, note: '' };
+
 /** @returns the use cases of a batch, each in one transaction */
 export function createBatchService({ db, clock, changes }: Needs): BatchService {
-  const { models, write } = db;
+  const { batches, batchActuals, write } = db;
 
-  async function predict(plan: Plan, transaction: Transaction) {
+  async function predict(shopId: string, plan: Plan, transaction: Transaction) {
     const [coffee, vessel] = await Promise.all([
-      findDocument(models.coffees, { id: plan.coffeeId, what: 'coffee', transaction }),
-      findDocument(models.vessels, { id: plan.vesselId, what: 'vessel', transaction }),
+      db.coffees.get(shopId, plan.coffeeId, transaction),
+      db.vessels.get(shopId, plan.vesselId, transaction),
     ]);
-    const { solubleFrac, robustaFrac, decafFrac } = coffee.body;
-    const reckoned = reckonPlan({
-      plan,
-      coffee: { solubleFrac, robustaFrac, decafFrac },
-      vessel: vessel.body,
-      horizonHours: 1,
-    });
-    if (reckoned.fit.fit === 'overflows')
-      throw new ProblemError('out_of_range', `It does not go into ${vessel.body.name}.`, {
+    const { solubleFrac, robustaFrac, decafFrac } = coffee;
+    const traits = { solubleFrac, robustaFrac, decafFrac };
+    const model = modelOf(coffee);
+    const predicted = predictPlan({ plan, model, vessel, horizonHours: 1 });
+    if (predicted.fit.fit === 'overflows')
+      throw new ProblemError('out_of_range', `It does not go into ${vessel.name}.`, {
         issues: [{ path: 'plan.waterG', message: 'Take less water, or a larger vessel.' }],
       });
-    return { coffee: coffee.body, vessel: vessel.body, reckoned };
+    return { coffee, traits, model, vessel, predicted };
+  }
+
+  async function inFull(caller: Caller, id: string): Promise<BatchInFull> {
+    const batch = await batches.get(caller.shopId, id);
+    return { ...batch, actuals: await batchActuals.about(caller.shopId, id) };
   }
 
   return {
-    list: async () =>
-      (await listDocuments<Batch>(models.batches)).sort((a, b) => a.endsAt.localeCompare(b.endsAt)),
+    list: ({ shopId }) => batches.list(shopId),
+    get: inFull,
 
-    start: async ({ id, plan }) => {
+    start: async (caller, { id, plan }) => {
+      const { shopId } = caller;
       const batch = await write(async (transaction) => {
-        const before = await models.batches.findByPk(id, { transaction });
-        if (before) return repeated({ ...before.body, id, version: before.version }, plan);
-        const { coffee, vessel, reckoned } = await predict(plan, transaction);
-        const { outcome, range } = reckoned;
+        const before = await batches.find(shopId, id, transaction);
+        if (before) return repeated(before, plan);
+        const { coffee, traits, model, vessel, predicted } = await predict(
+          shopId,
+          plan,
+          transaction,
+        );
         const startedAt = clock.now();
         const hours = plan.steep.reduce((sum, piece) => sum + piece.hours, 0);
         const body: Omit<Batch, 'id' | 'version'> = {
           coffeeName: coffee.name,
           vesselName: vessel.name,
-          coffee: {
-            solubleFrac: coffee.solubleFrac,
-            robustaFrac: coffee.robustaFrac,
-            decafFrac: coffee.decafFrac,
-          },
+          coffee: traits,
+          model,
           plan,
-          predicted: predictionOf({ outcome, range }),
+          predicted: predictionOf(predicted),
           status: 'steeping',
           startedAt: startedAt.toISOString(),
-          endsAt: new Date(startedAt.getTime() + hours * 3_600_000).toISOString(),
+          endsAt: new Date(startedAt.getTime() + hours * HOUR_MS).toISOString(),
           strainedAt: null,
         };
-        await models.batches.create({ id, body }, { transaction });
-        return { id, version: 1, ...body };
+        return batches.save(caller, { id, seenVersion: 0, body }, transaction);
       });
-      changes.tell({ noun: 'batches', id });
+      changes.publish(caller, { noun: 'batches', id });
       return batch;
     },
 
-    strain: async ({ id, seenVersion, request }) => {
+    note: async (caller, { id, request }) => {
+      const { shopId } = caller;
+      const { at, ...seen } = request;
+      await write(async (transaction) => {
+        await batches.get(shopId, id, transaction);
+        const before = await batchActuals.find(shopId, request.id, transaction);
+        const actual = {
+          ...NOTHING_NOTED,
+          ...seen,
+          batchId: id,
+          at: at ?? before?.at ?? clock.now().toISOString(),
+        };
+        if (!before) return batchActuals.add(caller, actual, transaction);
+        const { author: _, ...known } = before;
+        if (isDeepStrictEqual(known, actual)) return before;
+        throw new ProblemError('already_exists', 'Something else was noted under this id.');
+      });
+      changes.publish(caller, { noun: 'batches', id });
+      return inFull(caller, id);
+    },
+
+    strain: async (caller, { id, seenVersion, request }) => {
+      const { shopId } = caller;
       const batch = await write(async (transaction) => {
-        const row = await findDocument(models.batches, { id, what: 'batch', transaction });
-        const current = { ...row.body, id, version: row.version };
-        if (seenVersion === null)
-          throw new ProblemError('version_required', 'Send the version that you saw as If-Match.');
-        if (seenVersion !== row.version)
-          throw new ProblemError('stale', 'Somebody else changed this batch first.', { current });
-        if (row.body.status !== 'steeping')
-          throw new ProblemError('not_possible_now', 'This batch is strained already.');
-        const inputG = row.body.plan.doseG + row.body.plan.waterG + row.body.plan.separation.rinseG;
-        if (request.brewG > inputG)
-          throw new ProblemError('out_of_range', 'More brew than what went in.', {
-            issues: [{ path: 'brewG', message: `At most ${Math.round(inputG)} g went in.` }],
-          });
+        const current = await batches.get(shopId, id, transaction);
+        requireStrainable(current, seenVersion, request);
         const strainedAt = clock.now();
-        await fillJug(models, {
+        const { zone } = await db.shops.get(shopId, shopId, transaction);
+        const coffee = await db.coffees.find(shopId, current.plan.coffeeId, transaction);
+        await fillJug(db, {
+          caller,
           transaction,
           id: request.jugId,
           massG: request.brewG,
-          body: jugOf({
-            batch: current,
-            request,
-            strainedAt,
-            coffee: await models.coffees.findByPk(row.body.plan.coffeeId, { transaction }),
-          }),
+          jug: jugOf({ batch: current, request, strainedAt, coffee, zone }),
         });
-        const body = {
-          ...row.body,
+        for (const actual of strainedActuals({ id, request, at: strainedAt.toISOString() }))
+          await batchActuals.add(caller, actual, transaction);
+        const { id: _, version: __, ...body } = current;
+        const strained = {
+          ...body,
           status: 'strained' as const,
           strainedAt: strainedAt.toISOString(),
         };
-        await row.update({ body, version: row.version + 1 }, { transaction });
-        return { id, ...body, version: row.version };
+        return batches.save(caller, { id, seenVersion, body: strained }, transaction);
       });
-      changes.tell({ noun: 'batches', id });
-      changes.tell({ noun: 'jugs', id: request.jugId });
+      changes.publish(caller, { noun: 'batches', id });
+      changes.publish(caller, { noun: 'jugs', id: request.jugId });
       return batch;
     },
   };
@@ -141,10 +165,44 @@ function repeated(before: Batch, plan: Plan): Batch {
   throw new ProblemError('already_exists', 'A batch with this id was started with another plan.');
 }
 
-function predictionOf({
-  outcome,
-  range,
-}: Pick<ReturnType<typeof reckonPlan>, 'outcome' | 'range'>): Prediction {
+function requireStrainable(
+  current: Batch,
+  seenVersion: number | null,
+  { brewG }: StrainBatchRequest,
+): void {
+  if (seenVersion === null)
+    throw new ProblemError('version_required', 'Send the version that you saw as If-Match.');
+  if (seenVersion !== current.version)
+    throw new ProblemError('stale', 'Somebody else changed this batch first.', { current });
+  if (current.status !== 'steeping')
+    throw new ProblemError('not_possible_now', 'This batch is strained already.');
+  const { doseG, waterG, filtration } = current.plan;
+  const inputG = doseG + waterG + filtration.rinseG;
+  if (brewG > inputG)
+    throw new ProblemError('out_of_range', 'More brew than what went in.', {
+      issues: [{ path: 'brewG', message: `At most ${Math.round(inputG)} g went in.` }],
+    });
+}
+
+/** What straining notes: what came out, and the reading where there is one. */
+function strainedActuals(of: {
+  id: string;
+  request: StrainBatchRequest;
+  at: string;
+}): Omit<BatchActual, 'author'>[] {
+  const { id, request, at } = of;
+  const { jugId, brewG, strengthFrac } = request;
+  const row = { ...NOTHING_NOTED, batchId: id, at };
+  const ownId = (what: string) => `${jugId.slice(0, 55)}-${what}`;
+  return [
+    { ...row, id: ownId('strained'), kind: 'strained', massG: brewG },
+    ...(strengthFrac === undefined
+      ? []
+      : [{ ...row, id: ownId('read'), kind: 'read' as const, strengthFrac }]),
+  ];
+}
+
+function predictionOf({ outcome, range }: Pick<PlanOutcome, 'outcome' | 'range'>): Prediction {
   const { extractionYieldFrac, releasedFrac, strengthFrac, strengthName } = outcome;
   const { brewG, brewMl, retainedG, caffeineMgPerG } = outcome;
   return {
@@ -161,29 +219,28 @@ function predictionOf({
   };
 }
 
-function jugOf(input: {
+function jugOf(of: {
   batch: Batch;
   request: StrainBatchRequest;
   strainedAt: Date;
-  coffee: DocumentRow<ShelfCoffee> | null;
-}) {
-  const { batch, request, strainedAt, coffee } = input;
-  const { doseG } = batch.plan;
+  coffee: Coffee | null;
+  zone: string;
+}): NewJug {
+  const { batch, request, strainedAt, coffee, zone } = of;
   const { predicted } = batch;
   const strengthFrac = request.strengthFrac ?? predicted.strengthFrac;
+  const { atMs } = useBy({ fromMs: strainedAt.getTime(), days: CONSTANTS.keepDays.value, zone });
   return {
     label: `${batch.coffeeName}, ${batch.vesselName}`,
     coffeeName: batch.coffeeName,
     batchId: batch.id,
     strengthFrac,
-    readBy:
-      request.strengthFrac === undefined ? ('prediction' as const) : ('refractometer' as const),
+    readBy: request.strengthFrac === undefined ? 'prediction' : 'refractometer',
     // Caffeine comes out with the solids: a stronger reading holds more of both.
     caffeineMgPerG: (predicted.caffeineMgPerG * strengthFrac) / predicted.strengthFrac,
-    pricePerKg: coffee ? (coffee.body.pricePerKg * doseG) / request.brewG : null,
+    pricePerKg: coffee ? (coffee.pricePerKg * batch.plan.doseG) / request.brewG : null,
     capacityMl: Math.ceil(request.brewG / 500) * 500,
     madeAt: strainedAt.toISOString(),
-    // Seven days counting the day of making (FDA Food Code 3-501.17).
-    useBy: new Date(strainedAt.getTime() + (CONSTANTS.keepDays.value - 1) * DAY_MS).toISOString(),
+    useBy: new Date(atMs).toISOString(),
   };
 }

@@ -1,16 +1,17 @@
 import type { Request, Response } from 'express';
+import type { Caller } from '../caller.ts';
 
 /** That a document of a noun changed; who listens reads it again. */
 export interface Change {
-  readonly noun: 'batches' | 'jugs' | 'drafts' | 'shelf' | 'samples' | 'pantry';
+  readonly noun: 'batches' | 'jugs' | 'drafts' | 'shelf' | 'samples' | 'pantry' | 'drinks';
   readonly id: string;
 }
 
-/** Tells every open page what changed. */
+/** Publishes to every open page what changed. */
 export interface Changes {
-  readonly tell: (change: Change) => void;
-  /** Server-sent events, until the page goes away. */
-  readonly stream: (request: Request, response: Response) => void;
+  readonly publish: (caller: Caller, change: Change) => void;
+  /** Server-sent events of the caller's shop, until the page goes away. */
+  readonly stream: (caller: Caller, request: Request, response: Response) => void;
   /** Ends every stream, so that the server can stop. */
   readonly close: () => void;
 }
@@ -19,28 +20,29 @@ const KEEP_ALIVE_MS = 25_000;
 
 /** @returns the one channel of changes of a server */
 export function createChanges(): Changes {
-  const listeners = new Set<Response>();
+  const listeners = new Map<Response, string>();
   const heartbeat = setInterval(() => {
-    for (const listener of listeners) listener.write(': still here\n\n');
+    for (const listener of listeners.keys()) listener.write(': still here\n\n');
   }, KEEP_ALIVE_MS);
   heartbeat.unref();
   return {
-    tell: (change) => {
-      for (const listener of listeners) listener.write(`data: ${JSON.stringify(change)}\n\n`);
+    publish: ({ shopId }, change) => {
+      for (const [listener, theirs] of listeners)
+        if (theirs === shopId) listener.write(`data: ${JSON.stringify(change)}\n\n`);
     },
-    stream: (request, response) => {
+    stream: ({ shopId }, request, response) => {
       // no-transform keeps the compression from holding events back.
       response.writeHead(200, {
         'Content-Type': 'text/event-stream',
         'Cache-Control': 'no-cache, no-transform',
       });
       response.write('retry: 2000\n\n');
-      listeners.add(response);
+      listeners.set(response, shopId);
       request.on('close', () => listeners.delete(response));
     },
     close: () => {
       clearInterval(heartbeat);
-      for (const listener of listeners) listener.end();
+      for (const listener of listeners.keys()) listener.end();
     },
   };
 }

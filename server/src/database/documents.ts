@@ -1,108 +1,201 @@
-import type { Model, ModelStatic, Transaction } from 'sequelize';
-import type { WriteTransaction } from './writeTransaction.ts';
+import {
+  DataTypes,
+  literal,
+  type Model,
+  type ModelAttributes,
+  type ModelStatic,
+  type Order,
+  type Sequelize,
+  type Transaction,
+} from 'sequelize';
+import type { Caller } from '../caller.ts';
 import { ProblemError } from '../problem.ts';
-import type { DocumentRow } from './models.ts';
+import type { WriteTransaction } from './writeTransaction.ts';
 
-/** A document as it is sent: identity, version and body in one. */
-export type Sent<T> = Omit<T, 'id' | 'version'> & { id: string; version: number };
+/** A stored document: who it is, and how often it has been written. */
+export interface Identified {
+  readonly id: string;
+  readonly version: number;
+}
+type Body<T> = Omit<T, 'id' | 'version'>;
 
-/** @returns every document of a table */
-export async function listDocuments<T>(
-  model: ModelStatic<DocumentRow<T>>,
-  transaction: Transaction | null = null,
-): Promise<Sent<T>[]> {
+/** A table of documents: what each is called, and which of its keys are columns of their own. */
+export interface DocumentTable<T> {
+  readonly name: string;
+  readonly what: string;
+  /** Keys by which lists are sorted, filtered or summed; the others lie in the body together. */
+  readonly columns?: { readonly [K in keyof Body<T>]?: 'text' | 'number' };
+  readonly order?: readonly (readonly [keyof Body<T> & string, 'ASC' | 'DESC'])[];
+}
+
+/** A document to write, and the version that the writer saw: 0 for a new one, null for none. */
+export interface Save<T> {
+  readonly id: string;
+  readonly seenVersion: number | null;
+  readonly body: Body<T>;
+}
+export type Remove = Pick<Save<unknown>, 'id' | 'seenVersion'>;
+
+/** The documents of one table, each shop's its own. */
+export interface Documents<T extends Identified> {
+  readonly list: (shopId: string, transaction?: Transaction) => Promise<T[]>;
+  readonly find: (shopId: string, id: string, transaction?: Transaction) => Promise<T | null>;
+  /** @throws {ProblemError} not_found, naming what is missing */
+  readonly get: (shopId: string, id: string, transaction?: Transaction) => Promise<T>;
+  /**
+   * Writes a document that somebody saw in a version, or makes a new one.
+   *
+   * @throws {ProblemError} version_required without a version; stale, with the current document,
+   *   where somebody else wrote first
+   */
+  readonly save: (caller: Caller, save: Save<T>, transaction?: Transaction) => Promise<T>;
+  /**
+   * Writes down anew what a document states of something else, its version staying: nobody edits that.
+   *
+   * @throws {ProblemError} not_found
+   */
+  readonly restate: (
+    caller: Caller,
+    document: Pick<Save<T>, 'id' | 'body'>,
+    transaction: Transaction,
+  ) => Promise<void>;
+  /** @throws {ProblemError} version_required, stale, not_found */
+  readonly remove: (caller: Caller, remove: Remove, transaction?: Transaction) => Promise<void>;
+  /** Shops that have any, in order. */
+  readonly shopIds: () => Promise<string[]>;
+}
+
+interface Row extends Model {
+  readonly shopId: string;
+  readonly id: string;
+  readonly version: number;
+}
+
+const COLUMN_TYPES = { text: DataTypes.STRING, number: DataTypes.DOUBLE } as const;
+
+/** @returns the repository of a table of documents */
+export function createDocuments<T extends Identified>(
+  { sequelize, write }: { sequelize: Sequelize; write: WriteTransaction },
+  table: DocumentTable<T>,
+): Documents<T> {
+  const columns = Object.entries(table.columns ?? {}) as [string, keyof typeof COLUMN_TYPES][];
+  const model = sequelize.define<Row>(
+    table.name,
+    {
+      shopId: { type: DataTypes.STRING(64), primaryKey: true },
+      id: { type: DataTypes.STRING(64), primaryKey: true },
+      version: { type: DataTypes.INTEGER, allowNull: false },
+      author: { type: DataTypes.STRING(64), allowNull: false },
+      ...Object.fromEntries(columns.map(([key, type]) => [key, { type: COLUMN_TYPES[type] }])),
+      body: { type: DataTypes.JSON, allowNull: false },
+    } as ModelAttributes<Row>,
+    { tableName: table.name },
+  ) as ModelStatic<Row>;
+
+  const where = (shopId: string, id: string) => ({ where: { shopId, id } });
   // Raw rows cost a quarter of instances; Sequelize leaves JSON in them as text.
-  const rows = await model.findAll({ raw: true, transaction });
-  return rows.map(({ id, version, body }) => ({
-    ...(JSON.parse(body as unknown as string) as Omit<T, 'id' | 'version'>),
-    id,
-    version,
-  }));
-}
+  const documentOf = (row: Record<string, unknown>): T =>
+    ({
+      ...(JSON.parse(row['body'] as string) as object),
+      ...Object.fromEntries(columns.map(([key]) => [key, row[key]])),
+      id: row['id'],
+      version: row['version'],
+    }) as unknown as T;
 
-/**
- * One document's row.
- *
- * @throws {ProblemError} not_found, naming what is missing
- */
-export async function findDocument<R extends Model>(
-  model: ModelStatic<R>,
-  input: { id: string; what: string; transaction: Transaction },
-): Promise<R> {
-  const { id, what, transaction } = input;
-  const row = await model.findByPk(id, { transaction });
-  if (row === null) throw new ProblemError('not_found', `There is no ${what} “${id}”.`);
-  return row;
-}
+  /** A document's columns, and the rest of it in one. */
+  function storedOf(document: Body<T>): Record<string, unknown> {
+    const isColumn = (key: string): boolean => columns.some(([name]) => name === key);
+    const entries = Object.entries(document);
+    return {
+      ...Object.fromEntries(entries.filter(([key]) => isColumn(key))),
+      body: Object.fromEntries(entries.filter(([key]) => !isColumn(key))),
+    };
+  }
 
-/**
- * Writes a document that somebody saw in a version, or makes a new one.
- *
- * @param input.seenVersion version that the writer saw; 0 where there was none
- * @returns the document as it is now
- * @throws {ProblemError} version_required without a version; stale, with the current document, where
- *   somebody else wrote first
- */
-export async function saveDocument<T>(input: {
-  write: WriteTransaction;
-  model: ModelStatic<DocumentRow<T>>;
-  id: string;
-  seenVersion: number | null;
-  body: Omit<T, 'id' | 'version'>;
-}): Promise<Sent<T>> {
-  return input.write((transaction) => saveDocumentIn({ ...input, transaction }));
-}
-
-/** The same inside a transaction that writes more than this document. */
-export async function saveDocumentIn<T>(input: {
-  transaction: Transaction;
-  model: ModelStatic<DocumentRow<T>>;
-  id: string;
-  seenVersion: number | null;
-  body: Omit<T, 'id' | 'version'>;
-}): Promise<Sent<T>> {
-  const { transaction, model, id, seenVersion, body } = input;
-  const row = await seenRow({ transaction, model, id, seenVersion });
-  const version = (row?.version ?? 0) + 1;
-  if (row) await row.update({ body, version } as Partial<DocumentRow<T>>, { transaction });
-  else await model.create({ id, version, body } as never, { transaction });
-  return { ...body, id, version };
-}
-
-/**
- * Takes a document away that somebody saw in a version.
- *
- * @throws {ProblemError} version_required, stale, not_found
- */
-export async function removeDocument<T>(input: {
-  transaction: Transaction;
-  model: ModelStatic<DocumentRow<T>>;
-  id: string;
-  seenVersion: number | null;
-}): Promise<void> {
-  const row = await seenRow(input);
-  if (!row) throw new ProblemError('not_found', 'It is gone already.');
-  await row.destroy({ transaction: input.transaction });
-}
-
-/** The row of a document, as long as it is still what the writer saw; null for a new one. */
-async function seenRow<T>(input: {
-  transaction: Transaction;
-  model: ModelStatic<DocumentRow<T>>;
-  id: string;
-  seenVersion: number | null;
-}): Promise<DocumentRow<T> | null> {
-  const { transaction, model, id, seenVersion } = input;
-  if (seenVersion === null)
-    throw new ProblemError(
-      'version_required',
-      'Send the version that you saw as If-Match, 0 for a new one.',
-    );
-  const row = await model.findByPk(id, { transaction });
-  const current = row ? { ...row.body, id, version: row.version } : null;
-  if (seenVersion !== (current?.version ?? 0))
-    throw new ProblemError('stale', 'Somebody else changed this first. Keep one of the two.', {
-      current,
+  async function find(shopId: string, id: string, transaction?: Transaction): Promise<T | null> {
+    const row = await model.findOne({
+      ...where(shopId, id),
+      raw: true,
+      transaction: transaction ?? null,
     });
-  return row;
+    return row && documentOf(row as unknown as Record<string, unknown>);
+  }
+
+  async function get(shopId: string, id: string, transaction?: Transaction): Promise<T> {
+    const found = await find(shopId, id, transaction);
+    if (found === null) throw new ProblemError('not_found', `There is no ${table.what} “${id}”.`);
+    return found;
+  }
+
+  /** The document as long as it is still what the writer saw; null for a new one. */
+  async function seen(
+    shopId: string,
+    { id, seenVersion }: Remove,
+    transaction: Transaction,
+  ): Promise<T | null> {
+    if (seenVersion === null)
+      throw new ProblemError(
+        'version_required',
+        'Send the version that you saw as If-Match, 0 for a new one.',
+      );
+    const current = await find(shopId, id, transaction);
+    if (seenVersion !== (current?.version ?? 0))
+      throw new ProblemError('stale', 'Somebody else changed this first. Keep one of the two.', {
+        current,
+      });
+    return current;
+  }
+
+  /** By the table's keys, or else as they were made. */
+  const order = (): Order =>
+    table.order?.map(([key, direction]) => [key, direction] as [string, string]) ?? [
+      literal('rowid'),
+    ];
+
+  const inTransaction = <R>(
+    transaction: Transaction | undefined,
+    work: (own: Transaction) => Promise<R>,
+  ): Promise<R> => (transaction ? work(transaction) : write(work));
+
+  return {
+    list: async (shopId, transaction) => {
+      const rows = await model.findAll({
+        where: { shopId },
+        order: order(),
+        raw: true,
+        transaction: transaction ?? null,
+      });
+      return rows.map((row) => documentOf(row as unknown as Record<string, unknown>));
+    },
+    find,
+    get,
+    save: ({ shopId, author }, { id, seenVersion, body }, transaction) =>
+      inTransaction(transaction, async (own) => {
+        const before = await seen(shopId, { id, seenVersion }, own);
+        const version = (before?.version ?? 0) + 1;
+        const row = { shopId, id, version, author, ...storedOf(body) };
+        if (before) await model.update(row, { ...where(shopId, id), transaction: own });
+        else await model.create(row as never, { transaction: own });
+        return { ...body, id, version } as unknown as T;
+      }),
+    restate: async ({ shopId }, { id, body }, transaction) => {
+      await get(shopId, id, transaction);
+      await model.update(storedOf(body), { ...where(shopId, id), transaction });
+    },
+    remove: ({ shopId }, remove, transaction) =>
+      inTransaction(transaction, async (own) => {
+        if ((await seen(shopId, remove, own)) === null)
+          throw new ProblemError('not_found', 'It is gone already.');
+        await model.destroy({ ...where(shopId, remove.id), transaction: own });
+      }),
+    shopIds: async () => {
+      const rows = await model.findAll({
+        attributes: ['shopId'],
+        group: ['shopId'],
+        order: ['shopId'],
+        raw: true,
+      });
+      return rows.map(({ shopId }) => shopId);
+    },
+  };
 }

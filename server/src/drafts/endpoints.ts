@@ -1,4 +1,4 @@
-import { draftSchema, saveDraftRequest } from '@ratio/core';
+import { draftSchema, saveDraftRequest } from '@ratio/core/batch';
 import { z } from 'zod';
 import { endpoint, idOf, type Endpoint } from '../endpoint.ts';
 import type { DraftService } from './service.ts';
@@ -10,7 +10,7 @@ export const draftEndpoints = (drafts: DraftService): readonly Endpoint[] => [
     path: '/api/drafts',
     summary: 'Drafts, the one saved last at the head',
     answer: z.array(draftSchema),
-    handle: () => drafts.list(),
+    handle: ({ caller }) => drafts.list(caller),
   }),
   endpoint({
     method: 'put',
@@ -18,7 +18,7 @@ export const draftEndpoints = (drafts: DraftService): readonly Endpoint[] => [
     summary: 'Save a draft; needs If-Match with the version that was seen, 0 for a new one',
     body: saveDraftRequest,
     answer: draftSchema,
-    handle: ({ body, params, seenVersion }) =>
-      drafts.save({ id: idOf(params), seenVersion, request: body }),
+    handle: ({ caller, body, params, seenVersion }) =>
+      drafts.save(caller, { id: idOf(params), seenVersion, request: body }),
   }),
 ];

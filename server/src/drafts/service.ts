@@ -1,16 +1,16 @@
-import type { Draft, SaveDraftRequest } from '@ratio/core';
+import type { Draft, SaveDraftRequest } from '@ratio/core/batch';
+import type { Caller } from '../caller.ts';
 import type { Changes } from '../changes/changes.ts';
 import type { Clock } from '../clock.ts';
 import type { Database } from '../database/database.ts';
-import { listDocuments, saveDocument } from '../database/documents.ts';
+import { keepDocuments } from '../keepDocuments.ts';
 
 export interface DraftService {
-  readonly list: () => Promise<Draft[]>;
-  readonly save: (input: {
-    id: string;
-    seenVersion: number | null;
-    request: SaveDraftRequest;
-  }) => Promise<Draft>;
+  readonly list: (caller: Caller) => Promise<Draft[]>;
+  readonly save: (
+    caller: Caller,
+    input: { id: string; seenVersion: number | null; request: SaveDraftRequest },
+  ) => Promise<Draft>;
 }
 
 interface Needs {
@@ -21,23 +21,14 @@ interface Needs {
 
 /** @returns the use cases of a draft; two tablets on one draft never overwrite each other unseen */
 export function createDraftService({ db, clock, changes }: Needs): DraftService {
-  const { models, write } = db;
+  const { list, save } = keepDocuments({ documents: db.drafts, changes, noun: 'drafts' });
   return {
-    list: async () =>
-      (await listDocuments<Draft>(models.drafts)).sort((a, b) =>
-        b.savedAt.localeCompare(a.savedAt),
-      ),
-    save: async ({ id, seenVersion, request }) => {
-      const body = { ...request, savedAt: clock.now().toISOString() };
-      const draft = await saveDocument<Draft>({
-        write,
-        model: models.drafts,
+    list,
+    save: (caller, { id, seenVersion, request }) =>
+      save(caller, {
         id,
         seenVersion,
-        body,
-      });
-      changes.tell({ noun: 'drafts', id });
-      return draft;
-    },
+        body: { ...request, savedAt: clock.now().toISOString() },
+      }),
   };
 }

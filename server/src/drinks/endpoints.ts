@@ -1,4 +1,4 @@
-import { drinkSchema, drinkVersionSchema, keepDrinkRequest } from '@ratio/core';
+import { drinkSchema, drinkVersionSchema, keepDrinkRequest } from '@ratio/core/drink';
 import { z } from 'zod';
 import { endpoint, idOf, type Endpoint } from '../endpoint.ts';
 import type { DrinkService } from './service.ts';
@@ -10,14 +10,14 @@ export const drinkEndpoints = (drinks: DrinkService): readonly Endpoint[] => [
     path: '/api/drinks',
     summary: 'The menu, in its order',
     answer: z.array(drinkSchema),
-    handle: () => drinks.list(),
+    handle: ({ caller }) => drinks.list(caller),
   }),
   endpoint({
     method: 'get',
     path: '/api/drinks/{id}/versions',
-    summary: 'How a drink was before, and how somebody likes it, the latest first',
+    summary: 'The history of a drink, and how somebody likes it, the latest first',
     answer: z.array(drinkVersionSchema),
-    handle: ({ params }) => drinks.versions(idOf(params)),
+    handle: ({ caller, params }) => drinks.versions(caller, idOf(params)),
   }),
   endpoint({
     method: 'post',
@@ -27,17 +27,17 @@ export const drinkEndpoints = (drinks: DrinkService): readonly Endpoint[] => [
     body: keepDrinkRequest,
     answer: drinkSchema,
     status: 201,
-    handle: ({ body, params, seenVersion }) =>
-      drinks.keep({ id: idOf(params), seenVersion, request: body }),
+    handle: ({ caller, body, params, seenVersion }) =>
+      drinks.keep(caller, { id: idOf(params), seenVersion, request: body }),
   }),
   endpoint({
     method: 'delete',
     path: '/api/drinks/{id}',
     summary: 'Take a drink off the menu; its versions stay; needs If-Match',
     answer: z.strictObject({ id: z.string() }),
-    handle: async ({ params, seenVersion }) => {
+    handle: async ({ caller, params, seenVersion }) => {
       const id = idOf(params);
-      await drinks.remove({ id, seenVersion });
+      await drinks.remove(caller, { id, seenVersion });
       return { id };
     },
   }),

@@ -1,4 +1,4 @@
-import { jugEntryRequest, jugEntrySchema, jugSchema } from '@ratio/core';
+import { jugEntryRequest, jugEntrySchema, jugSchema } from '@ratio/core/jug';
 import { z } from 'zod';
 import { endpoint, idOf, type Endpoint } from '../endpoint.ts';
 import type { JugService } from './service.ts';
@@ -10,14 +10,14 @@ export const jugEndpoints = (jugs: JugService): readonly Endpoint[] => [
     path: '/api/jugs',
     summary: 'Every jug with what is on hand, oldest first',
     answer: z.array(jugSchema),
-    handle: () => jugs.list(),
+    handle: ({ caller }) => jugs.list(caller),
   }),
   endpoint({
     method: 'get',
     path: '/api/jugs/{id}/entries',
     summary: 'A jug’s ledger, the latest row first',
     answer: z.array(jugEntrySchema),
-    handle: ({ params }) => jugs.entries(idOf(params)),
+    handle: ({ caller, params }) => jugs.entries(caller, idOf(params)),
   }),
   endpoint({
     method: 'post',
@@ -27,6 +27,6 @@ export const jugEndpoints = (jugs: JugService): readonly Endpoint[] => [
     body: jugEntryRequest,
     answer: jugSchema,
     status: 201,
-    handle: ({ body, params }) => jugs.enter({ id: params['id']!, request: body }),
+    handle: ({ caller, body, params }) => jugs.enter(caller, { id: params['id']!, request: body }),
   }),
 ];

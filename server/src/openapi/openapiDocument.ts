@@ -1,4 +1,4 @@
-import { problemSchema } from '@ratio/core';
+import { problemSchema } from '@ratio/core/document';
 import { createDocument, type ZodOpenApiPathsObject } from 'zod-openapi';
 import type { Endpoint } from '../endpoint.ts';
 import { VERSION } from '../version.ts';

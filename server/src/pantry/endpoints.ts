@@ -1,11 +1,13 @@
-import { housePartSchema, ingredientsResponse, openedSchema, pantryItemSchema } from '@ratio/core';
-import { z } from 'zod';
-import { endpoint, idOf, type Endpoint } from '../endpoint.ts';
+import {
+  houseRecipeSchema,
+  ingredientsResponse,
+  openedSchema,
+  pantryItemSchema,
+} from '@ratio/core/pantry';
+import { documentEndpoints, endpoint, type Endpoint } from '../endpoint.ts';
 import type { PantryService } from './service.ts';
 
-const gone = z.strictObject({ id: z.string() });
-
-/** What can be poured, and what the house makes. */
+/** What can be poured, and the house recipes. */
 export const pantryEndpoints = (pantry: PantryService): readonly Endpoint[] => [
   endpoint({
     method: 'get',
@@ -13,86 +15,30 @@ export const pantryEndpoints = (pantry: PantryService): readonly Endpoint[] => [
     summary:
       'Everything that can be poured by id, built in, own and house-made, with composition per 100 g, source and allergens',
     answer: ingredientsResponse,
-    handle: async () => Object.values((await pantry.resolved()).pantry),
+    handle: async ({ caller }) => Object.values((await pantry.resolved(caller)).pantry),
   }),
-  endpoint({
-    method: 'get',
+  ...documentEndpoints({
     path: '/api/pantry',
-    summary: 'The shop’s own ingredients, and its own say on built-in ones',
-    answer: z.array(pantryItemSchema),
-    handle: () => pantry.items(),
+    schema: pantryItemSchema,
+    list: 'The shop’s own ingredients, and its own values for built-in ones',
+    save: 'Change an ingredient, or put a new one on the shelf; needs If-Match, 0 for a new one',
+    remove: 'Take an own ingredient off the shelf; needs If-Match',
+    documents: pantry.items,
   }),
-  endpoint({
-    method: 'put',
-    path: '/api/pantry/{id}',
-    summary: 'Change an ingredient, or put a new one on the shelf; needs If-Match, 0 for a new one',
-    body: pantryItemSchema.omit({ id: true, version: true }).strict(),
-    answer: pantryItemSchema,
-    handle: ({ body, params, seenVersion }) =>
-      pantry.saveItem({ id: idOf(params), seenVersion, body }),
+  ...documentEndpoints({
+    path: '/api/house-recipes',
+    schema: houseRecipeSchema,
+    list: 'House recipes, by name',
+    save: 'Change a house recipe, or add one; needs If-Match, 0 for a new one',
+    remove: 'Take a house recipe away; needs If-Match',
+    documents: pantry.houseRecipes,
   }),
-  endpoint({
-    method: 'delete',
-    path: '/api/pantry/{id}',
-    summary: 'Take an own ingredient off the shelf; needs If-Match',
-    answer: gone,
-    handle: async ({ params, seenVersion }) => {
-      const id = idOf(params);
-      await pantry.removeItem({ id, seenVersion });
-      return { id };
-    },
-  }),
-  endpoint({
-    method: 'get',
-    path: '/api/parts',
-    summary: 'House-made parts, by name',
-    answer: z.array(housePartSchema),
-    handle: () => pantry.parts(),
-  }),
-  endpoint({
-    method: 'put',
-    path: '/api/parts/{id}',
-    summary: 'Change a house-made part, or add one; needs If-Match, 0 for a new one',
-    body: housePartSchema.omit({ id: true, version: true }).strict(),
-    answer: housePartSchema,
-    handle: ({ body, params, seenVersion }) =>
-      pantry.savePart({ id: idOf(params), seenVersion, body }),
-  }),
-  endpoint({
-    method: 'delete',
-    path: '/api/parts/{id}',
-    summary: 'Take a house-made part away; needs If-Match',
-    answer: gone,
-    handle: async ({ params, seenVersion }) => {
-      const id = idOf(params);
-      await pantry.removePart({ id, seenVersion });
-      return { id };
-    },
-  }),
-  endpoint({
-    method: 'get',
+  ...documentEndpoints({
     path: '/api/opened',
-    summary: 'What stands open or was made, by the id of the ingredient, and since when',
-    answer: z.array(openedSchema),
-    handle: () => pantry.opened(),
-  }),
-  endpoint({
-    method: 'put',
-    path: '/api/opened/{id}',
-    summary: 'Open a package, or make a part; needs If-Match, 0 where none stands open',
-    body: openedSchema.omit({ id: true, version: true }).strict(),
-    answer: openedSchema,
-    handle: ({ body, params, seenVersion }) => pantry.open({ id: idOf(params), seenVersion, body }),
-  }),
-  endpoint({
-    method: 'delete',
-    path: '/api/opened/{id}',
-    summary: 'It is used up or thrown away; needs If-Match',
-    answer: gone,
-    handle: async ({ params, seenVersion }) => {
-      const id = idOf(params);
-      await pantry.useUp({ id, seenVersion });
-      return { id };
-    },
+    schema: openedSchema,
+    list: 'What stands open or was made, by the id of the ingredient, and since when',
+    save: 'Open a package, or make a house recipe; needs If-Match, 0 where none stands open',
+    remove: 'It is used up or thrown away; needs If-Match',
+    documents: pantry.opened,
   }),
 ];

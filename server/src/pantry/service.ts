@@ -1,136 +1,116 @@
+import { pouredIds, pouredPaths } from '@ratio/core/drink';
 import {
-  pouredIds,
-  pouredPaths,
   resolvePantry,
   usedBy,
-  type Drink,
-  type HousePart,
+  type HouseRecipe,
   type Opened,
   type Pantry,
   type PantryItem,
   type ResolvedPantry,
-} from '@ratio/core';
+} from '@ratio/core/pantry';
 import type { Transaction } from 'sequelize';
+import type { Caller } from '../caller.ts';
 import type { Changes } from '../changes/changes.ts';
 import type { Database } from '../database/database.ts';
-import { listDocuments, removeDocument, saveDocumentIn } from '../database/documents.ts';
+import type { Documents, Identified } from '../database/documents.ts';
+import type { KeptDocuments } from '../keepDocuments.ts';
 import { ProblemError } from '../problem.ts';
 
-interface Save<T> {
-  readonly id: string;
-  readonly seenVersion: number | null;
-  readonly body: Omit<T, 'id' | 'version'>;
-}
-
-interface Remove {
-  readonly id: string;
-  readonly seenVersion: number | null;
-}
-
-/** What the shop can pour: its own ingredients, the parts that it makes, what stands open. */
+/** What the shop can pour: its own ingredients, its house recipes, what stands open. */
 export interface PantryService {
-  readonly items: () => Promise<PantryItem[]>;
-  readonly parts: () => Promise<HousePart[]>;
-  /** Built-in, own and house-made together. */
-  readonly resolved: (transaction?: Transaction) => Promise<ResolvedPantry>;
-  readonly saveItem: (input: Save<PantryItem>) => Promise<PantryItem>;
-  readonly savePart: (input: Save<HousePart>) => Promise<HousePart>;
-  readonly removeItem: (input: Remove) => Promise<void>;
-  readonly removePart: (input: Remove) => Promise<void>;
+  readonly items: KeptDocuments<PantryItem>;
+  readonly houseRecipes: KeptDocuments<HouseRecipe>;
   /** What stands open at the bar, and since when. */
-  readonly opened: () => Promise<Opened[]>;
-  readonly open: (input: Save<Opened>) => Promise<Opened>;
-  readonly useUp: (input: Remove) => Promise<void>;
+  readonly opened: KeptDocuments<Opened>;
+  /** Built-in, own and house-made together. */
+  readonly resolved: (
+    of: Pick<Caller, 'shopId'>,
+    transaction?: Transaction,
+  ) => Promise<ResolvedPantry>;
 }
+
+/** Checks a document that is about to be written, inside the transaction that wrote it. */
+type Check = (of: { caller: Caller; id: string; transaction: Transaction }) => Promise<void>;
 
 /** @returns the use cases of the pantry */
-export function createPantryService({
-  db,
-  changes,
-}: {
-  db: Database;
-  changes: Changes;
-}): PantryService {
-  const { models, write } = db;
-  const items = (transaction: Transaction | null = null) =>
-    listDocuments<PantryItem>(models.pantryItems, transaction);
-  const parts = (transaction: Transaction | null = null) =>
-    listDocuments<HousePart>(models.houseParts, transaction);
+export function createPantryService(of: { db: Database; changes: Changes }): PantryService {
+  const { db, changes } = of;
 
-  async function resolved(transaction: Transaction | null = null): Promise<ResolvedPantry> {
-    const [own, recipes] = await Promise.all([items(transaction), parts(transaction)]);
-    return resolvePantry({ own, parts: recipes });
+  async function resolved(
+    { shopId }: Pick<Caller, 'shopId'>,
+    transaction?: Transaction,
+  ): Promise<ResolvedPantry> {
+    const [own, houseRecipes] = await Promise.all([
+      db.pantryItems.list(shopId, transaction),
+      db.houseRecipes.list(shopId, transaction),
+    ]);
+    return resolvePantry({ own, houseRecipes });
   }
 
-  /** Refuses to leave a drink or a part without what goes into it. */
-  async function requireUnused(id: string, transaction: Transaction): Promise<void> {
-    const { pantry } = await resolved(transaction);
+  /** Refuses to leave a drink or a house recipe without what goes into it. */
+  const requireUnused: Check = async ({ caller, id, transaction }) => {
+    const { shopId } = caller;
+    const { pantry } = await resolved(caller, transaction);
     if (Object.hasOwn(pantry, id)) return;
-    await models.openedItems.destroy({ where: { id }, transaction });
-    const drinks = await listDocuments<Drink>(models.drinks, transaction);
+    const open = await db.openedItems.find(shopId, id, transaction);
+    if (open) await db.openedItems.remove(caller, { id, seenVersion: open.version }, transaction);
+    const drinks = await db.drinks.list(shopId, transaction);
+    const recipes = await db.houseRecipes.list(shopId, transaction);
     const users = [
       ...drinks.filter((drink) => pouredIds(drink).includes(id)),
-      ...(await parts(transaction)).filter((part) => usedBy(part).includes(id)),
+      ...recipes.filter((recipe) => usedBy(recipe).includes(id)),
     ].map(({ name }) => name);
     if (users.length > 0)
       throw new ProblemError(
         'not_possible_now',
         `It goes into ${users.join(', ')}. Take it out of there first.`,
       );
-  }
+  };
 
-  async function remove(
-    model: typeof models.pantryItems | typeof models.houseParts | typeof models.openedItems,
-    { id, seenVersion }: Remove,
-  ): Promise<void> {
-    await write(async (transaction) => {
-      await removeDocument({ transaction, model: model as never, id, seenVersion });
-      await requireUnused(id, transaction);
-    });
-    changes.tell({ noun: 'pantry', id });
+  /** Refuses a house recipe that cannot be made. */
+  const requireMakeable: Check = async ({ caller, id, transaction }) => {
+    const message = (await resolved(caller, transaction)).broken[id];
+    if (message)
+      throw new ProblemError('bad_body', message, { issues: [{ path: 'inputs', message }] });
+  };
+
+  const requireKnown: Check = async ({ caller, id, transaction }) => {
+    const { pantry } = await resolved(caller, transaction);
+    if (!Object.hasOwn(pantry, id))
+      throw new ProblemError('not_found', `There is no ingredient “${id}” to open.`);
+  };
+
+  function checked<T extends Identified>(
+    documents: Documents<T>,
+    saved: Check = async () => undefined,
+  ): KeptDocuments<T> {
+    const publish = (caller: Caller, id: string) => changes.publish(caller, { noun: 'pantry', id });
+    return {
+      list: ({ shopId }) => documents.list(shopId),
+      save: async (caller, save) => {
+        const document = await db.write(async (transaction) => {
+          const written = await documents.save(caller, save, transaction);
+          await saved({ caller, id: save.id, transaction });
+          return written;
+        });
+        publish(caller, save.id);
+        return document;
+      },
+      remove: async (caller, remove) => {
+        await db.write(async (transaction) => {
+          await documents.remove(caller, remove, transaction);
+          await requireUnused({ caller, id: remove.id, transaction });
+        });
+        publish(caller, remove.id);
+      },
+    };
   }
 
   return {
-    items: () => items(),
-    parts: async () => (await parts()).sort((a, b) => a.name.localeCompare(b.name)),
+    items: checked(db.pantryItems),
+    houseRecipes: checked(db.houseRecipes, requireMakeable),
+    opened: checked(db.openedItems, requireKnown),
     resolved,
-    saveItem: async (input) => {
-      const saved = await write((transaction) =>
-        saveDocumentIn<PantryItem>({ transaction, model: models.pantryItems, ...input }),
-      );
-      changes.tell({ noun: 'pantry', id: input.id });
-      return saved;
-    },
-    savePart: async (input) => {
-      const saved = await write(async (transaction) => {
-        const document = await saveDocumentIn<HousePart>({
-          transaction,
-          model: models.houseParts,
-          ...input,
-        });
-        const { broken } = await resolved(transaction);
-        const message = broken[input.id];
-        if (message)
-          throw new ProblemError('bad_body', message, { issues: [{ path: 'inputs', message }] });
-        return document;
-      });
-      changes.tell({ noun: 'pantry', id: input.id });
-      return saved;
-    },
-    removeItem: (input) => remove(models.pantryItems, input),
-    removePart: (input) => remove(models.houseParts, input),
-    opened: () => listDocuments<Opened>(models.openedItems),
-    open: async (input) => {
-      const saved = await write(async (transaction) => {
-        const { pantry } = await resolved(transaction);
-        if (!Object.hasOwn(pantry, input.id))
-          throw new ProblemError('not_found', `There is no ingredient “${input.id}” to open.`);
-        return saveDocumentIn<Opened>({ transaction, model: models.openedItems, ...input });
-      });
-      changes.tell({ noun: 'pantry', id: input.id });
-      return saved;
-    },
-    useUp: (input) => remove(models.openedItems, input),
   };
 }
 

@@ -1,24 +1,13 @@
-import { sampleSetSchema, saveSampleSetRequest } from '@ratio/core';
-import { z } from 'zod';
-import { endpoint, idOf, type Endpoint } from '../endpoint.ts';
-import type { SampleService } from './service.ts';
+import { sampleSetSchema, type SampleSet } from '@ratio/core/batch';
+import { documentEndpoints, type Endpoint } from '../endpoint.ts';
+import type { KeptDocuments } from '../keepDocuments.ts';
 
 /** Sets of small jars, steeped side by side. */
-export const sampleEndpoints = (samples: SampleService): readonly Endpoint[] => [
-  endpoint({
-    method: 'get',
+export const sampleEndpoints = (samples: KeptDocuments<SampleSet>): readonly Endpoint[] =>
+  documentEndpoints({
     path: '/api/samples',
-    summary: 'Sets of small jars',
-    answer: z.array(sampleSetSchema),
-    handle: () => samples.list(),
-  }),
-  endpoint({
-    method: 'put',
-    path: '/api/samples/{id}',
-    summary: 'Save a set, its start or its scores; needs If-Match, 0 for a new one',
-    body: saveSampleSetRequest,
-    answer: sampleSetSchema,
-    handle: ({ body, params, seenVersion }) =>
-      samples.save({ id: idOf(params), seenVersion, body }),
-  }),
-];
+    schema: sampleSetSchema,
+    list: 'Sets of small jars',
+    save: 'Save a set, its start or its scores; needs If-Match, 0 for a new one',
+    documents: samples,
+  });

@@ -1,60 +1,25 @@
-import { shelfCoffeeSchema, shopSchema, vesselSchema } from '@ratio/core';
-import { z } from 'zod';
-import type { Clock } from '../clock.ts';
-import { endpoint, idOf, type Endpoint } from '../endpoint.ts';
-import type { ShelfService } from './service.ts';
+import { coffeeSchema, type Coffee } from '@ratio/core/coffee';
+import { vesselSchema, type Vessel } from '@ratio/core/brew';
+import { documentEndpoints, type Endpoint } from '../endpoint.ts';
+import type { KeptDocuments } from '../keepDocuments.ts';
 
-/** What the shop is, has and sells. */
-export const shelfEndpoints = (shelf: ShelfService, clock: Clock): readonly Endpoint[] => [
-  endpoint({
-    method: 'get',
-    path: '/api/shop',
-    summary: 'The shop, and what its clock says',
-    answer: shopSchema.extend({ now: z.iso.datetime(), clockFrozen: z.boolean() }),
-    handle: async () => ({
-      ...(await shelf.shop()),
-      now: clock.now().toISOString(),
-      clockFrozen: clock.frozen,
-    }),
-  }),
-  endpoint({
-    method: 'put',
-    path: '/api/shop',
-    summary: 'Change the shop; needs If-Match with the version that was seen',
-    body: shopSchema.omit({ id: true, version: true }).strict(),
-    answer: shopSchema,
-    handle: ({ body, seenVersion }) => shelf.saveShop({ seenVersion, body }),
-  }),
-  endpoint({
-    method: 'put',
-    path: '/api/coffees/{id}',
-    summary: 'Change a coffee, or put a new one on the shelf; needs If-Match, 0 for a new one',
-    body: shelfCoffeeSchema.omit({ id: true, version: true }).strict(),
-    answer: shelfCoffeeSchema,
-    handle: ({ body, params, seenVersion }) =>
-      shelf.saveCoffee({ id: idOf(params), seenVersion, body }),
-  }),
-  endpoint({
-    method: 'put',
-    path: '/api/vessels/{id}',
-    summary: 'Change a vessel, or put a new one on the shelf; needs If-Match, 0 for a new one',
-    body: vesselSchema.omit({ id: true, version: true }).strict(),
-    answer: vesselSchema,
-    handle: ({ body, params, seenVersion }) =>
-      shelf.saveVessel({ id: idOf(params), seenVersion, body }),
-  }),
-  endpoint({
-    method: 'get',
+/** What the shop brews with. */
+export const shelfEndpoints = (shelf: {
+  coffees: KeptDocuments<Coffee>;
+  vessels: KeptDocuments<Vessel>;
+}): readonly Endpoint[] => [
+  ...documentEndpoints({
     path: '/api/coffees',
-    summary: 'Coffees on the shelf',
-    answer: z.array(shelfCoffeeSchema),
-    handle: () => shelf.coffees(),
+    schema: coffeeSchema,
+    list: 'Coffees on the shelf',
+    save: 'Change a coffee, or put a new one on the shelf; needs If-Match, 0 for a new one',
+    documents: shelf.coffees,
   }),
-  endpoint({
-    method: 'get',
+  ...documentEndpoints({
     path: '/api/vessels',
-    summary: 'Vessels to steep in, largest first',
-    answer: z.array(vesselSchema),
-    handle: () => shelf.vessels(),
+    schema: vesselSchema,
+    list: 'Vessels to steep in, largest first',
+    save: 'Change a vessel, or put a new one on the shelf; needs If-Match, 0 for a new one',
+    documents: shelf.vessels,
   }),
 ];

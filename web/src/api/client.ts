@@ -1,4 +1,4 @@
-import type { Problem } from '@ratio/core';
+import type { Problem } from '@ratio/core/document';
 
 /** A request that the server refused, with the reason in its own words. */
 export class RequestProblem extends Error {

@@ -1,4 +1,4 @@
-import type { Batch, StartBatchRequest, StrainBatchRequest } from '@ratio/core';
+import type { Batch, StartBatchRequest, StrainBatchRequest } from '@ratio/core/batch';
 import { defineStore } from 'pinia';
 import { computed, shallowRef } from 'vue';
 import { ask } from '../api/client.ts';

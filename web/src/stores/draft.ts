@@ -1,22 +1,20 @@
+import { brewSetting, type Draft, type Plan, type SaveDraftRequest } from '@ratio/core/batch';
 import {
-  batchAmounts,
-  batchSetting,
-  CONSTANTS,
-  pinTarget,
+  brewAmounts,
+  modelOf,
+  lockTarget,
   setTarget,
-  solveBatch,
-  type BatchSolution,
-  type Draft,
-  type HeldTargets,
-  type Plan,
-  type SaveDraftRequest,
+  solveBrew,
+  type BrewSolution,
+  type TargetPair,
   type TargetKey,
-} from '@ratio/core';
+} from '@ratio/core/brew';
+import { CONSTANTS } from '@ratio/core/constants';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { ask, newId, RequestProblem } from '../api/client.ts';
 import { useShop } from './shop.ts';
-import { useStored } from './useStored.ts';
+import { useStored } from '../composables/useStored.ts';
 
 /** The draft on this tablet, and which version of it the server is known to have. */
 export interface LocalDraft extends SaveDraftRequest {
@@ -28,7 +26,7 @@ export interface LocalDraft extends SaveDraftRequest {
 /** An amount that could not be set, and why. */
 export interface Conflict {
   readonly key: TargetKey;
-  readonly solution: Exclude<BatchSolution, { status: 'solved' }>;
+  readonly solution: Exclude<BrewSolution, { status: 'solved' }>;
 }
 
 const SAVE_AFTER_MS = 400;
@@ -48,13 +46,13 @@ const freshDraft = (): LocalDraft => ({
     wetting: 'stages',
     steep: [{ place: 'fridge', tempC: CONSTANTS.brewVolumeTempC.value, hours: 18 }],
     agitationHours: [],
-    separation: { method: 'drain', rinseG: 0 },
+    filtration: { method: 'drain', rinseG: 0 },
   },
-  held: [
+  targets: [
     { key: 'ratio', value: 5 },
     { key: 'doseG', value: 850 },
   ],
-  pinned: null,
+  locked: null,
   scooped: false,
   startAt: null,
 });
@@ -71,17 +69,14 @@ export const useDraft = defineStore('draft', () => {
     () => shelf.coffees.find(({ id }) => id === plan.value.coffeeId) ?? shelf.coffees[0],
   );
 
-  const settingOf = (of: Plan) =>
-    coffee.value ? batchSetting({ plan: of, coffee: coffee.value }) : null;
-  const solve = (of: Plan, held: HeldTargets): BatchSolution | null => {
-    const setting = settingOf(of);
-    return setting && solveBatch(setting, held);
-  };
+  /** What the model takes for the plan's coffee. */
+  const model = computed(() => (coffee.value ? modelOf(coffee.value) : null));
+  const solve = (of: Plan, targets: TargetPair): BrewSolution | null =>
+    model.value && solveBrew(brewSetting(of), targets, model.value);
   /** Every amount of the draft as it is. */
-  const amounts = computed(() => {
-    const setting = settingOf(plan.value);
-    return setting && batchAmounts(setting, plan.value);
-  });
+  const amounts = computed(
+    () => model.value && brewAmounts(brewSetting(plan.value), plan.value, model.value),
+  );
 
   function commit(part: Partial<LocalDraft>): void {
     conflict.value = null;
@@ -90,21 +85,26 @@ export const useDraft = defineStore('draft', () => {
 
   /** Sets an amount; where it cannot be had, says why and changes nothing. */
   function setAmount(key: TargetKey, value: number, more: Partial<LocalDraft> = {}): void {
-    const held = setTarget({ held: draft.value.held, pinned: draft.value.pinned, key, value });
-    const solution = solve(plan.value, held);
+    const targets = setTarget({
+      targets: draft.value.targets,
+      locked: draft.value.locked,
+      key,
+      value,
+    });
+    const solution = solve(plan.value, targets);
     if (solution === null) return;
     if (solution.status !== 'solved') {
       conflict.value = { key, solution };
       return;
     }
     const { doseG, waterG } = solution.amounts;
-    commit({ ...more, held: [...held], plan: { ...plan.value, doseG, waterG } });
+    commit({ ...more, targets: [...targets], plan: { ...plan.value, doseG, waterG } });
   }
 
-  /** Changes a choice; what is held stays, as long as the new choice lets it. */
+  /** Changes a choice; what is set stays, as long as the new choice lets it. */
   function change(part: Partial<Plan>): void {
     const next = { ...plan.value, ...part };
-    const solution = solve(next, draft.value.held);
+    const solution = solve(next, draft.value.targets);
     if (solution?.status === 'solved') {
       const { doseG, waterG } = solution.amounts;
       commit({ plan: { ...next, doseG, waterG } });
@@ -113,30 +113,33 @@ export const useDraft = defineStore('draft', () => {
     const { doseG, waterG } = next;
     commit({
       plan: next,
-      held: [
+      targets: [
         { key: 'doseG', value: doseG },
         { key: 'waterG', value: waterG },
       ],
-      pinned: null,
+      locked: null,
     });
   }
 
-  function pin(key: TargetKey): void {
-    if (draft.value.pinned === key) return commit({ pinned: null });
+  function lock(key: TargetKey): void {
+    if (draft.value.locked === key) return commit({ locked: null });
     const value = amounts.value?.[key];
     if (value)
-      commit({ pinned: key, held: [...pinTarget({ held: draft.value.held, key, value })] });
+      commit({
+        locked: key,
+        targets: [...lockTarget({ targets: draft.value.targets, key, value })],
+      });
   }
 
   function takePlan(next: Plan, more: Partial<LocalDraft> = {}): void {
     const { doseG, waterG } = next;
     commit({
       plan: next,
-      held: [
+      targets: [
         { key: 'waterG', value: waterG },
         { key: 'doseG', value: doseG },
       ],
-      pinned: null,
+      locked: null,
       ...more,
     });
   }
@@ -189,6 +192,7 @@ export const useDraft = defineStore('draft', () => {
     draft,
     plan,
     coffee,
+    model,
     amounts,
     conflict,
     theirs,
@@ -196,7 +200,7 @@ export const useDraft = defineStore('draft', () => {
     setAmount,
     change,
     commit,
-    pin,
+    lock,
     takePlan,
     load,
     save,
@@ -214,7 +218,7 @@ export const useDraft = defineStore('draft', () => {
     renew: () => {
       draft.value = { ...draft.value, id: newId(), version: 0, unsaved: false, startAt: null };
     },
-    /** A new plan by the school of the house, with the same coffee and vessel. */
+    /** A new plan by the shop's defaults, with the same coffee and vessel. */
     restart: (): void => {
       const { coffeeId, vesselId } = plan.value;
       const fresh = freshDraft();
@@ -225,7 +229,7 @@ export const useDraft = defineStore('draft', () => {
       const { doseG } = fresh.plan;
       draft.value = {
         ...fresh,
-        held: [
+        targets: [
           { key: 'ratio', value: ratio },
           { key: 'doseG', value: doseG },
         ],
@@ -238,7 +242,7 @@ export const useDraft = defineStore('draft', () => {
           waterG: ratio * doseG,
           waterC: shop.waterC,
           steep: [{ place, hours, tempC: place === 'fridge' ? shop.fridgeC : shop.roomC }],
-          separation: { method, rinseG: 0 },
+          filtration: { method, rinseG: 0 },
         },
       };
     },

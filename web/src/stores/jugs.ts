@@ -1,8 +1,9 @@
-import { storedCoffeeMl, type Jug, type JugEntry, type JugEntryRequest } from '@ratio/core';
+import type { Jug, JugEntry, JugEntryRequest } from '@ratio/core/jug';
+import { storedCoffeeMl } from '@ratio/core/matter';
 import { defineStore } from 'pinia';
 import { computed, shallowRef } from 'vue';
 import { ask, newId } from '../api/client.ts';
-import { useStored } from './useStored.ts';
+import { useStored } from '../composables/useStored.ts';
 
 const EMPTY_G = 1;
 

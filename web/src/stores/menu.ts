@@ -5,17 +5,17 @@ import {
   type Drink,
   type DrinkCost,
   type DrinkVersion,
-  type Jug,
   type KeepDrinkRequest,
   type SolvedDrink,
-} from '@ratio/core';
+} from '@ratio/core/drink';
+import type { Jug } from '@ratio/core/jug';
 import { defineStore } from 'pinia';
 import { computed } from 'vue';
 import { ask, newId } from '../api/client.ts';
 import { useJugs } from './jugs.ts';
 import { usePantry } from './pantry.ts';
 import { useShop } from './shop.ts';
-import { useStored } from './useStored.ts';
+import { useStored } from '../composables/useStored.ts';
 
 /** Coffee that a drink can be poured from. */
 export type PouredFrom = Pick<Jug, 'strengthFrac' | 'caffeineMgPerG'> & {
@@ -25,7 +25,7 @@ export type PouredFrom = Pick<Jug, 'strengthFrac' | 'caffeineMgPerG'> & {
 /** A drink of the menu, solved for a jug, and what it comes to. */
 export interface MenuRow extends SolvedDrink {
   readonly drink: Drink;
-  /** Strength that it is to have; what it has where it is told by parts or by hand. */
+  /** Strength that it is to have; what it has where the target is parts or an amount by hand. */
   readonly wantedFrac: number;
   readonly cost: DrinkCost;
   /** Price less cost over price; null where a cost is not known or nothing is asked. */
@@ -53,7 +53,7 @@ export const useMenu = defineStore('menu', () => {
 
   /**
    * A drink solved in the shop's rooms, by what the pantry holds; null before they are known, and
-   * while one of its parts is not there (fetched later, or taken off the shelf on another tablet).
+   * while one of its ingredients is not there (fetched later, or taken off the shelf on another tablet).
    */
   function solve(drink: Drink, from: PouredFrom): SolvedDrink | null {
     const { shop } = shelf;

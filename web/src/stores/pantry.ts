@@ -1,65 +1,72 @@
+import { daysLeft, localDate, useBy } from '@ratio/core/calendar';
+import type { Caution } from '@ratio/core/caution';
+import { pouredIds, type Drink } from '@ratio/core/drink';
 import {
-  lifeCautions,
-  localDate,
-  openLife,
-  pouredIds,
+  openedCautions,
   resolvePantry,
-  type Caution,
-  type Drink,
-  type HousePart,
+  type HouseRecipe,
   type Opened,
-  type OpenLife,
   type PantryItem,
-} from '@ratio/core';
+} from '@ratio/core/pantry';
 import { defineStore } from 'pinia';
 import { computed, shallowRef } from 'vue';
 import { ask } from '../api/client.ts';
 import { useShop } from './shop.ts';
 
+/** How what stands open is doing. */
+export interface OpenLife {
+  readonly at: Date;
+  /** The last day on which it is used, as 2026-06-19. */
+  readonly lastDay: string;
+  /** 0 on the last day, negative when past. */
+  readonly daysLeft: number;
+}
+
 /** What the shop can pour: built in, its own, and made by the house. */
 export const usePantry = defineStore('pantry', () => {
   const items = shallowRef<PantryItem[]>([]);
-  const parts = shallowRef<HousePart[]>([]);
+  const houseRecipes = shallowRef<HouseRecipe[]>([]);
   const opened = shallowRef<Opened[]>([]);
   const shelf = useShop();
 
   async function load(): Promise<void> {
-    [items.value, parts.value, opened.value] = await Promise.all([
+    [items.value, houseRecipes.value, opened.value] = await Promise.all([
       ask<PantryItem[]>('/api/pantry'),
-      ask<HousePart[]>('/api/parts'),
+      ask<HouseRecipe[]>('/api/house-recipes'),
       ask<Opened[]>('/api/opened'),
     ]);
   }
 
-  const resolved = computed(() => resolvePantry({ own: items.value, parts: parts.value }));
+  const resolved = computed(() =>
+    resolvePantry({ own: items.value, houseRecipes: houseRecipes.value }),
+  );
 
-  // A text, so that what follows from it is reckoned again when the day changes, not at each tick.
+  // A text, so that what follows from it is computed again when the day changes, not at each tick.
   const today = computed(() => localDate({ atMs: shelf.now.getTime(), zone: shelf.zone }));
   const openedAt = computed(() => Object.fromEntries(opened.value.map(({ id, at }) => [id, at])));
 
   /** How what stands open is doing; null where it is not open, or keeps. */
-  function lifeOf(id: string): (OpenLife & { readonly at: Date }) | null {
+  function lifeOf(id: string): OpenLife | null {
     const at = openedAt.value[id];
     const days = resolved.value.pantry[id]?.openedDays;
     if (at === undefined || !days) return null;
     const openedAtMs = Date.parse(at);
-    const life = openLife({ openedAtMs, days, today: today.value, zone: shelf.zone });
-    return { ...life, at: new Date(openedAtMs) };
+    const { lastDay } = useBy({ fromMs: openedAtMs, days, zone: shelf.zone });
+    return {
+      lastDay,
+      daysLeft: daysLeft({ lastDay, today: today.value }),
+      at: new Date(openedAtMs),
+    };
   }
 
   /** The last day of what is opened or made now, as 2026-06-19. */
   const lastDayOf = (days: number): string =>
-    openLife({
-      openedAtMs: shelf.now.getTime(),
-      days,
-      today: today.value,
-      zone: shelf.zone,
-    }).lastDay;
+    useBy({ fromMs: shelf.now.getTime(), days, zone: shelf.zone }).lastDay;
 
   /** What a drink pours that is past its last day. */
   function pastIn(drink: Drink): Caution[] {
     const poured = pouredIds(drink).flatMap((id) => resolved.value.pantry[id] ?? []);
-    return lifeCautions({
+    return openedCautions({
       poured,
       openedAt: openedAt.value,
       today: today.value,
@@ -86,7 +93,7 @@ export const usePantry = defineStore('pantry', () => {
 
   return {
     items,
-    parts,
+    houseRecipes,
     resolved,
     pantry: computed(() => resolved.value.pantry),
     /** Everything by name, what the house makes first. */
@@ -103,14 +110,14 @@ export const usePantry = defineStore('pantry', () => {
     lifeOf,
     lastDayOf,
     pastIn,
-    /** Opens a package or makes a part; again where one stands open. */
+    /** Opens a package or makes a house recipe; again where one stands open. */
     open: (id: string, at = shelf.now) =>
       put<Opened>('/api/opened', { id, at: at.toISOString(), version: versionOf(id) }),
     useUp: (id: string) => remove('/api/opened', { id, version: versionOf(id) }),
     load,
     saveItem: (item: PantryItem) => put('/api/pantry', item),
-    savePart: (part: HousePart) => put('/api/parts', part),
+    saveRecipe: (recipe: HouseRecipe) => put('/api/house-recipes', recipe),
     removeItem: (item: PantryItem) => remove('/api/pantry', item),
-    removePart: (part: HousePart) => remove('/api/parts', part),
+    removeRecipe: (recipe: HouseRecipe) => remove('/api/house-recipes', recipe),
   };
 });

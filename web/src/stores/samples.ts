@@ -1,4 +1,4 @@
-import type { SampleSet } from '@ratio/core';
+import type { SampleSet } from '@ratio/core/batch';
 import { defineStore } from 'pinia';
 import { shallowRef } from 'vue';
 import { ask } from '../api/client.ts';

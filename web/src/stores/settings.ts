@@ -1,7 +1,7 @@
-import type { ShopUnits } from '@ratio/core';
+import type { ShopUnits } from '@ratio/core/units';
 import { defineStore } from 'pinia';
 import { ref, watchEffect } from 'vue';
-import { useStored } from './useStored.ts';
+import { useStored } from '../composables/useStored.ts';
 
 /** How this tablet shows things: units and theme. */
 export const useSettings = defineStore('settings', () => {

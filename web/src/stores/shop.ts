@@ -1,4 +1,7 @@
-import type { Drink, ShelfCoffee, Shop, Vessel } from '@ratio/core';
+import type { Vessel } from '@ratio/core/brew';
+import type { Coffee } from '@ratio/core/coffee';
+import type { Drink } from '@ratio/core/drink';
+import type { Shop } from '@ratio/core/shop';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { ask } from '../api/client.ts';
@@ -8,7 +11,7 @@ const TICK_MS = 5000;
 /** The shop and its shelf, and what its clock says. */
 export const useShop = defineStore('shop', () => {
   const shop = shallowRef<Shop | null>(null);
-  const coffees = shallowRef<ShelfCoffee[]>([]);
+  const coffees = shallowRef<Coffee[]>([]);
   const vessels = shallowRef<Vessel[]>([]);
   const drinks = shallowRef<Drink[]>([]);
   const now = ref(new Date());
@@ -16,7 +19,7 @@ export const useShop = defineStore('shop', () => {
   async function load(): Promise<void> {
     const [answer, allCoffees, allVessels, allDrinks] = await Promise.all([
       ask<Shop & { now: string; clockFrozen: boolean }>('/api/shop'),
-      ask<ShelfCoffee[]>('/api/coffees'),
+      ask<Coffee[]>('/api/coffees'),
       ask<Vessel[]>('/api/vessels'),
       ask<Drink[]>('/api/drinks'),
     ]);

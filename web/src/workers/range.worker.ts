@@ -1,16 +1,11 @@
-import {
-  createMonteCarlo,
-  planInput,
-  scoopOf,
-  type MonteCarloResult,
-  type Plan,
-} from '@ratio/core';
+import { planInput, scoopOf, type Plan } from '@ratio/core/batch';
+import { createMonteCarlo, type BrewModel, type MonteCarloResult } from '@ratio/core/brew';
 import { expose } from 'comlink';
 
-/** A batch to sample, as it can be sent to a worker. */
+/** A plan to sample, as it can be sent to a worker. */
 export interface RangeJob {
   readonly plan: Plan;
-  readonly coffee: { solubleFrac: number; robustaFrac: number; decafFrac: number };
+  readonly model: BrewModel;
   readonly scooped: boolean;
   readonly draws: number;
 }
@@ -24,11 +19,12 @@ const worker = {
   async sample(job: RangeJob, tell: (result: MonteCarloResult) => void): Promise<void> {
     latest += 1;
     const mine = latest;
-    const batch = planInput(job);
+    const brew = planInput(job.plan);
     const sampling = createMonteCarlo({
-      batch,
+      brew,
+      model: job.model,
       seed: SEED,
-      ...(job.scooped ? { ofScoop: scoopOf(batch) } : {}),
+      ...(job.scooped ? { ofScoop: scoopOf(brew) } : {}),
     });
     for (let done = 0; done < job.draws; done += CHUNK) {
       const result = sampling.advance(CHUNK);

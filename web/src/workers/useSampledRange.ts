@@ -1,4 +1,4 @@
-import type { MonteCarloResult } from '@ratio/core';
+import type { MonteCarloResult } from '@ratio/core/brew';
 import { proxy, releaseProxy, wrap } from 'comlink';
 import { onScopeDispose, shallowRef, watch, type Ref } from 'vue';
 import type { RangeJob, RangeWorker } from './range.worker.ts';

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import { solutionSentence, writeTarget } from '../../src/pages/plan/solutionSentence.ts';
-import { piecesOf } from '../../src/pages/told/useTold.ts';
+import { piecesOf } from '../../src/pages/recipeText/useRecipeReader.ts';
 
 describe('piecesOf', () => {
   it('cuts a text into what was used and what was not, and loses no letter', () => {

@@ -29,7 +29,7 @@ describe('useDraft', () => {
     await open();
   });
 
-  const heldKeys = () => drafts.draft.held.map(({ key }) => key);
+  const heldKeys = () => drafts.draft.targets.map(({ key }) => key);
 
   it('begins held by its ratio and its coffee', () => {
     expect(heldKeys()).to.deep.equal(['ratio', 'doseG']);
@@ -57,14 +57,14 @@ describe('useDraft', () => {
     expect(drafts.plan.grind).to.equal('medium');
   });
 
-  it('changes nothing where an amount contradicts a pinned one, and says which', () => {
-    drafts.pin('ratio');
+  it('changes nothing where an amount contradicts a locked one, and says which', () => {
+    drafts.lock('ratio');
     const before = drafts.plan;
     drafts.setAmount('strengthFrac', 0.05);
     expect(drafts.plan).to.equal(before);
     expect(drafts.conflict?.key).to.equal('strengthFrac');
     expect(drafts.conflict?.solution.status).to.equal('contradiction');
-    drafts.pin('ratio');
+    drafts.lock('ratio');
     expect(drafts.conflict).to.equal(null);
   });
 

@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import type { Jug } from '@ratio/core';
+import type { Jug } from '@ratio/core/jug';
 import { createPinia, setActivePinia } from 'pinia';
 import { onHandMl, useJugs } from '../../src/stores/jugs.ts';
 import { useMenu } from '../../src/stores/menu.ts';
@@ -110,7 +110,7 @@ describe('jugs and the menu from them', () => {
     const menu = useMenu();
     const known = menu.rows.length;
     browser.answer((request) =>
-      request.path === '/api/parts' ? { status: 200, body: [] } : lidoShelf(request),
+      request.path === '/api/house-recipes' ? { status: 200, body: [] } : lidoShelf(request),
     );
     await usePantry().load();
     // Reduced coconut, rosemary syrup with its foam, coffee cubes.

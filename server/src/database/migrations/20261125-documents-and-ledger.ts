@@ -1,11 +1,12 @@
 import { DataTypes, type QueryInterface } from 'sequelize';
-import { DOCUMENT_TABLES } from '../models.ts';
+
+const DOCUMENT_TABLES = ['shops', 'coffees', 'vessels', 'drinks', 'batches', 'jugs'];
 
 export const documentsAndLedger = {
   name: '20261125-documents-and-ledger',
 
   async up({ context }: { context: QueryInterface }): Promise<void> {
-    for (const table of Object.values(DOCUMENT_TABLES))
+    for (const table of DOCUMENT_TABLES)
       await context.createTable(table, {
         id: { type: DataTypes.STRING(64), primaryKey: true },
         version: { type: DataTypes.INTEGER, allowNull: false, defaultValue: 1 },
@@ -17,7 +18,7 @@ export const documentsAndLedger = {
       jug_id: {
         type: DataTypes.STRING(64),
         allowNull: false,
-        references: { model: DOCUMENT_TABLES.jugs, key: 'id' },
+        references: { model: 'jugs', key: 'id' },
       },
       kind: { type: DataTypes.STRING(16), allowNull: false },
       mass_g: { type: DataTypes.DOUBLE, allowNull: false },
@@ -30,6 +31,6 @@ export const documentsAndLedger = {
 
   async down({ context }: { context: QueryInterface }): Promise<void> {
     await context.dropTable('jug_entries');
-    for (const table of Object.values(DOCUMENT_TABLES)) await context.dropTable(table);
+    for (const table of DOCUMENT_TABLES) await context.dropTable(table);
   },
 };

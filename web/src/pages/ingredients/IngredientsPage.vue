@@ -1,14 +1,27 @@
 <script setup lang="ts">
-import { densityGPerMl, energyKcal, measuredGPerMl, type Ingredient } from '@ratio/core';
+import { densityGPerMl, energyKcal } from '@ratio/core/matter';
+import { measuredGPerMl, type Ingredient } from '@ratio/core/pantry';
 import { ElInput } from 'element-plus';
 import { RouterLink } from 'vue-router';
-import AmountField from '../../field/AmountField.vue';
-import OpenState from '../../figure/OpenState.vue';
+import AmountField from '../../components/fields/AmountField.vue';
+import OpenState from '../../components/figures/OpenState.vue';
 import PackageCard from './PackageCard.vue';
 import { useIngredients } from './useIngredients.ts';
 
-const { sought, rows, open, ownOf, isBuiltIn, save, form, told, add, edit, giveUp, remove } =
-  useIngredients();
+const {
+  sought,
+  rows,
+  open,
+  ownOf,
+  isBuiltIn,
+  save,
+  form,
+  fromPackage,
+  add,
+  edit,
+  discard,
+  remove,
+} = useIngredients();
 
 const MARKS = {
   exact: 'by definition',
@@ -29,8 +42,8 @@ const density = (ingredient: Ingredient): string =>
     <header>
       <h1>Ingredients</h1>
       <p class="soft">
-        Built in, or your own from a package. What you say about a built-in one stands in for it
-        everywhere. <RouterLink to="/shelf/parts">House-made parts</RouterLink>
+        Built in, or your own from a package. Your own values for a built-in one stand in for it
+        everywhere. <RouterLink to="/shelf/house-recipes">House recipes</RouterLink>
       </p>
       <ElInput
         v-model="sought"
@@ -141,10 +154,10 @@ const density = (ingredient: Ingredient): string =>
           </tbody>
         </table>
         <p v-if="rows.length === 0" class="none">
-          Nothing of that name. Put it on the shelf from its package, beside.
+          Nothing of that name. Put it on the shelf from its package.
         </p>
       </div>
-      <PackageCard :form="form" :told="told" @add="add" @give-up="giveUp" />
+      <PackageCard :form="form" :fromPackage="fromPackage" @add="add" @discard="discard" />
     </div>
   </div>
 </template>

@@ -1,25 +1,20 @@
 <script setup lang="ts">
-import {
-  ALLERGENS,
-  densityGPerMl,
-  energyKcal,
-  INGREDIENT_KINDS,
-  type Ingredient,
-} from '@ratio/core';
+import { densityGPerMl, energyKcal } from '@ratio/core/matter';
+import { ALLERGENS, INGREDIENT_KINDS, type Ingredient } from '@ratio/core/pantry';
 import { ElButton } from 'element-plus';
 import { computed } from 'vue';
-import AmountField from '../../field/AmountField.vue';
-import ChoiceField from '../../field/ChoiceField.vue';
-import ChoiceRow from '../../field/ChoiceRow.vue';
-import TextField from '../../field/TextField.vue';
+import AmountField from '../../components/fields/AmountField.vue';
+import ChoiceField from '../../components/fields/ChoiceField.vue';
+import ChoiceRow from '../../components/fields/ChoiceRow.vue';
+import TextField from '../../components/fields/TextField.vue';
 import type { PackageForm } from './useIngredients.ts';
 
 /** An ingredient from the table on its package: what it amounts to is shown before it is saved. */
 const props = defineProps<{
   form: PackageForm;
-  told: { ingredient: Omit<Ingredient, 'id'> } | { wrong: string };
+  fromPackage: { ingredient: Omit<Ingredient, 'id'> } | { wrong: string };
 }>();
-const emit = defineEmits<{ add: []; giveUp: [] }>();
+const emit = defineEmits<{ add: []; discard: [] }>();
 
 type GramKey = 'fatG' | 'carbohydrateG' | 'sugarG' | 'proteinG' | 'saltG';
 const GRAMS: readonly { key: GramKey; label: string }[] = [
@@ -46,8 +41,8 @@ function toggle(allergen: (typeof ALLERGENS)[number]): void {
     : [...allergens, allergen];
 }
 const check = computed(() => {
-  if ('wrong' in props.told) return '';
-  const { per100G } = props.told.ingredient;
+  if ('wrong' in props.fromPackage) return '';
+  const { per100G } = props.fromPackage.ingredient;
   const gPerMl = densityGPerMl({ composition: per100G, tempC: 20 });
   const kcal = energyKcal(per100G) * (props.form.per === '100 mL' ? gPerMl : 1);
   return `That is ${gPerMl.toFixed(3)} g/mL and ${kcal.toFixed(0)} kcal per ${props.form.per}: does the package say so too?`;
@@ -139,15 +134,15 @@ const check = computed(() => {
         {{ allergen }}
       </label>
     </fieldset>
-    <p v-if="'wrong' in told" class="due" role="alert">{{ told.wrong }}</p>
+    <p v-if="'wrong' in fromPackage" class="due" role="alert">{{ fromPackage.wrong }}</p>
     <p v-else class="soft fine">{{ check }}</p>
     <ElButton
       type="primary"
-      :disabled="'wrong' in told || form.name.trim() === ''"
+      :disabled="'wrong' in fromPackage || form.name.trim() === ''"
       @click="emit('add')"
       >{{ form.id === null ? 'Put it on the shelf' : 'Save what it says' }}</ElButton
     >
-    <ElButton v-if="form.id !== null" text @click="emit('giveUp')">Leave it as it was</ElButton>
+    <ElButton v-if="form.id !== null" text @click="emit('discard')">Leave it as it was</ElButton>
   </section>
 </template>
 

@@ -1,6 +1,6 @@
+import { DomainError } from '@ratio/core/errors';
 import {
   compositionOfPackage,
-  DomainError,
   INGREDIENTS,
   packageOfComposition,
   type Allergen,
@@ -8,18 +8,18 @@ import {
   type IngredientKind,
   type PackageTable,
   type PantryItem,
-} from '@ratio/core';
+} from '@ratio/core/pantry';
 import { computed, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { newId, sentenceOf } from '../../api/client.ts';
 import { useNotice } from '../../stores/notice.ts';
 import { usePantry } from '../../stores/pantry.ts';
-import { rebased } from '../../stores/rebased.ts';
-import { useStored } from '../../stores/useStored.ts';
-import { useOpened } from '../../stores/useOpened.ts';
-import { useSaving } from '../../stores/useSaving.ts';
+import { rebased } from '../../composables/rebased.ts';
+import { useStored } from '../../composables/useStored.ts';
+import { useOpened } from '../../composables/useOpened.ts';
+import { useSaving } from '../../composables/useSaving.ts';
 
-/** An ingredient as its package tells it, before it is on the shelf. */
+/** An ingredient as its package has it, before it is on the shelf. */
 export interface PackageForm extends Writable<PackageTable> {
   /** The ingredient that it is about; null for a new one. */
   id: string | null;
@@ -66,7 +66,9 @@ export function useIngredients() {
   const rows = computed(() => {
     const words = sought.value.toLowerCase().split(/\s+/).filter(Boolean);
     return store.all
-      .filter(({ mark, id }) => mark !== 'ours' || !store.parts.some((part) => part.id === id))
+      .filter(
+        ({ mark, id }) => mark !== 'ours' || !store.houseRecipes.some((recipe) => recipe.id === id),
+      )
       .filter(({ name, kind, allergens }) =>
         words.every((word) =>
           `${name} ${kind} ${allergens.join(' ')}`.toLowerCase().includes(word),
@@ -80,14 +82,14 @@ export function useIngredients() {
 
   const saving = useSaving(store.load);
 
-  /** Saves the shop's own say, on what earlier changes that are still on their way make of it. */
-  const save = (before: Ingredient, part: Partial<Ingredient>, what: string): Promise<boolean> =>
+  /** Saves the shop's own values, on what earlier changes that are still on their way make of it. */
+  const save = (before: Ingredient, change: Partial<Ingredient>, what: string): Promise<boolean> =>
     saving({
-      failed: `${part.name ?? before.name}: not saved.`,
+      failed: `${change.name ?? before.name}: not saved.`,
       does: async () => {
         const own = ownOf(before.id);
         const now = store.pantry[before.id] ?? before;
-        const { allergens, ...rest } = rebased({ before, after: { ...before, ...part }, now });
+        const { allergens, ...rest } = rebased({ before, after: { ...before, ...change }, now });
         const item: PantryItem = { ...rest, allergens: [...allergens], version: own?.version ?? 0 };
         const saved = await store.saveItem(item);
         return {
@@ -99,10 +101,10 @@ export function useIngredients() {
     });
 
   /** What the package amounts to; why not, where its table cannot be. */
-  const told = computed<{ ingredient: Omit<Ingredient, 'id'> } | { wrong: string }>(() => {
+  const fromPackage = computed<{ ingredient: Omit<Ingredient, 'id'> } | { wrong: string }>(() => {
     try {
       const { id, name, kind, allergens, openedDays, pricePerKg, ...table } = form.value;
-      // What a package does not tell stays as it was.
+      // What a package does not say stays as it was.
       const { looseGPerMl, overrunFrac, caffeineMgPerG } = store.pantry[id ?? ''] ?? UNTOLD;
       return {
         ingredient: {
@@ -129,27 +131,27 @@ export function useIngredients() {
     }
   });
 
-  const giveUp = (): void => void (form.value = emptyForm());
+  const discard = (): void => void (form.value = emptyForm());
 
-  /** Takes an ingredient's table in hand; a table does not tell coffee, so what holds some stays. */
+  /** Takes an ingredient's table in hand; a table does not list coffee, so what holds some stays. */
   function edit({ id, name, kind, allergens, openedDays, pricePerKg, per100G }: Ingredient): void {
     const table = packageOfComposition(per100G);
     form.value = { ...table, id, name, kind, allergens: [...allergens], openedDays, pricePerKg };
   }
 
   async function add(): Promise<void> {
-    if ('wrong' in told.value || form.value.name.trim() === '') return;
+    if ('wrong' in fromPackage.value || form.value.name.trim() === '') return;
     const known = form.value.id === null ? undefined : store.pantry[form.value.id];
     if (known) {
-      const isSaved = await save(known, told.value.ingredient, 'as its package says');
-      if (isSaved) giveUp();
+      const isSaved = await save(known, fromPackage.value.ingredient, 'as its package says');
+      if (isSaved) discard();
       return;
     }
-    const { allergens, ...rest } = told.value.ingredient;
+    const { allergens, ...rest } = fromPackage.value.ingredient;
     const item: PantryItem = { ...rest, allergens: [...allergens], id: newId(), version: 0 };
     try {
       const saved = await store.saveItem(item);
-      giveUp();
+      discard();
       notice.say({
         tone: 'done',
         text: `${saved.name} is on the shelf.`,
@@ -185,10 +187,10 @@ export function useIngredients() {
     isBuiltIn,
     save,
     form,
-    told,
+    fromPackage,
     add,
     edit,
-    giveUp,
+    discard,
     remove,
   };
 }

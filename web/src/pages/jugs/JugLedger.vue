@@ -1,13 +1,13 @@
 <script setup lang="ts">
-import type { JugEntry } from '@ratio/core';
-import { clockTime } from '../../clock/formatClock.ts';
+import type { JugEntry } from '@ratio/core/jug';
+import { clockTime } from '../../format/formatClock.ts';
 
 /** What was done to a jug, the latest first. Nothing is ever overwritten. */
 defineProps<{
   entries: readonly JugEntry[];
   zone: string;
   writeMass: (massG: number) => string;
-  writePct: (frac: number) => string;
+  writePercent: (frac: number) => string;
 }>();
 
 const KINDS: Readonly<Record<JugEntry['kind'], string>> = {
@@ -17,7 +17,7 @@ const KINDS: Readonly<Record<JugEntry['kind'], string>> = {
   watered: 'water added',
   'blended-in': 'blended in',
   'blended-out': 'drawn off for a blend',
-  undone: 'taken back',
+  undone: 'undone',
 };
 const signed = (massG: number, write: (massG: number) => string): string =>
   massG === 0 ? '' : `${massG > 0 ? '+' : '−'}${write(Math.abs(massG))}`;
@@ -39,10 +39,10 @@ const signed = (massG: number, write: (massG: number) => string): string =>
       <tbody>
         <tr v-for="entry in entries.slice(0, 40)" :key="entry.id" :class="{ undone: entry.undone }">
           <td class="figures">{{ clockTime({ at: new Date(entry.at), zone }) }}</td>
-          <td>{{ KINDS[entry.kind] }}<template v-if="entry.undone">, taken back</template></td>
+          <td>{{ KINDS[entry.kind] }}<template v-if="entry.undone">, undone</template></td>
           <td class="figures amount">{{ signed(entry.massG, writeMass) }}</td>
           <td class="figures">
-            {{ entry.strengthFrac === null ? '' : writePct(entry.strengthFrac) }}
+            {{ entry.strengthFrac === null ? '' : writePercent(entry.strengthFrac) }}
           </td>
           <td class="soft">{{ entry.note }}</td>
         </tr>

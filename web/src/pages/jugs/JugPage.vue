@@ -1,16 +1,16 @@
 <script setup lang="ts">
-import { coffeeOf, storedCoffeeMl } from '@ratio/core';
+import { coffeeOf, storedCoffeeMl } from '@ratio/core/matter';
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
-import { clockTime, dayName } from '../../clock/formatClock.ts';
-import JugDrawing from '../../drawing/JugDrawing.vue';
-import { cssColour } from '../../drawing/colour.ts';
-import AmountField from '../../field/AmountField.vue';
-import ChoiceField from '../../field/ChoiceField.vue';
-import ChoiceRow from '../../field/ChoiceRow.vue';
-import BigFigure from '../../figure/BigFigure.vue';
+import { clockTime, dayName } from '../../format/formatClock.ts';
+import JugDrawing from '../../components/drawings/JugDrawing.vue';
+import { cssColour } from '../../components/drawings/colour.ts';
+import AmountField from '../../components/fields/AmountField.vue';
+import ChoiceField from '../../components/fields/ChoiceField.vue';
+import ChoiceRow from '../../components/fields/ChoiceRow.vue';
+import BigFigure from '../../components/figures/BigFigure.vue';
 import { onHandMl } from '../../stores/jugs.ts';
-import { useWords } from '../../stores/useWords.ts';
+import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import BalanceCard from './BalanceCard.vue';
 import JugLedger from './JugLedger.vue';
 import { useJugBench } from './useJugBench.ts';
@@ -19,17 +19,16 @@ import { useJugBench } from './useJugBench.ts';
 const bench = useJugBench();
 const { jug, entries, others, other, shelf, jugs, menus } = bench;
 const { readFrac, thinFrac, blendFrac, stretchG, thin, blend, stretch } = bench;
-const words = useWords();
-const { pct, mass, volume } = words;
+const format = useAmountFormat();
 
 const m = computed(() => jug.value?.onHandG ?? 0);
 const c = computed(() => jug.value?.strengthFrac ?? 0);
-const level = computed(() => (jug.value ? volume(onHandMl(jug.value)) : ''));
+const level = computed(() => (jug.value ? format.value.volume(onHandMl(jug.value)) : ''));
 const room = computed(() =>
   jug.value ? Math.max(0, jug.value.capacityMl - onHandMl(jug.value)) : 0,
 );
 const afterMl = (massG: number, strengthFrac: number): string =>
-  volume(storedCoffeeMl({ massG, strengthFrac }));
+  format.value.volume(storedCoffeeMl({ massG, strengthFrac }));
 </script>
 
 <template>
@@ -57,10 +56,10 @@ const afterMl = (massG: number, strengthFrac: number): string =>
       <BigFigure
         :label="
           jug.readBy === 'refractometer'
-            ? 'Strength, read'
+            ? 'Strength (TDS), read'
             : jug.readBy === 'balance'
-              ? 'Strength, by the balance'
-              : 'Strength, predicted'
+              ? 'Strength (TDS), by the balance'
+              : 'Strength (TDS), predicted'
         "
         size="middle"
         :figure="(100 * jug.strengthFrac).toFixed(2)"
@@ -72,7 +71,7 @@ const afterMl = (massG: number, strengthFrac: number): string =>
         :figure="level.split('\u2009')[0]!"
         :unit="level.split('\u2009')[1]!"
       >
-        {{ mass(m) }}, room for {{ volume(room) }} more
+        {{ format.mass(m) }}, room for {{ format.volume(room) }} more
       </BigFigure>
     </header>
     <div class="cards">
@@ -80,14 +79,14 @@ const afterMl = (massG: number, strengthFrac: number): string =>
         title="Read it"
         reason="Black coffee, stirred, at room temperature. A refractometer counts milk and sugar too."
         :balance="null"
-        :worked="`${pct(c)} → ${pct(readFrac)}, caffeine with it`"
+        :worked="`${format.percent(c)} → ${format.percent(readFrac)}, caffeine with it`"
         :menu="menus.read.value"
         action="Note this reading"
         :doing="bench.doing.value"
         @act="
           bench.enter(
             { kind: 'read', strengthFrac: readFrac, note: '' },
-            `${jug.label}: read ${pct(readFrac)}.`,
+            `${jug.label}: read ${format.percent(readFrac)}.`,
           )
         "
       >
@@ -96,7 +95,7 @@ const afterMl = (massG: number, strengthFrac: number): string =>
             label="Reading of the jug"
             :value="readFrac"
             :accepts="['percent']"
-            :write="pct"
+            :write="format.percent"
             :step="0.0005"
             :min="0.001"
             :max="0.2"
@@ -109,14 +108,14 @@ const afterMl = (massG: number, strengthFrac: number): string =>
         title="Bring it down to a strength"
         reason="Water, cold and filtered: the solids stay, so m (c / c* − 1)."
         :balance="thin"
-        :worked="`${mass(m)} (${pct(c)} / ${pct(thinFrac)} − 1) = ${mass(thin.addG)} of water, ${afterMl(thin.afterG, thin.afterFrac)} in all`"
+        :worked="`${format.mass(m)} (${format.percent(c)} / ${format.percent(thinFrac)} − 1) = ${format.mass(thin.addG)} of water, ${afterMl(thin.afterG, thin.afterFrac)} in all`"
         :menu="menus.thin.value"
-        :action="`Add ${mass(thin.addG)} of water`"
+        :action="`Add ${format.mass(thin.addG)} of water`"
         :doing="bench.doing.value"
         @act="
           bench.enter(
-            { kind: 'watered', massG: thin.addG, note: `down to ${pct(thinFrac)}` },
-            `${jug.label}: ${mass(thin.addG)} of water added.`,
+            { kind: 'watered', massG: thin.addG, note: `down to ${format.percent(thinFrac)}` },
+            `${jug.label}: ${format.mass(thin.addG)} of water added.`,
           )
         "
       >
@@ -125,7 +124,7 @@ const afterMl = (massG: number, strengthFrac: number): string =>
             label="Strength wanted in the jug"
             :value="thinFrac"
             :accepts="['percent']"
-            :write="pct"
+            :write="format.percent"
             :step="0.0005"
             :min="0.001"
             :max="0.2"
@@ -139,9 +138,9 @@ const afterMl = (massG: number, strengthFrac: number): string =>
         title="Blend it with another jug"
         reason="Up or down, between the two: m (c* − c) / (c₂ − c*). The older one’s date then holds for both."
         :balance="blend"
-        :worked="`${mass(m)} (${pct(blendFrac)} − ${pct(c)}) / (${pct(other.strengthFrac)} − ${pct(blendFrac)}) = ${mass(blend.addG)} of ${other.label}, ${afterMl(blend.afterG, blend.afterFrac)} in all`"
+        :worked="`${format.mass(m)} (${format.percent(blendFrac)} − ${format.percent(c)}) / (${format.percent(other.strengthFrac)} − ${format.percent(blendFrac)}) = ${format.mass(blend.addG)} of ${other.label}, ${afterMl(blend.afterG, blend.afterFrac)} in all`"
         :menu="menus.blend.value"
-        :action="`Add ${mass(blend.addG)} of ${other.label}`"
+        :action="`Add ${format.mass(blend.addG)} of ${other.label}`"
         :doing="bench.doing.value"
         @act="
           bench.enter(
@@ -151,7 +150,7 @@ const afterMl = (massG: number, strengthFrac: number): string =>
               massG: blend.addG,
               note: `${other.label} into ${jug.label}`,
             },
-            `${mass(blend.addG)} of ${other.label} into ${jug.label}.`,
+            `${format.mass(blend.addG)} of ${other.label} into ${jug.label}.`,
           )
         "
       >
@@ -162,8 +161,8 @@ const afterMl = (massG: number, strengthFrac: number): string =>
             :options="
               others.map((one) => ({
                 value: one.id,
-                label: `${one.label}, ${pct(one.strengthFrac)}`,
-                reason: `${one.coffeeName}, ${volume(onHandMl(one))}`,
+                label: `${one.label}, ${format.percent(one.strengthFrac)}`,
+                reason: `${one.coffeeName}, ${format.volume(onHandMl(one))}`,
               }))
             "
             @update:model-value="bench.chooseOther"
@@ -174,7 +173,7 @@ const afterMl = (massG: number, strengthFrac: number): string =>
             label="Strength of the blend"
             :value="blendFrac"
             :accepts="['percent']"
-            :write="pct"
+            :write="format.percent"
             :step="0.0005"
             :min="0.001"
             :max="0.2"
@@ -187,14 +186,14 @@ const afterMl = (massG: number, strengthFrac: number): string =>
         title="Stretch it for a rush"
         reason="Water to an amount. Drinks poured by hand come out weaker; those to a strength take more of it."
         :balance="stretch"
-        :worked="`${mass(m)} · ${pct(c)} / ${mass(stretchG)} = ${pct(stretch.afterFrac)}, with ${mass(stretch.addG)} of water`"
+        :worked="`${format.mass(m)} · ${format.percent(c)} / ${format.mass(stretchG)} = ${format.percent(stretch.afterFrac)}, with ${format.mass(stretch.addG)} of water`"
         :menu="menus.stretch.value"
-        :action="`Add ${mass(stretch.addG)} of water`"
+        :action="`Add ${format.mass(stretch.addG)} of water`"
         :doing="bench.doing.value"
         @act="
           bench.enter(
-            { kind: 'watered', massG: stretch.addG, note: `stretched to ${mass(stretchG)}` },
-            `${jug.label}: stretched to ${mass(stretchG)}.`,
+            { kind: 'watered', massG: stretch.addG, note: `stretched to ${format.mass(stretchG)}` },
+            `${jug.label}: stretched to ${format.mass(stretchG)}.`,
           )
         "
       >
@@ -203,8 +202,8 @@ const afterMl = (massG: number, strengthFrac: number): string =>
             label="Amount wanted in the jug"
             :value="stretchG"
             :accepts="['mass']"
-            :plain-unit="words.plainMass.value"
-            :write="mass"
+            :plain-unit="format.plainMass"
+            :write="format.mass"
             :step="50"
             :min="1"
             :max="200000"
@@ -214,7 +213,12 @@ const afterMl = (massG: number, strengthFrac: number): string =>
         </ChoiceRow>
       </BalanceCard>
     </div>
-    <JugLedger :entries="entries" :zone="shelf.zone" :write-mass="mass" :write-pct="pct" />
+    <JugLedger
+      :entries="entries"
+      :zone="shelf.zone"
+      :write-mass="format.mass"
+      :write-percent="format.percent"
+    />
   </div>
   <div v-else class="page empty">
     <h1>There is no such jug</h1>

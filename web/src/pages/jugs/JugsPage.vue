@@ -1,10 +1,12 @@
 <script setup lang="ts">
-import { coffeeOf, inOneLine, writeVolume, type Jug } from '@ratio/core';
+import type { Jug } from '@ratio/core/jug';
+import { coffeeOf } from '@ratio/core/matter';
+import { amountText, writeVolume } from '@ratio/core/units';
 import { computed } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
-import { clockTime, dayName, fromNow } from '../../clock/formatClock.ts';
-import JugDrawing from '../../drawing/JugDrawing.vue';
-import { cssColour } from '../../drawing/colour.ts';
+import { clockTime, dayName, fromNow } from '../../format/formatClock.ts';
+import JugDrawing from '../../components/drawings/JugDrawing.vue';
+import { cssColour } from '../../components/drawings/colour.ts';
 import { onHandMl, useJugs } from '../../stores/jugs.ts';
 import { useSettings } from '../../stores/settings.ts';
 import { useShop } from '../../stores/shop.ts';
@@ -27,7 +29,7 @@ const rows = computed(() =>
     const leftMs = useBy.getTime() - shelf.now.getTime();
     return {
       jug,
-      level: inOneLine(writeVolume({ volumeMl: onHandMl(jug), units: settings.units })),
+      level: amountText(writeVolume({ volumeMl: onHandMl(jug), units: settings.units })),
       colour: cssColour(coffeeOf({ massG: 1, strengthFrac: jug.strengthFrac })),
       made: clockTime({ at: new Date(jug.madeAt), zone: shelf.zone }),
       useBy: dayName({ at: useBy, zone: shelf.zone }),

@@ -7,7 +7,7 @@ import {
   type Jug,
   type JugEntry,
   type JugEntryRequest,
-} from '@ratio/core';
+} from '@ratio/core/jug';
 import { computed, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { newId, sentenceOf } from '../../api/client.ts';
@@ -15,7 +15,7 @@ import { useJugs } from '../../stores/jugs.ts';
 import { useMenu } from '../../stores/menu.ts';
 import { useNotice } from '../../stores/notice.ts';
 import { useShop } from '../../stores/shop.ts';
-import { useWords } from '../../stores/useWords.ts';
+import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 
 /** What somebody is about to do to a jug, worked out before it is done. */
 export interface Balance {
@@ -33,7 +33,7 @@ export function useJug() {
   const menu = useMenu();
   const shelf = useShop();
   const notice = useNotice();
-  const { volume } = useWords();
+  const format = useAmountFormat();
 
   const jug = computed<Jug | null>(
     () => jugs.jugs.find(({ id }) => id === route.params['id']) ?? null,
@@ -87,7 +87,7 @@ export function useJug() {
     const { capacityMl = Infinity } = jug.value ?? {};
     const { afterG, afterFrac } = balance;
     const { needMl, fits } = roomFor({ capacityMl, massG: afterG, strengthFrac: afterFrac });
-    const wrong = `It would be ${volume(needMl)}, and the jug holds ${volume(capacityMl)}. Draw some off first, or add less.`;
+    const wrong = `It would be ${format.value.volume(needMl)}, and the jug holds ${format.value.volume(capacityMl)}. Draw some off first, or add less.`;
     return { ...balance, wrong: fits ? '' : wrong };
   }
 

@@ -34,10 +34,10 @@ const print = (): void => window.print();
   </div>
   <div v-else class="page">
     <h1>There is no label to show</h1>
-    <p>A label is of a jug on hand, or of a part that the house makes.</p>
+    <p>A label is of a jug on hand, or of a house recipe.</p>
     <p>
       <RouterLink to="/jugs">See the jugs</RouterLink> ·
-      <RouterLink to="/shelf/parts">See the parts</RouterLink>
+      <RouterLink to="/shelf/house-recipes">See the house recipes</RouterLink>
     </p>
   </div>
 </template>

@@ -1,11 +1,11 @@
-import { CONSTANTS } from '@ratio/core';
+import { CONSTANTS } from '@ratio/core/constants';
 import { computed } from 'vue';
 import { useRoute } from 'vue-router';
-import { dateName, dayName } from '../../clock/formatClock.ts';
+import { dateName, dayName } from '../../format/formatClock.ts';
 import { useJugs } from '../../stores/jugs.ts';
 import { usePantry } from '../../stores/pantry.ts';
 import { useShop } from '../../stores/shop.ts';
-import { useWords } from '../../stores/useWords.ts';
+import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 
 /** What stands on a bottle or a jug, so that nobody has to ask or guess. */
 export interface Label {
@@ -21,13 +21,13 @@ export interface Label {
 
 const NO_ALLERGENS = 'none of the listed allergens';
 
-/** The label that the address asks for: of a jug, or of a part as if it were made now. */
+/** The label that the address asks for: of a jug, or of a house recipe as if it were made now. */
 export function useLabel() {
   const route = useRoute();
   const shelf = useShop();
   const jugs = useJugs();
   const pantry = usePantry();
-  const words = useWords();
+  const format = useAmountFormat();
 
   const ofJug = computed<Label | null>(() => {
     const jug = jugs.onHand.find(({ id }) => id === route.query['jug']);
@@ -35,34 +35,34 @@ export function useLabel() {
     const { zone } = shelf;
     return {
       title: jug.label,
-      what: `Cold brew, ${jug.coffeeName}, ${words.pct(jug.strengthFrac)}: dilute before it is drunk`,
+      what: `Cold brew, ${jug.coffeeName}, ${format.value.percent(jug.strengthFrac)}: dilute before it is drunk`,
       made: dayName({ at: new Date(jug.madeAt), zone }),
       useBy: dayName({ at: new Date(jug.useBy), zone }),
       contains: NO_ALLERGENS,
-      keep: `${words.temp(CONSTANTS.coldHoldingC.value)} or colder, covered`,
+      keep: `${format.value.temp(CONSTANTS.coldHoldingC.value)} or colder, covered`,
       from: `/jugs/${jug.id}`,
     };
   });
 
-  const ofPart = computed<Label | null>(() => {
-    const made = pantry.resolved.made[String(route.query['part'])];
+  const ofRecipe = computed<Label | null>(() => {
+    const made = pantry.resolved.made[String(route.query['recipe'])];
     if (!made) return null;
     const { ingredient, lifeDays } = made;
     const life = pantry.lifeOf(ingredient.id);
-    const { method } = pantry.parts.find(({ id }) => id === ingredient.id)!.process;
+    const { method } = pantry.houseRecipes.find(({ id }) => id === ingredient.id)!.process;
     return {
       title: ingredient.name,
-      what: 'Made by the house',
+      what: 'Made here',
       made: dayName({ at: life?.at ?? shelf.now, zone: shelf.zone }),
       useBy: dateName(life?.lastDay ?? pantry.lastDayOf(lifeDays)),
       contains: ingredient.allergens.join(', ') || NO_ALLERGENS,
       keep:
         method === 'freeze'
-          ? `frozen, ${words.temp(CONSTANTS.freezerIceC.value)}`
-          : `${words.temp(CONSTANTS.coldHoldingC.value)} or colder, covered`,
-      from: `/shelf/parts?part=${ingredient.id}`,
+          ? `frozen, ${format.value.temp(CONSTANTS.freezerIceC.value)}`
+          : `${format.value.temp(CONSTANTS.coldHoldingC.value)} or colder, covered`,
+      from: `/shelf/house-recipes?recipe=${ingredient.id}`,
     };
   });
 
-  return { label: computed(() => ofJug.value ?? ofPart.value), shop: computed(() => shelf.shop) };
+  return { label: computed(() => ofJug.value ?? ofRecipe.value), shop: computed(() => shelf.shop) };
 }

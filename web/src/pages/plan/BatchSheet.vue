@@ -3,7 +3,7 @@
 defineProps<{
   title: string;
   shop: string;
-  amounts: readonly { what: string; amount: string; beside: string }[];
+  amounts: readonly { what: string; amount: string; also: string }[];
   steps: readonly { when: string; what: string }[];
   expected: readonly { what: string; amount: string }[];
   cautions: readonly string[];
@@ -34,7 +34,7 @@ const FOUND = [
             <tr v-for="row in amounts" :key="row.what">
               <th scope="row">{{ row.what }}</th>
               <td class="amount">{{ row.amount }}</td>
-              <td>{{ row.beside }}</td>
+              <td>{{ row.also }}</td>
             </tr>
           </tbody>
         </table>

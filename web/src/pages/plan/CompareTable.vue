@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import type { Variant } from './useVariants.ts';
 
-/** Pinned variants beside the draft, only what differs in bold. */
+/** Variants compared with the draft, only what differs in bold. */
 defineProps<{
   rows: readonly { label: string; cells: readonly string[] }[];
   variants: readonly Variant[];
 }>();
-const emit = defineEmits<{ unpin: [i: number]; take: [i: number] }>();
+const emit = defineEmits<{ drop: [i: number]; take: [i: number] }>();
 </script>
 
 <template>
@@ -27,7 +27,7 @@ const emit = defineEmits<{ unpin: [i: number]; take: [i: number] }>();
           >
             take
           </button>
-          <button type="button" :aria-label="`Unpin ${'ABC'[i]}`" @click="emit('unpin', i)">
+          <button type="button" :aria-label="`Unpin ${'ABC'[i]}`" @click="emit('drop', i)">
             ×
           </button>
         </th>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Plan } from '@ratio/core';
+import type { Plan } from '@ratio/core/batch';
 import { ElButton } from 'element-plus';
 import { computed } from 'vue';
 

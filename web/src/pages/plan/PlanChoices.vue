@@ -1,47 +1,48 @@
 <script setup lang="ts">
+import type { Plan } from '@ratio/core/batch';
 import {
-  CONSTANTS,
-  GRIND_NAMES,
-  GRINDS,
-  inOneLine,
-  looseDensityGPerMl,
-  SEPARATION_NAMES,
-  SEPARATIONS,
-  waterDensityGPerMl,
+  FILTRATION_METHODS,
+  FILTRATIONS,
   WETTING_NAMES,
   WETTINGS,
+  type BrewModel,
+  type TargetPair,
+  type TargetKey,
+  type Vessel,
+} from '@ratio/core/brew';
+import { GRIND_NAMES, GRINDS, type Coffee } from '@ratio/core/coffee';
+import { CONSTANTS } from '@ratio/core/constants';
+import { waterDensityGPerMl } from '@ratio/core/matter';
+import {
+  amountText,
   writeMass,
   writeTemp,
   writeVolume,
   type Expected,
-  type HeldTargets,
-  type Plan,
-  type ShelfCoffee,
   type ShopUnits,
-  type TargetKey,
-  type Vessel,
-} from '@ratio/core';
+} from '@ratio/core/units';
 import { computed } from 'vue';
-import AmountField from '../../field/AmountField.vue';
-import ChoiceField from '../../field/ChoiceField.vue';
-import ChoiceRow from '../../field/ChoiceRow.vue';
-import HoursListField from '../../field/HoursListField.vue';
-import PinButton from '../../field/PinButton.vue';
+import AmountField from '../../components/fields/AmountField.vue';
+import ChoiceField from '../../components/fields/ChoiceField.vue';
+import ChoiceRow from '../../components/fields/ChoiceRow.vue';
+import HoursListField from '../../components/fields/HoursListField.vue';
+import LockButton from '../../components/fields/LockButton.vue';
 import SteepPieces from './SteepPieces.vue';
 
 /** The choices of a batch in the order of the work. */
 const props = defineProps<{
   plan: Plan;
-  held: HeldTargets;
-  pinned: TargetKey | null;
+  targets: TargetPair;
+  locked: TargetKey | null;
   scooped: boolean;
   /** What the shop's scoop holds, mL. */
   scoopMl: number;
   /** Why an amount could not be set, and which. */
   refused: { key: TargetKey; text: string } | null;
-  coffee: ShelfCoffee;
+  coffee: Coffee;
+  model: BrewModel;
   vessel: Vessel;
-  coffees: readonly ShelfCoffee[];
+  coffees: readonly Coffee[];
   vessels: readonly Vessel[];
   units: ShopUnits;
   fridgeC: number;
@@ -53,7 +54,7 @@ const props = defineProps<{
 const emit = defineEmits<{
   change: [part: Partial<Plan>];
   amount: [key: TargetKey, value: number, scooped?: boolean];
-  pin: [key: TargetKey];
+  lock: [key: TargetKey];
 }>();
 
 const grinds = GRIND_NAMES.map((value) => ({
@@ -62,22 +63,18 @@ const grinds = GRIND_NAMES.map((value) => ({
   reason: GRINDS[value].reason,
 }));
 const wettings = WETTING_NAMES.map((value) => ({ value, ...WETTINGS[value] }));
-const separations = SEPARATION_NAMES.map((value) => ({ value, ...SEPARATIONS[value] }));
+const filtrations = FILTRATION_METHODS.map((value) => ({ value, ...FILTRATIONS[value] }));
 
-const mass = (massG: number): string => inOneLine(writeMass({ massG, units: props.units }));
+const mass = (massG: number): string => amountText(writeMass({ massG, units: props.units }));
 const volume = (volumeMl: number): string =>
-  inOneLine(writeVolume({ volumeMl, units: props.units }));
-const temp = (tempC: number): string => inOneLine(writeTemp({ tempC, units: props.units }));
-const loose = computed(
-  () =>
-    props.coffee.looseDensityGPerMl ??
-    looseDensityGPerMl({ form: 'ground', grind: props.plan.grind }),
-);
+  amountText(writeVolume({ volumeMl, units: props.units }));
+const temp = (tempC: number): string => amountText(writeTemp({ tempC, units: props.units }));
+const loose = computed(() => props.model.looseDensityGPerMl[props.plan.grind]);
 const dial = computed(() => props.mill[props.plan.grind]);
 const waterDensity = computed(() => waterDensityGPerMl(props.plan.waterC));
 const plainMass = computed(() => (props.units === 'metric' ? 'gram' : 'ounce'));
 const ratio = computed(() => props.plan.waterG / props.plan.doseG);
-const isHeld = (key: TargetKey): boolean => props.held.some((target) => target.key === key);
+const isSet = (key: TargetKey): boolean => props.targets.some((target) => target.key === key);
 const refusal = (key: TargetKey): string => (props.refused?.key === key ? props.refused.text : '');
 const doseNote = computed(() => {
   const scoop = volume(props.plan.doseG / loose.value);
@@ -138,11 +135,11 @@ function setWater(value: number, quantity: Expected): void {
         @change="setDose"
       />
       <template #action>
-        <PinButton
+        <LockButton
           what="coffee"
-          :pinned="pinned === 'doseG'"
-          :held="isHeld('doseG')"
-          @pin="emit('pin', 'doseG')"
+          :locked="locked === 'doseG'"
+          :set="isSet('doseG')"
+          @lock="emit('lock', 'doseG')"
         />
       </template>
     </ChoiceRow>
@@ -179,11 +176,11 @@ function setWater(value: number, quantity: Expected): void {
         />
       </div>
       <template #action>
-        <PinButton
+        <LockButton
           what="water"
-          :pinned="pinned === 'waterG'"
-          :held="isHeld('waterG')"
-          @pin="emit('pin', 'waterG')"
+          :locked="locked === 'waterG'"
+          :set="isSet('waterG')"
+          @lock="emit('lock', 'waterG')"
         />
       </template>
     </ChoiceRow>
@@ -201,11 +198,11 @@ function setWater(value: number, quantity: Expected): void {
         @change="(value) => emit('amount', 'ratio', value)"
       />
       <template #action>
-        <PinButton
+        <LockButton
           what="ratio"
-          :pinned="pinned === 'ratio'"
-          :held="isHeld('ratio')"
-          @pin="emit('pin', 'ratio')"
+          :locked="locked === 'ratio'"
+          :set="isSet('ratio')"
+          @lock="emit('lock', 'ratio')"
         />
       </template>
     </ChoiceRow>
@@ -245,30 +242,30 @@ function setWater(value: number, quantity: Expected): void {
         @change="emit('change', { steep: $event })"
       />
     </ChoiceRow>
-    <ChoiceRow label="Push under" note="once or twice; more makes it cloudy">
+    <ChoiceRow label="Stir" note="once or twice; more makes it cloudy">
       <HoursListField
-        label="Push under at"
+        label="Stir at"
         :hours="plan.agitationHours"
         placeholder="not at all"
         may-be-empty
         @change="emit('change', { agitationHours: $event })"
       />
     </ChoiceRow>
-    <ChoiceRow label="Strain" :note="SEPARATIONS[plan.separation.method].reason">
+    <ChoiceRow label="Strain" :note="FILTRATIONS[plan.filtration.method].reason">
       <div class="pair">
         <ChoiceField
           label="Strain"
-          :model-value="plan.separation.method"
-          :options="separations"
+          :model-value="plan.filtration.method"
+          :options="filtrations"
           @update:model-value="
-            emit('change', { separation: { ...plan.separation, method: $event } })
+            emit('change', { filtration: { ...plan.filtration, method: $event } })
           "
         />
         <span class="soft at">rinse</span>
         <AmountField
           label="Rinse water"
           class="temp"
-          :value="plan.separation.rinseG"
+          :value="plan.filtration.rinseG"
           :accepts="['mass', 'volume']"
           :plain-unit="plainMass"
           :write="mass"
@@ -276,7 +273,7 @@ function setWater(value: number, quantity: Expected): void {
           :min="0"
           :max="50000"
           limit-text="Up to 50 kg of rinse."
-          @change="(rinseG) => emit('change', { separation: { ...plan.separation, rinseG } })"
+          @change="(rinseG) => emit('change', { filtration: { ...plan.filtration, rinseG } })"
         />
       </div>
     </ChoiceRow>

@@ -43,7 +43,7 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
     <p class="fine soft">{{ opening }}</p>
     <p v-if="late" class="due">That start has passed. Choose a later one, or a shorter steep.</p>
     <template v-if="!manned && fits.length > 0">
-      <p class="label">Somebody is in for</p>
+      <p class="label">Times with somebody in</p>
       <ul>
         <li v-for="fit in fits" :key="fit.text">
           <button type="button" class="fit" @click="emit('fit', fit)">{{ fit.text }}</button>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Beside } from './useExtras.ts';
+import type { Alternative } from './useExtras.ts';
 
 /** Small things that the bench asks of a plan. */
 defineProps<{
@@ -8,18 +8,18 @@ defineProps<{
   measured: readonly { text: string }[];
   split: string;
   nearlyDone: string;
-  kept: string;
-  beside: Beside | null;
+  byDay: string;
+  compareWith: Alternative | null;
 }>();
 const emit = defineEmits<{
   round: [];
   measure: [i: number];
   scale: [factor: number];
-  beside: [which: Beside | null];
+  compareWith: [which: Alternative | null];
   why: [number: 'level' | 'retained'];
 }>();
 
-const WAYS: readonly (readonly [Beside, string])[] = [
+const ALTERNATIVES: readonly (readonly [Alternative, string])[] = [
   ['coarser', 'coarser'],
   ['finer', 'finer'],
   ['elsewhere', 'in the other place'],
@@ -29,22 +29,22 @@ const WAYS: readonly (readonly [Beside, string])[] = [
 <template>
   <div class="extras">
     <p v-if="split" class="due">{{ split }}</p>
-    <p v-if="kept">{{ kept }}</p>
+    <p v-if="byDay">{{ byDay }}</p>
     <p>
-      {{ nearlyDone }} Beside it
+      {{ nearlyDone }} Compare with
       <button
-        v-for="[which, label] in WAYS"
+        v-for="[which, label] in ALTERNATIVES"
         :key="which"
         type="button"
-        :aria-pressed="beside === which"
-        @click="emit('beside', beside === which ? null : which)"
+        :aria-pressed="compareWith === which"
+        @click="emit('compareWith', compareWith === which ? null : which)"
       >
         {{ label }}
       </button>
     </p>
     <p>
       <button v-if="rounded" type="button" @click="emit('round')">{{ rounded }}</button>
-      In whole
+      Round the coffee to
       <button
         v-for="(one, i) in measured"
         :key="one.text"
@@ -60,7 +60,7 @@ const WAYS: readonly (readonly [Beside, string])[] = [
       <button type="button" @click="emit('scale', 2)">doubled</button>
       Why
       <button type="button" @click="emit('why', 'level')">the level</button>
-      <button type="button" @click="emit('why', 'retained')">what the grounds keep</button>
+      <button type="button" @click="emit('why', 'retained')">what the grounds retain</button>
     </p>
   </div>
 </template>

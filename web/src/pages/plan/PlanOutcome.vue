@@ -1,31 +1,28 @@
 <script setup lang="ts">
+import type { Explained, PlanOutcome } from '@ratio/core/batch';
 import {
-  inOneLine,
   NARROWED_BY,
   widthLeftFrac,
-  writeVolume,
-  type Drink,
-  type Explained,
-  type HeldTargets,
+  type TargetPair,
   type MonteCarloResult,
-  type PlanOutcome,
-  type ShopUnits,
   type TargetKey,
-} from '@ratio/core';
+} from '@ratio/core/brew';
+import type { Drink } from '@ratio/core/drink';
+import { amountText, writeVolume, type ShopUnits } from '@ratio/core/units';
 import { ElButton } from 'element-plus';
 import { computed } from 'vue';
-import StrengthScale from '../../chart/StrengthScale.vue';
-import AmountField from '../../field/AmountField.vue';
-import PinButton from '../../field/PinButton.vue';
-import BigFigure from '../../figure/BigFigure.vue';
-import CautionList from '../../figure/CautionList.vue';
+import StrengthScale from '../../components/charts/StrengthScale.vue';
+import AmountField from '../../components/fields/AmountField.vue';
+import LockButton from '../../components/fields/LockButton.vue';
+import BigFigure from '../../components/figures/BigFigure.vue';
+import CautionList from '../../components/figures/CautionList.vue';
 
 /** What comes out of the plan. Brew and strength are figures to read and to set. */
 const props = defineProps<{
   result: PlanOutcome;
   sampled: MonteCarloResult | null;
-  held: HeldTargets;
-  pinned: TargetKey | null;
+  targets: TargetPair;
+  locked: TargetKey | null;
   refused: { key: TargetKey; text: string } | null;
   units: ShopUnits;
   pours: readonly { drink: Drink; count: number }[];
@@ -38,12 +35,12 @@ const emit = defineEmits<{
   compare: [];
   why: [number: Explained];
   amount: [key: TargetKey, value: number];
-  pin: [key: TargetKey];
+  lock: [key: TargetKey];
   drinks: [drinkId: string, count: number];
 }>();
 
 const volume = (volumeMl: number): string =>
-  inOneLine(writeVolume({ volumeMl, units: props.units }));
+  amountText(writeVolume({ volumeMl, units: props.units }));
 // A no-break space, because thin ones are as wide as a figure in this type.
 const big = (text: string): string => text.replace('\u2009', '\u00a0');
 const pct = (frac: number): string => (100 * frac).toFixed(2);
@@ -56,7 +53,7 @@ const narrows = computed(() => {
   const way = NARROWED_BY[most.input];
   return `${way[0]!.toUpperCase()}${way.slice(1)}, and ${(100 * left).toFixed(0)} % of the range is left.`;
 });
-const isHeld = (key: TargetKey): boolean => props.held.some((target) => target.key === key);
+const isSet = (key: TargetKey): boolean => props.targets.some((target) => target.key === key);
 const refusal = (key: TargetKey): string => (props.refused?.key === key ? props.refused.text : '');
 const noStart = computed(() => {
   if (props.result.fit.fit === 'overflows') return 'It does not go into this vessel.';
@@ -70,11 +67,11 @@ const noStart = computed(() => {
       <div class="head">
         <h2>Brew, after straining</h2>
         <button type="button" class="why" @click="emit('why', 'brew')">Why</button>
-        <PinButton
+        <LockButton
           what="brew"
-          :pinned="pinned === 'brewMl'"
-          :held="isHeld('brewMl')"
-          @pin="emit('pin', 'brewMl')"
+          :locked="locked === 'brewMl'"
+          :set="isSet('brewMl')"
+          @lock="emit('lock', 'brewMl')"
         />
       </div>
       <AmountField
@@ -98,13 +95,13 @@ const noStart = computed(() => {
     </div>
     <div>
       <div class="head">
-        <h2>Strength</h2>
+        <h2>Strength (TDS)</h2>
         <button type="button" class="why" @click="emit('why', 'strength')">Why</button>
-        <PinButton
+        <LockButton
           what="strength"
-          :pinned="pinned === 'strengthFrac'"
-          :held="isHeld('strengthFrac')"
-          @pin="emit('pin', 'strengthFrac')"
+          :locked="locked === 'strengthFrac'"
+          :set="isSet('strengthFrac')"
+          @lock="emit('lock', 'strengthFrac')"
         />
       </div>
       <div class="named">
@@ -129,8 +126,7 @@ const noStart = computed(() => {
         :high="range.high"
       />
       <p class="fine">
-        {{ pct(range.low) }} to {{ pct(range.high) }} %. {{ narrows }} One to one with water it
-        drinks at about
+        {{ pct(range.low) }} to {{ pct(range.high) }} %. {{ narrows }} Diluted 1:1 about
         <strong class="figures">{{ pct(result.outcome.strengthFrac / 2) }}</strong> %.
       </p>
     </div>
@@ -168,9 +164,9 @@ const noStart = computed(() => {
           unit="mg/g"
         />
       </button>
-      <button type="button" class="asks" @click="emit('why', 'yield')">
+      <button type="button" class="asks" @click="emit('why', 'extraction')">
         <BigFigure
-          label="Yield, why"
+          label="Extraction, why"
           size="small"
           :figure="(100 * result.outcome.extractionYieldFrac).toFixed(1)"
           unit="%"
@@ -189,7 +185,7 @@ const noStart = computed(() => {
       >
         Start this steep
       </ElButton>
-      <ElButton size="large" @click="emit('compare')">Pin to compare</ElButton>
+      <ElButton size="large" @click="emit('compare')">Keep to compare</ElButton>
       <p v-if="noStart" class="due" role="status">{{ noStart }}</p>
     </div>
   </section>

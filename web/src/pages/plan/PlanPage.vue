@@ -1,20 +1,15 @@
 <script setup lang="ts">
-import {
-  explainPlan,
-  inOneLine,
-  NARROWED_BY,
-  writeMass,
-  type Explained,
-  type Plan,
-} from '@ratio/core';
+import { explainPlan, type Explained, type Plan } from '@ratio/core/batch';
+import { NARROWED_BY } from '@ratio/core/brew';
+import { amountText, writeMass } from '@ratio/core/units';
 import { storeToRefs } from 'pinia';
 import { computed, ref, watchEffect } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
 import { sentenceOf } from '../../api/client.ts';
-import ReleaseChart from '../../chart/ReleaseChart.vue';
-import { clockTime } from '../../clock/formatClock.ts';
-import SteepDrawing from '../../drawing/SteepDrawing.vue';
-import WhyDialog from '../../figure/WhyDialog.vue';
+import ReleaseChart from '../../components/charts/ReleaseChart.vue';
+import { clockTime } from '../../format/formatClock.ts';
+import SteepDrawing from '../../components/drawings/SteepDrawing.vue';
+import WhyDialog from '../../components/figures/WhyDialog.vue';
 import { useBatches } from '../../stores/batches.ts';
 import { useDraft } from '../../stores/draft.ts';
 import { useNotice } from '../../stores/notice.ts';
@@ -40,7 +35,7 @@ const drafts = useDraft();
 const batches = useBatches();
 const notice = useNotice();
 const router = useRouter();
-const { draft, plan, coffee, conflict, theirs } = storeToRefs(drafts);
+const { draft, plan, coffee, model, conflict, theirs } = storeToRefs(drafts);
 const { vessel, hours, result, failure, sampled, drawing, chart, pours, costPerL, units } =
   usePlan();
 const clock = usePlanClock(hours);
@@ -73,8 +68,13 @@ const refused = computed(() =>
     : null,
 );
 const explained = computed(() =>
-  result.value && coffee.value
-    ? explainPlan({ plan: plan.value, coffee: coffee.value, result: result.value })
+  result.value && coffee.value && model.value
+    ? explainPlan({
+        plan: plan.value,
+        model: model.value,
+        pricePerKg: coffee.value.pricePerKg,
+        result: result.value,
+      })
     : null,
 );
 const explanation = computed(() =>
@@ -88,7 +88,7 @@ const whyRange = computed(() => {
   switch (asked.value) {
     case 'strength':
       return `${pct(from.strengthFrac.low)} to ${pct(from.strengthFrac.high)} %, ${draws}`;
-    case 'yield':
+    case 'extraction':
       return `${pct(from.extractionYieldFrac.low)} to ${pct(from.extractionYieldFrac.high)} %, ${draws}`;
     case 'brew':
       return `${from.brewMl.low.toFixed(0)} to ${from.brewMl.high.toFixed(0)} mL, ${draws}`;
@@ -100,7 +100,7 @@ const narrowedBy = computed(() => {
   const from = sampled.value;
   const ranges = {
     strength: from?.strengthFrac,
-    yield: from?.extractionYieldFrac,
+    extraction: from?.extractionYieldFrac,
     brew: from?.brewMl,
   };
   const range =
@@ -114,7 +114,7 @@ const narrowedBy = computed(() => {
 });
 
 const writePlan = (of: Plan): string => {
-  const mass = (massG: number) => inOneLine(writeMass({ massG, units: units.value }));
+  const mass = (massG: number) => amountText(writeMass({ massG, units: units.value }));
   const steep = of.steep.map(({ hours: h, place }) => `${h} h ${place}`).join(', ');
   return `${mass(of.doseG)} ${of.grind} and ${mass(of.waterG)}, ${steep}`;
 };
@@ -159,7 +159,7 @@ async function start(): Promise<void> {
 
 <template>
   <BatchSheet v-if="sheet" v-bind="sheet" />
-  <div v-if="coffee && vessel && shelf.shop" class="plan no-print">
+  <div v-if="coffee && model && vessel && shelf.shop" class="plan no-print">
     <h1 class="visually-hidden">Plan a batch</h1>
     <DraftConflict
       v-if="theirs"
@@ -170,18 +170,19 @@ async function start(): Promise<void> {
     />
     <div class="left">
       <nav class="tools no-print" aria-label="Ways to plan">
-        <RouterLink to="/plan/told">Read a recipe in</RouterLink>
+        <RouterLink to="/plan/recipe">Read a recipe in</RouterLink>
         <RouterLink to="/plan/samples">Small jars</RouterLink>
         <button type="button" @click="print">Print</button>
         <button type="button" @click="drafts.restart">New plan</button>
       </nav>
       <PlanChoices
         :plan="plan"
-        :held="draft.held"
-        :pinned="draft.pinned"
+        :targets="draft.targets"
+        :locked="draft.locked"
         :scooped="draft.scooped"
         :refused="refused"
         :coffee="coffee"
+        :model="model"
         :vessel="vessel"
         :coffees="shelf.coffees"
         :vessels="shelf.vessels"
@@ -196,7 +197,7 @@ async function start(): Promise<void> {
           (key, value, scooped) =>
             drafts.setAmount(key, value, scooped === undefined ? {} : { scooped })
         "
-        @pin="drafts.pin"
+        @lock="drafts.lock"
       />
     </div>
     <section class="middle" aria-label="The vessel, and the steep by hours">
@@ -208,7 +209,7 @@ async function start(): Promise<void> {
         :clock-at="clock.clockAt"
         :windows="clock.windows.value"
         :others="variants.others.value"
-        :beside="extras.besideCurve.value"
+        :compared="extras.comparedCurve.value"
         @hours="setHours"
       />
       <PlanExtras
@@ -216,19 +217,19 @@ async function start(): Promise<void> {
         :measured="extras.measured.value"
         :split="extras.split.value"
         :nearly-done="extras.nearlyDone.value"
-        :kept="extras.kept.value"
-        :beside="extras.beside.value"
+        :by-day="extras.byDay.value"
+        :compare-with="extras.compareWith.value"
         @round="extras.round"
         @measure="extras.measure"
         @scale="extras.scale"
-        @beside="extras.beside.value = $event"
+        @compare-with="extras.compareWith.value = $event"
         @why="asked = $event"
       />
       <CompareTable
         v-if="variants.rows.value.length > 0"
         :rows="variants.rows.value"
         :variants="variants.variants.value"
-        @unpin="variants.unpin"
+        @drop="variants.drop"
         @take="variants.take"
       />
     </section>
@@ -237,18 +238,18 @@ async function start(): Promise<void> {
       class="right"
       :result="result"
       :sampled="sampled"
-      :held="draft.held"
-      :pinned="draft.pinned"
+      :targets="draft.targets"
+      :locked="draft.locked"
       :refused="refused"
       :units="units"
       :pours="pours"
       :cost-per-l="costPerL"
       :starting="starting"
       @start="start"
-      @compare="variants.pin"
+      @compare="variants.keep"
       @why="asked = $event"
       @amount="(key, value) => drafts.setAmount(key, value)"
-      @pin="drafts.pin"
+      @lock="drafts.lock"
       @drinks="setDrinks"
     >
       <template #clock>

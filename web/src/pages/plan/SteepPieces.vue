@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import type { Plan } from '@ratio/core';
-import AmountField from '../../field/AmountField.vue';
-import ChoiceField from '../../field/ChoiceField.vue';
+import type { Plan } from '@ratio/core/batch';
+import AmountField from '../../components/fields/AmountField.vue';
+import ChoiceField from '../../components/fields/ChoiceField.vue';
 
 /** The stretches of a steep, one place after another. */
 const props = defineProps<{ pieces: Plan['steep']; fridgeC: number; roomC: number }>();

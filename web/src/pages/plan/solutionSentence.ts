@@ -1,11 +1,5 @@
-import {
-  inOneLine,
-  writeMass,
-  writeVolume,
-  type ShopUnits,
-  type Target,
-  type TargetKey,
-} from '@ratio/core';
+import type { Target, TargetKey } from '@ratio/core/brew';
+import { amountText, writeMass, writeVolume, type ShopUnits } from '@ratio/core/units';
 import type { Conflict } from '../../stores/draft.ts';
 
 const NAMES: Readonly<Record<TargetKey, string>> = {
@@ -22,10 +16,10 @@ export function writeTarget({ key, value }: Target, units: ShopUnits): string {
   switch (key) {
     case 'doseG':
     case 'waterG':
-      return inOneLine(writeMass({ massG: value, units }));
+      return amountText(writeMass({ massG: value, units }));
     case 'brewMl':
     case 'fillMl':
-      return inOneLine(writeVolume({ volumeMl: value, units }));
+      return amountText(writeVolume({ volumeMl: value, units }));
     case 'ratio':
       return `1:${value.toFixed(1)}`;
     case 'strengthFrac':
@@ -46,5 +40,5 @@ export function solutionSentence({ solution }: Conflict, units: ShopUnits): stri
   const { key, value } = solution.target;
   const wanted = writeTarget({ key, value }, units);
   const ends = [solution.low, solution.high].map((end) => writeTarget({ key, value: end }, units));
-  return `${wanted} cannot be had here: ${NAMES[key]} lies between ${ends.join(' and ')}. Free what is held, or ask for less.`;
+  return `${wanted} cannot be had here: ${NAMES[key]} lies between ${ends.join(' and ')}. Unlock what is set, or ask for less.`;
 }

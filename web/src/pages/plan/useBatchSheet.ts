@@ -1,13 +1,6 @@
-import {
-  inOneLine,
-  SEPARATIONS,
-  WETTINGS,
-  writeMass,
-  writeTemp,
-  writeVolume,
-  type PlanOutcome,
-  type ShopUnits,
-} from '@ratio/core';
+import type { PlanOutcome } from '@ratio/core/batch';
+import { FILTRATIONS, WETTINGS } from '@ratio/core/brew';
+import { amountText, writeMass, writeTemp, writeVolume, type ShopUnits } from '@ratio/core/units';
 import { storeToRefs } from 'pinia';
 import { computed, type Ref } from 'vue';
 import { useDraft } from '../../stores/draft.ts';
@@ -29,18 +22,18 @@ export function useBatchSheet(input: {
     const own = units.value;
     const other: ShopUnits = own === 'metric' ? 'us' : 'metric';
     const mass = (massG: number, system: ShopUnits) =>
-      inOneLine(writeMass({ massG, units: system }));
+      amountText(writeMass({ massG, units: system }));
     const both = (what: string, massG: number) => ({
       what,
       amount: mass(massG, own),
-      beside: mass(massG, other),
+      also: mass(massG, other),
     });
     const { outcome, range } = found;
     const vessel = shelf.vessels.find(({ id }) => id === plan.value.vesselId)?.name ?? '';
     const dial = shelf.shop.mill.settings[plan.value.grind];
-    const volume = (volumeMl: number) => inOneLine(writeVolume({ volumeMl, units: own }));
+    const volume = (volumeMl: number) => amountText(writeVolume({ volumeMl, units: own }));
     const pct = (frac: number) => `${(100 * frac).toFixed(2)} %`;
-    const { separation } = plan.value;
+    const { filtration } = plan.value;
     return {
       title: `${coffee.value.name}, ${vessel}`,
       shop: shelf.shop.name,
@@ -50,11 +43,11 @@ export function useBatchSheet(input: {
           what: `Coffee, ${plan.value.grind}${dial ? `, mill ${dial}` : ''}`,
         },
         both(
-          `Water at ${inOneLine(writeTemp({ tempC: plan.value.waterC, units: own }))}`,
+          `Water at ${amountText(writeTemp({ tempC: plan.value.waterC, units: own }))}`,
           plan.value.waterG,
         ),
-        ...(separation.rinseG > 0 ? [both('Rinse', separation.rinseG)] : []),
-        { what: 'Ratio', amount: `1:${outcome.ratio.toFixed(1)}`, beside: 'by mass' },
+        ...(filtration.rinseG > 0 ? [both('Rinse', filtration.rinseG)] : []),
+        { what: 'Ratio', amount: `1:${outcome.ratio.toFixed(1)}`, also: 'by mass' },
       ],
       steps: [
         ...input.timeline.value.map(({ what, when }) => ({ what, when })),
@@ -64,7 +57,7 @@ export function useBatchSheet(input: {
         },
         {
           when: 'Strain',
-          what: `${SEPARATIONS[separation.method].label}: ${SEPARATIONS[separation.method].reason}`,
+          what: `${FILTRATIONS[filtration.method].label}: ${FILTRATIONS[filtration.method].reason}`,
         },
       ],
       expected: [

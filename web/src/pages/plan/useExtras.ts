@@ -1,29 +1,25 @@
 import {
-  GRIND_NAMES,
-  hoursToRelease,
-  hoursToStrength,
-  inWholeMeasures,
-  looseDensityGPerMl,
-  STRENGTH_NAMES,
-  keptCourse,
-  inOneLine,
+  roundedToMeasures,
+  strengthByDay,
   planInput,
-  reckonPlan,
+  predictPlan,
   roundedToBench,
   splitBatch,
-  writeMass,
   type Plan,
-} from '@ratio/core';
+} from '@ratio/core/batch';
+import { hoursToRelease, hoursToStrength, looseMassG, STRENGTH_NAMES } from '@ratio/core/brew';
+import { GRIND_NAMES } from '@ratio/core/coffee';
+import { amountText, writeMass } from '@ratio/core/units';
 import { storeToRefs } from 'pinia';
 import { computed, ref } from 'vue';
-import { duration } from '../../clock/formatClock.ts';
+import { duration } from '../../format/formatClock.ts';
 import { useDraft } from '../../stores/draft.ts';
 import { useSettings } from '../../stores/settings.ts';
 import { useShop } from '../../stores/shop.ts';
 import { horizonOf } from './usePlan.ts';
 
-/** Another way to make the same batch, drawn faintly beside it. */
-export type Beside = 'coarser' | 'finer' | 'elsewhere';
+/** Another way to make the same batch, drawn faintly for comparison. */
+export type Alternative = 'coarser' | 'finer' | 'elsewhere';
 
 const NEARLY_ALL = 0.9;
 const CONCENTRATE_FROM = STRENGTH_NAMES.find(({ name }) => name === 'strong')!.uptoFrac;
@@ -32,15 +28,15 @@ const CONCENTRATE_FROM = STRENGTH_NAMES.find(({ name }) => name === 'strong')!.u
 export function useExtras() {
   const shelf = useShop();
   const drafts = useDraft();
-  const { plan, coffee } = storeToRefs(drafts);
+  const { plan, model } = storeToRefs(drafts);
   const { units } = storeToRefs(useSettings());
-  const beside = ref<Beside | null>(null);
+  const compareWith = ref<Alternative | null>(null);
 
   const vessel = computed(() => shelf.vessels.find(({ id }) => id === plan.value.vesselId));
-  const mass = (massG: number): string => inOneLine(writeMass({ massG, units: units.value }));
+  const mass = (massG: number): string => amountText(writeMass({ massG, units: units.value }));
   const strengthOf = (of: Plan): number | null => {
-    if (!coffee.value || !vessel.value) return null;
-    return reckonPlan({ plan: of, coffee: coffee.value, vessel: vessel.value, horizonHours: 1 })
+    if (!model.value || !vessel.value) return null;
+    return predictPlan({ plan: of, model: model.value, vessel: vessel.value, horizonHours: 1 })
       .outcome.strengthFrac;
   };
 
@@ -56,18 +52,16 @@ export function useExtras() {
   /** Scoops of the shop and its bags, where the coffee comes to about whole ones. */
   const measured = computed(() => {
     const { shop } = shelf;
-    if (!shop || !coffee.value) return [];
-    const loose =
-      coffee.value.looseDensityGPerMl ??
-      looseDensityGPerMl({ form: 'ground', grind: plan.value.grind });
+    if (!shop || !model.value) return [];
+    const scoop = { volumeMl: shop.scoopMl, form: 'ground' as const, grind: plan.value.grind };
     const measures = [
-      { name: 'scoop', oneG: shop.scoopMl * loose },
+      { name: 'scoop', oneG: looseMassG(scoop, model.value) },
       ...shop.filters
         .filter(({ kind }) => kind === 'bag')
         .map(({ name, takesG }) => ({ name: name.toLowerCase(), oneG: takesG })),
     ];
     return measures.map((measure) => {
-      const { count, doseG, waterG } = inWholeMeasures({ ...plan.value, measure });
+      const { count, doseG, waterG } = roundedToMeasures({ ...plan.value, measure });
       const what = count === 1 ? measure.name : `× ${measure.name}`;
       return { doseG, waterG, text: `${count} ${what}: ${mass(doseG)}` };
     });
@@ -82,45 +76,39 @@ export function useExtras() {
     return `Split over ${shared.vessels} ${why}: ${mass(shared.doseG)} and ${mass(shared.waterG)} each.`;
   });
   const nearlyDone = computed(() => {
-    if (!coffee.value) return '';
-    const { grind, wetting, agitationS, history } = planInput({
-      plan: plan.value,
-      coffee: coffee.value,
-    });
-    const hours = hoursToRelease({ grind, wetting, agitationS, history, releasedFrac: NEARLY_ALL });
-    const strong = hoursToStrength({
-      ...planInput({ plan: plan.value, coffee: coffee.value }),
-      strengthFrac: CONCENTRATE_FROM,
-    });
+    if (!model.value) return '';
+    const input = planInput(plan.value);
+    const hours = hoursToRelease({ ...input, releasedFrac: NEARLY_ALL }, model.value);
+    const strong = hoursToStrength({ ...input, strengthFrac: CONCENTRATE_FROM }, model.value);
     const clock = (at: number): string => duration(Math.round(at * 60));
     const concentrate =
       strong === null
         ? 'Never a concentrate at this ratio.'
         : `A concentrate from ${clock(strong)}.`;
     return hours === null
-      ? `90 % of what it gives takes more than a week here. ${concentrate}`
-      : `90 % of what it gives is out at ${clock(hours)}. ${concentrate}`;
+      ? `90 % of its extraction takes more than a week here. ${concentrate}`
+      : `90 % of its extraction is done at ${clock(hours)}. ${concentrate}`;
   });
 
-  const kept = computed(() => {
-    if (plan.value.separation.method !== 'kept' || !coffee.value) return '';
-    const course = keptCourse({
+  const byDay = computed(() => {
+    if (plan.value.filtration.method !== 'on-grounds' || !model.value) return '';
+    const course = strengthByDay({
       plan: plan.value,
-      coffee: coffee.value,
+      model: model.value,
       fridgeC: shelf.shop?.fridgeC ?? 4,
     });
     const days = course.map(
       ({ days: day, strengthFrac }) =>
         `${day === 0 ? 'first' : `day ${day + 1}`} ${(100 * strengthFrac).toFixed(2)}`,
     );
-    return `On its grounds it grows, %: ${days.join(', ')}.`;
+    return `Strength by day, left on the grounds, %: ${days.join(', ')}.`;
   });
 
-  const besidePlan = computed<Plan | null>(() => {
+  const comparedPlan = computed<Plan | null>(() => {
     const at = GRIND_NAMES.indexOf(plan.value.grind);
-    const grind = beside.value === 'coarser' ? GRIND_NAMES[at - 1] : GRIND_NAMES[at + 1];
-    if (beside.value === null) return null;
-    if (beside.value !== 'elsewhere') return grind ? { ...plan.value, grind } : null;
+    const grind = compareWith.value === 'coarser' ? GRIND_NAMES[at - 1] : GRIND_NAMES[at + 1];
+    if (compareWith.value === null) return null;
+    if (compareWith.value !== 'elsewhere') return grind ? { ...plan.value, grind } : null;
     const steep = plan.value.steep.map((piece) =>
       piece.place === 'fridge'
         ? { ...piece, place: 'counter' as const, tempC: shelf.shop?.roomC ?? 22 }
@@ -128,16 +116,16 @@ export function useExtras() {
     );
     return { ...plan.value, steep };
   });
-  const besideCurve = computed(() => {
-    const other = besidePlan.value;
-    if (!other || !coffee.value || !vessel.value) return [];
-    const { curve } = reckonPlan({
+  const comparedCurve = computed(() => {
+    const other = comparedPlan.value;
+    if (!other || !model.value || !vessel.value) return [];
+    const { curve } = predictPlan({
       plan: other,
-      coffee: coffee.value,
+      model: model.value,
       vessel: vessel.value,
       horizonHours: horizonOf(plan.value),
     });
-    return [{ name: beside.value ?? '', curve }];
+    return [{ name: compareWith.value ?? '', curve }];
   });
 
   return {
@@ -145,9 +133,9 @@ export function useExtras() {
     measured,
     split,
     nearlyDone,
-    kept,
-    beside,
-    besideCurve,
+    byDay,
+    compareWith,
+    comparedCurve,
     round(): void {
       if (!rounded.value) return;
       const { doseG, waterG } = rounded.value;
@@ -159,12 +147,12 @@ export function useExtras() {
     },
     /** The whole batch times a factor, rinse and all. */
     scale(factor: number): void {
-      const { doseG, waterG, separation } = plan.value;
+      const { doseG, waterG, filtration } = plan.value;
       drafts.takePlan({
         ...plan.value,
         doseG: doseG * factor,
         waterG: waterG * factor,
-        separation: { ...separation, rinseG: separation.rinseG * factor },
+        filtration: { ...filtration, rinseG: filtration.rinseG * factor },
       });
     },
   };

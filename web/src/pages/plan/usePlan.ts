@@ -1,19 +1,12 @@
-import {
-  coffeeOf,
-  CONSTANTS,
-  SEPARATIONS,
-  convert,
-  immersionYieldFrac,
-  inOneLine,
-  reckonPlan,
-  writeVolume,
-  type Plan,
-  type PlanOutcome,
-} from '@ratio/core';
+import { predictPlan, type Plan, type PlanOutcome } from '@ratio/core/batch';
+import { FILTRATIONS, immersionYieldFrac } from '@ratio/core/brew';
+import { CONSTANTS } from '@ratio/core/constants';
+import { coffeeOf } from '@ratio/core/matter';
+import { convert, amountText, writeVolume } from '@ratio/core/units';
 import { storeToRefs } from 'pinia';
 import { computed } from 'vue';
-import { cssColour } from '../../drawing/colour.ts';
-import { duration } from '../../clock/formatClock.ts';
+import { cssColour } from '../../components/drawings/colour.ts';
+import { duration } from '../../format/formatClock.ts';
 import { useDraft } from '../../stores/draft.ts';
 import { useMenu } from '../../stores/menu.ts';
 import { useSettings } from '../../stores/settings.ts';
@@ -21,8 +14,8 @@ import { useShop } from '../../stores/shop.ts';
 import type { RangeJob } from '../../workers/range.worker.ts';
 import { useSampledRange } from '../../workers/useSampledRange.ts';
 
-/** Room of a drained bed, mL per g of coffee: the grounds and the liquid that they keep. */
-const BED_ML_PER_G = CONSTANTS.groundsDisplaceMlPerG.value + SEPARATIONS.drain.retainedGPerG;
+/** Room of a drained bed, mL per g of coffee: the grounds and the liquid that they retain. */
+const BED_ML_PER_G = CONSTANTS.groundsDisplaceMlPerG.value + FILTRATIONS.drain.retainedGPerG;
 const DRAWS = 5000;
 
 /** Hours that a plan's curve goes on. */
@@ -37,7 +30,7 @@ export function usePlan() {
   const drafts = useDraft();
   const menu = useMenu();
   const { units } = storeToRefs(useSettings());
-  const { plan, coffee, draft } = storeToRefs(drafts);
+  const { plan, coffee, model, draft } = storeToRefs(drafts);
   const { vessels } = storeToRefs(shelf);
 
   const vessel = computed(
@@ -45,12 +38,12 @@ export function usePlan() {
   );
   const hours = computed(() => plan.value.steep.reduce((sum, piece) => sum + piece.hours, 0));
 
-  const reckoned = computed<PlanOutcome | { failure: string } | null>(() => {
-    if (!coffee.value || !vessel.value) return null;
+  const predicted = computed<PlanOutcome | { failure: string } | null>(() => {
+    if (!model.value || !vessel.value) return null;
     try {
-      return reckonPlan({
+      return predictPlan({
         plan: plan.value,
-        coffee: coffee.value,
+        model: model.value,
         vessel: vessel.value,
         horizonHours: horizonOf(plan.value),
         scooped: draft.value.scooped,
@@ -60,18 +53,17 @@ export function usePlan() {
     }
   });
   const result = computed(() =>
-    reckoned.value && 'outcome' in reckoned.value ? reckoned.value : null,
+    predicted.value && 'outcome' in predicted.value ? predicted.value : null,
   );
   const failure = computed(() =>
-    reckoned.value && 'failure' in reckoned.value ? reckoned.value.failure : '',
+    predicted.value && 'failure' in predicted.value ? predicted.value.failure : '',
   );
 
   const job = computed<RangeJob | null>(() => {
-    if (!coffee.value || !result.value) return null;
-    const { solubleFrac, robustaFrac, decafFrac } = coffee.value;
+    if (!model.value || !result.value) return null;
     return {
       plan: plan.value,
-      coffee: { solubleFrac, robustaFrac, decafFrac },
+      model: model.value,
       scooped: draft.value.scooped,
       draws: DRAWS,
     };
@@ -79,7 +71,7 @@ export function usePlan() {
   const sampled = useSampledRange(job);
 
   const volume = (volumeMl: number): string =>
-    inOneLine(writeVolume({ volumeMl, units: units.value }));
+    amountText(writeVolume({ volumeMl, units: units.value }));
   const perUnitMl = computed(() =>
     units.value === 'metric' ? 1000 : convert({ value: 1, from: 'quart', to: 'millilitre' }),
   );

@@ -1,20 +1,18 @@
 import {
-  batch,
-  batchClock,
+  batchSchedule,
   crewWindows,
-  instantOf,
   isManned,
-  localHours,
   nearestFits,
   planInput,
   startForReadyMs,
-  zoned,
-  type BatchEvent,
-  type ClockFit,
-} from '@ratio/core';
+  type ScheduleEvent,
+  type ScheduleFit,
+} from '@ratio/core/batch';
+import { brew } from '@ratio/core/brew';
+import { instantOf, localHours, zoned } from '@ratio/core/calendar';
 import { storeToRefs } from 'pinia';
 import { computed, type Ref } from 'vue';
-import { clockTime, dayName, duration } from '../../clock/formatClock.ts';
+import { clockTime, dayName, duration } from '../../format/formatClock.ts';
 import { useDraft } from '../../stores/draft.ts';
 import { useShop } from '../../stores/shop.ts';
 import { horizonOf } from './usePlan.ts';
@@ -22,14 +20,14 @@ import { horizonOf } from './usePlan.ts';
 const HOUR_MS = 3_600_000;
 
 /** A way to make the plan meet the crew, and what it does to the yield. */
-export interface OfferedFit extends ClockFit {
+export interface OfferedFit extends ScheduleFit {
   readonly text: string;
 }
 
-const EVENT_WORDS: Readonly<Record<BatchEvent['kind'], string>> = {
+const EVENT_WORDS: Readonly<Record<ScheduleEvent['kind'], string>> = {
   start: 'start',
   'top-up': 'top up',
-  agitate: 'push under',
+  agitate: 'stir',
   strain: 'strain',
   filter: 'second filter',
   ready: 'ready',
@@ -40,7 +38,7 @@ const EVENT_WORDS: Readonly<Record<BatchEvent['kind'], string>> = {
 export function usePlanClock(hours: Ref<number>) {
   const shelf = useShop();
   const drafts = useDraft();
-  const { plan, coffee, draft } = storeToRefs(drafts);
+  const { plan, model, draft } = storeToRefs(drafts);
   const { shop, zone, now } = storeToRefs(shelf);
 
   const startMs = computed(() =>
@@ -56,10 +54,10 @@ export function usePlanClock(hours: Ref<number>) {
     steepHours: hours.value,
     agitationHours: plan.value.agitationHours,
     wetting: plan.value.wetting,
-    method: plan.value.separation.method,
+    method: plan.value.filtration.method,
     crew: crew.value,
   }));
-  const events = computed(() => batchClock(input.value));
+  const events = computed(() => batchSchedule(input.value));
   const manned = computed(() => isManned(events.value));
   const at = (ms: number): string => clockTime({ at: new Date(ms), zone: zone.value });
   const timeline = computed(() =>
@@ -74,23 +72,22 @@ export function usePlanClock(hours: Ref<number>) {
 
   const yieldAt = (steepHours: number): number => {
     const [first, ...rest] = plan.value.steep;
-    if (!coffee.value || !first) return 0;
+    if (!model.value || !first) return 0;
     // A longer or shorter steep is so in its last place.
     const before = rest.length === 0 ? 0 : hours.value - plan.value.steep.at(-1)!.hours;
     const last = { ...plan.value.steep.at(-1)!, hours: Math.max(0.25, steepHours - before) };
     const steep = [...plan.value.steep.slice(0, -1), last];
-    return batch(planInput({ plan: { ...plan.value, steep }, coffee: coffee.value }))
-      .extractionYieldFrac;
+    return brew(planInput({ ...plan.value, steep }), model.value).extractionYieldFrac;
   };
   const fits = computed<OfferedFit[]>(() => {
     const now0 = Math.min(now.value.getTime(), startMs.value);
     return nearestFits({ ...input.value, notBeforeMs: now0 }).map((fit) => {
       const strainMs = fit.startMs + fit.steepHours * HOUR_MS;
       const moved = fit.startMs !== startMs.value;
-      const share = yieldAt(fit.steepHours) / yieldAt(hours.value) - 1;
+      const change = yieldAt(fit.steepHours) / yieldAt(hours.value) - 1;
       const effect = moved
-        ? 'same yield'
-        : `yield ${share < 0 ? '−' : '+'}${Math.abs(100 * share).toFixed(1)} %`;
+        ? 'same extraction'
+        : `extraction ${change < 0 ? '−' : '+'}${Math.abs(100 * change).toFixed(1)} %`;
       const what = moved ? `start ${at(fit.startMs)}` : duration(Math.round(fit.steepHours * 60));
       return { ...fit, text: `${what}, strain ${at(strainMs)}, ${effect}` };
     });
@@ -113,7 +110,7 @@ export function usePlanClock(hours: Ref<number>) {
   function setReady(local: string): void {
     const readyMs = instantOf({ local, zone: zone.value });
     if (readyMs === null) return;
-    const { method } = plan.value.separation;
+    const { method } = plan.value.filtration;
     const ms = startForReadyMs({ readyMs, steepHours: hours.value, method });
     drafts.commit({ startAt: new Date(ms).toISOString() });
   }

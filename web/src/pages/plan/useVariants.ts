@@ -1,19 +1,13 @@
-import {
-  inOneLine,
-  reckonPlan,
-  SEPARATIONS,
-  writeMass,
-  writeVolume,
-  type Plan,
-  type PlanOutcome,
-} from '@ratio/core';
+import { predictPlan, type Plan, type PlanOutcome } from '@ratio/core/batch';
+import { FILTRATIONS, modelOf } from '@ratio/core/brew';
+import { amountText, writeMass, writeVolume } from '@ratio/core/units';
 import { storeToRefs } from 'pinia';
 import { computed } from 'vue';
 import { newId } from '../../api/client.ts';
 import { useDraft } from '../../stores/draft.ts';
 import { useSettings } from '../../stores/settings.ts';
 import { useShop } from '../../stores/shop.ts';
-import { useStored } from '../../stores/useStored.ts';
+import { useStored } from '../../composables/useStored.ts';
 import { horizonOf } from './usePlan.ts';
 
 /** A plan that was put aside to be compared. */
@@ -24,7 +18,7 @@ export interface Variant {
 
 const MOST = 3;
 
-/** Up to three pinned plans beside the draft. */
+/** Up to three plans put aside to compare with the draft. */
 export function useVariants() {
   const shelf = useShop();
   const drafts = useDraft();
@@ -38,23 +32,23 @@ export function useVariants() {
     const vessel = shelf.vessels.find(({ id }) => id === plan.vesselId);
     if (!coffee || !vessel) return null;
     const horizonHours = Math.max(horizonOf(plan), horizonOf(drafts.plan));
-    const result = reckonPlan({ plan, coffee, vessel, horizonHours });
+    const result = predictPlan({ plan, model: modelOf(coffee), vessel, horizonHours });
     return { plan, result, coffee: coffee.name, vessel: vessel.name };
   }
-  const pinned = computed(() =>
+  const kept = computed(() =>
     variants.value.flatMap((variant) => {
       const outcome = outcomeOf(variant.plan);
       return outcome ? [{ ...outcome, variant }] : [];
     }),
   );
   const others = computed(() =>
-    pinned.value.map(({ result, coffee }) => ({ name: coffee, curve: result.curve })),
+    kept.value.map(({ result, coffee }) => ({ name: coffee, curve: result.curve })),
   );
   const rows = computed(() => {
     const draft = outcomeOf(drafts.plan);
-    if (!draft || pinned.value.length === 0) return [];
-    const all = [draft, ...pinned.value];
-    const mass = (massG: number) => inOneLine(writeMass({ massG, units: units.value }));
+    if (!draft || kept.value.length === 0) return [];
+    const all = [draft, ...kept.value];
+    const mass = (massG: number) => amountText(writeMass({ massG, units: units.value }));
     const row = (label: string, cell: (of: (typeof all)[number]) => string) => ({
       label,
       cells: all.map(cell),
@@ -68,26 +62,29 @@ export function useVariants() {
       row('Steep', ({ plan }) =>
         plan.steep.map(({ hours, place }) => `${hours} h ${place}`).join(', '),
       ),
-      row('Strain', ({ plan }) => SEPARATIONS[plan.separation.method].label),
+      row('Strain', ({ plan }) => FILTRATIONS[plan.filtration.method].label),
       row('Brew', ({ result }) =>
-        inOneLine(writeVolume({ volumeMl: result.outcome.brewMl, units: units.value })),
+        amountText(writeVolume({ volumeMl: result.outcome.brewMl, units: units.value })),
       ),
       row('Strength', ({ result }) => `${(100 * result.outcome.strengthFrac).toFixed(2)} %`),
-      row('Yield', ({ result }) => `${(100 * result.outcome.extractionYieldFrac).toFixed(1)} %`),
+      row(
+        'Extraction',
+        ({ result }) => `${(100 * result.outcome.extractionYieldFrac).toFixed(1)} %`,
+      ),
     ];
   });
 
   return {
-    variants: computed(() => pinned.value.map(({ variant }) => variant)),
+    variants: computed(() => kept.value.map(({ variant }) => variant)),
     others,
     rows,
-    /** Pins the draft; the oldest makes room. */
-    pin(): void {
+    /** Puts the draft aside; the oldest makes room. */
+    keep(): void {
       variants.value = [...variants.value, { id: newId(), plan: drafts.plan }].slice(-MOST);
     },
-    unpin: (i: number) => (variants.value = variants.value.filter((_, k) => k !== i)),
+    drop: (i: number) => (variants.value = variants.value.filter((_, k) => k !== i)),
     take(i: number): void {
-      const variant = pinned.value[i]?.variant;
+      const variant = kept.value[i]?.variant;
       if (variant) drafts.takePlan(variant.plan);
     },
   };

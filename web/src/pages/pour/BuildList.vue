@@ -1,9 +1,10 @@
 <script setup lang="ts">
+import type { BuildRow } from './useBuild.ts';
 import type { Measuring } from './usePour.ts';
 
 /** What to pour in which order, as the bar's tools measure it, and what that rounding does. */
 defineProps<{
-  build: readonly { key: string; name: string; amount: string; beside: string }[];
+  build: readonly BuildRow[];
   measuring: Measuring;
   /** What the rounding does, in a sentence; empty where nothing is rounded. */
   rounding: string;
@@ -11,7 +12,7 @@ defineProps<{
 }>();
 const emit = defineEmits<{ measuring: [by: Measuring]; count: [glasses: number] }>();
 
-const WAYS: readonly { key: Measuring; name: string }[] = [
+const MEASURES: readonly { key: Measuring; name: string }[] = [
   { key: 'jigger', name: 'Jigger' },
   { key: 'scale', name: 'Scale' },
   { key: 'exact', name: 'Exact' },
@@ -37,13 +38,13 @@ const COUNTS = [1, 2, 3, 6];
       </div>
       <div class="pick no-print" role="group" aria-label="Measured by">
         <button
-          v-for="way in WAYS"
-          :key="way.key"
+          v-for="one in MEASURES"
+          :key="one.key"
           type="button"
-          :aria-pressed="measuring === way.key"
-          @click="emit('measuring', way.key)"
+          :aria-pressed="measuring === one.key"
+          @click="emit('measuring', one.key)"
         >
-          {{ way.name }}
+          {{ one.name }}
         </button>
       </div>
     </div>
@@ -52,7 +53,7 @@ const COUNTS = [1, 2, 3, 6];
         <span class="figures soft">{{ i + 1 }}</span>
         <span>{{ row.name }}</span>
         <strong class="figures">{{ row.amount }}</strong>
-        <span class="soft beside">{{ row.beside }}</span>
+        <span class="soft also">{{ row.also }}</span>
       </li>
     </ol>
     <p v-if="rounding !== ''" class="soft rounding">{{ rounding }}</p>
@@ -106,7 +107,7 @@ li strong {
   font-size: var(--t18);
 }
 
-.beside {
+.also {
   text-align: right;
   font-size: var(--t13);
 }

@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import type { Bulk, SiphonPlan } from '@ratio/core';
+import type { Bulk, SiphonPlan } from '@ratio/core/drink';
+import type { AmountFormat } from '../../format/amountFormat.ts';
 
 /** The drink made for many glasses at once, in a siphon or a keg, before anything is charged. */
 defineProps<{
   bulk: Bulk & { serve: 'siphon' | 'keg'; plan: SiphonPlan | null };
-  writeVolume: (volumeMl: number) => string;
-  writeMoney: (price: number) => string;
+  format: AmountFormat;
 }>();
 </script>
 
@@ -19,22 +19,22 @@ defineProps<{
       }}
     </h2>
     <p class="line">
-      <strong class="figures">{{ writeVolume(bulk.volumeMl) }}</strong>
-      <span>{{ bulk.glasses }} glasses of {{ writeVolume(bulk.perGlassMl) }},</span>
-      <span>{{ (100 * bulk.strengthFrac).toFixed(2) }} % in it,</span>
+      <strong class="figures">{{ format.volume(bulk.volumeMl) }}</strong>
+      <span>{{ bulk.glasses }} glasses of {{ format.volume(bulk.perGlassMl) }},</span>
+      <span>{{ format.percent(bulk.strengthFrac) }} in it,</span>
       <span>keeps {{ bulk.keepDays }} day{{ bulk.keepDays === 1 ? '' : 's' }} at most</span>
     </p>
     <p class="soft">
       {{
-        bulk.parts
-          .map((part) => `${writeVolume(part.volumeMl)} ${part.name.toLowerCase()}`)
+        bulk.ingredients
+          .map(({ name, volumeMl }) => `${format.volume(volumeMl)} ${name.toLowerCase()}`)
           .join(' + ')
       }}
     </p>
     <p v-if="bulk.plan" class="soft">
       {{ bulk.plan.charges }} nitrogen charger{{ bulk.plan.charges === 1 ? '' : 's' }},
-      {{ writeMoney(bulk.plan.price) }},
-      {{ writeMoney(bulk.plan.price / Math.max(1, bulk.glasses)) }} a glass. Chill it first; it
+      {{ format.money(bulk.plan.price) }},
+      {{ format.money(bulk.plan.price / Math.max(1, bulk.glasses)) }} a glass. Chill it first; it
       foams worse when nearly empty.
     </p>
   </section>

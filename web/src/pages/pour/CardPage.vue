@@ -2,21 +2,21 @@
 import { ElButton } from 'element-plus';
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
-import GlassDrawing from '../../drawing/GlassDrawing.vue';
+import GlassDrawing from '../../components/drawings/GlassDrawing.vue';
 import { usePour } from './usePour.ts';
 
-/** One drink as a card for the bar: what to pour in which order, what it contains, what to heed. */
-const pour = usePour();
-const { drink, solved, solution, jugs, words, shelf } = pour;
+/** One drink as a card for the bar: what to pour in which order, what it contains, its cautions. */
+const page = usePour();
+const { drink, solved, solution, jugs, format, shelf } = page;
 
 const served = computed(() => {
   if (!drink.value) return '';
-  const { serve, stirredDown, chilledToC, shares } = drink.value;
+  const { serve, stirredDown, chilledToC, servings } = drink.value;
   return [
-    chilledToC === null ? '' : `chill to ${words.temp(chilledToC)} first`,
+    chilledToC === null ? '' : `chill to ${format.value.temp(chilledToC)} first`,
     stirredDown ? 'shake or stir it down' : '',
     serve === 'siphon' ? 'charge with nitrogen' : serve === 'keg' ? 'draw from the keg' : '',
-    shares > 1 ? `for ${shares}` : '',
+    servings > 1 ? `for ${servings}` : '',
   ]
     .filter(Boolean)
     .join(', ');
@@ -37,7 +37,7 @@ const print = (): void => window.print();
       <header>
         <h1>{{ drink.name }}</h1>
         <p>
-          <span class="figures strength">{{ words.pct(solution.strengthFrac) }}</span>
+          <span class="figures strength">{{ format.percent(solution.strengthFrac) }}</span>
           <span v-if="served"> · {{ served }}</span>
         </p>
       </header>
@@ -45,18 +45,18 @@ const print = (): void => window.print();
         <GlassDrawing
           :cup-ml="drink.cupMl"
           :kind="drink.glass"
-          :layers="pour.layers.value"
-          :ice="pour.iceText.value"
-          :line-text="words.volume(drink.cupMl)"
-          :per-unit-ml="words.perUnitMl.value"
+          :layers="page.layers.value"
+          :ice="page.iceText.value"
+          :line-text="format.volume(drink.cupMl)"
+          :per-unit-ml="format.glassUnitMl"
           still
         />
       </div>
       <ol>
-        <li v-for="row in pour.build.value" :key="row.key">
+        <li v-for="row in page.build.value" :key="row.key">
           <strong class="figures">{{ row.amount }}</strong>
           <span>{{ row.name }}</span>
-          <span class="soft">{{ row.beside }}</span>
+          <span class="soft">{{ row.also }}</span>
         </li>
       </ol>
       <section class="contains">
@@ -65,22 +65,22 @@ const print = (): void => window.print();
           {{ solved.allergens.join(', ') || 'none of the listed allergens' }}
         </p>
         <p>
-          {{ (solution.caffeineMg / drink.shares).toFixed(0) }} mg caffeine,
-          {{ (solution.energyKcal / drink.shares).toFixed(0) }} kcal,
-          {{ (solution.sugarG / drink.shares).toFixed(0) }} g sugar
+          {{ (solution.caffeineMg / drink.servings).toFixed(0) }} mg caffeine,
+          {{ (solution.energyKcal / drink.servings).toFixed(0) }} kcal,
+          {{ (solution.sugarG / drink.servings).toFixed(0) }} g sugar
           <template v-if="solution.alcoholFrac > 0"
             >, {{ (100 * solution.alcoholFrac).toFixed(1) }} % alcohol by volume</template
           >
-          <template v-if="drink.shares > 1"> each</template>
+          <template v-if="drink.servings > 1"> each</template>
         </p>
       </section>
-      <ul v-if="cautions.length > 0" class="heed">
+      <ul v-if="cautions.length > 0" class="cautions">
         <li v-for="caution in cautions" :key="caution.text">{{ caution.text }}</li>
       </ul>
       <footer class="soft">
         {{ shelf.shop?.name }}. From {{ jugs.chosen.label }} at
-        {{ words.pct(jugs.chosen.strengthFrac) }}: from another jug the amounts are others. Check
-        the packages for allergens; the local food code decides.
+        {{ format.percent(jugs.chosen.strengthFrac) }}: from another jug the amounts are others.
+        Check the packages for allergens; the local food code decides.
       </footer>
     </article>
   </div>
@@ -153,7 +153,7 @@ ol .soft {
   padding-top: 6px;
 }
 
-.heed li {
+.cautions li {
   padding-left: 12px;
   border-left: 3px solid var(--hairline-strong);
   margin-top: 4px;
@@ -206,7 +206,7 @@ footer {
     font-size: 14pt;
   }
 
-  .heed li,
+  .cautions li,
   footer,
   .contains {
     font-size: 8pt;

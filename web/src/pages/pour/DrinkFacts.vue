@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import type { ExplainedOfDrink } from '@ratio/core';
+import type { ExplainedOfDrink } from '@ratio/core/drink';
 import { computed } from 'vue';
-import BigFigure from '../../figure/BigFigure.vue';
+import BigFigure from '../../components/figures/BigFigure.vue';
 
 /** What the drink holds and what it comes to, each glass or each share. */
 const props = defineProps<{
@@ -12,10 +12,10 @@ const props = defineProps<{
   cost: string;
   price: string;
   margin: string;
-  /** Names of parts whose price is not known. */
+  /** Names of ingredients whose price is not known. */
   unpriced: readonly string[];
   allergens: readonly string[];
-  shares: number;
+  servings: number;
   left: number;
 }>();
 const emit = defineEmits<{ why: [number: ExplainedOfDrink] }>();
@@ -55,7 +55,7 @@ const facts = computed<Fact[]>(() => [
     </component>
   </div>
   <p class="fine">
-    <template v-if="shares > 1">Each of {{ shares }} shares. </template>
+    <template v-if="servings > 1">Each of {{ servings }} servings. </template>
     <strong>Contains</strong> {{ allergens.join(', ') || 'none of the listed allergens' }}.
     <span v-if="unpriced.length > 0" class="soft">
       Without a price on the shelf: {{ unpriced.join(', ') }}.</span

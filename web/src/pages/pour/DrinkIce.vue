@@ -1,18 +1,12 @@
 <script setup lang="ts">
-import {
-  ICE_KINDS,
-  icePieceG,
-  STARTING_DRINKS,
-  type Drink,
-  type IceKind,
-  type MadePart,
-  type OwnMeasure,
-} from '@ratio/core';
+import { ICE_KINDS, icePieceG, STARTING_DRINKS, type Drink, type IceKind } from '@ratio/core/drink';
+import type { MadeRecipe } from '@ratio/core/pantry';
+import type { OwnMeasure } from '@ratio/core/units';
 import { computed } from 'vue';
-import AmountField from '../../field/AmountField.vue';
-import ChoiceField from '../../field/ChoiceField.vue';
-import ChoiceRow from '../../field/ChoiceRow.vue';
-import type { useWords } from '../../stores/useWords.ts';
+import AmountField from '../../components/fields/AmountField.vue';
+import ChoiceField from '../../components/fields/ChoiceField.vue';
+import ChoiceRow from '../../components/fields/ChoiceRow.vue';
+import type { AmountFormat } from '../../format/amountFormat.ts';
 import { ICE_TEMPS } from './iceTemps.ts';
 
 /** The ice of a drink: its kind, how much, how cold, and what it is frozen from. */
@@ -22,8 +16,8 @@ const props = defineProps<{
   iceG: number;
   /** Strength of the jug in hand, which cubes may be frozen from. */
   jugFrac: number;
-  made: readonly MadePart[];
-  words: ReturnType<typeof useWords>;
+  made: readonly MadeRecipe[];
+  format: AmountFormat;
 }>();
 const emit = defineEmits<{ change: [ice: Drink['ice']] }>();
 
@@ -45,7 +39,7 @@ function setIceKind(kind: IceKind | 'none'): void {
   if (kind === 'none') return emit('change', null);
   emit('change', { ...(props.ice ?? plain), kind });
 }
-const iceParts = computed(() =>
+const iceRecipes = computed(() =>
   props.made.filter(
     ({ ingredient, strengthFrac }) => ingredient.kind === 'coffee' && strengthFrac > 0,
   ),
@@ -53,31 +47,31 @@ const iceParts = computed(() =>
 const iceIs = computed(() => {
   const { ice } = props;
   if (!ice) return 'water';
-  return ice.part ?? (ice.coffeeFrac > 0 ? 'jug' : 'water');
+  return ice.recipe ?? (ice.coffeeFrac > 0 ? 'jug' : 'water');
 });
 const iceOptions = computed(() => [
   { value: 'water', label: 'water', reason: 'thins the drink' },
   {
     value: 'jug',
-    label: `coffee of ${props.words.pct(props.ice?.coffeeFrac || props.jugFrac)}`,
+    label: `coffee of ${props.format.percent(props.ice?.coffeeFrac || props.jugFrac)}`,
     reason: 'frozen out of the jug; the drink grows stronger',
   },
-  ...iceParts.value.map(({ ingredient, strengthFrac }) => ({
+  ...iceRecipes.value.map(({ ingredient, strengthFrac }) => ({
     value: ingredient.id,
-    label: `${ingredient.name}, ${props.words.pct(strengthFrac)}`,
-    reason: 'made by the house',
+    label: `${ingredient.name}, ${props.format.percent(strengthFrac)}`,
+    reason: 'house recipe',
   })),
 ]);
 function setIceIs(value: string): void {
   const { ice } = props;
   if (!ice) return;
-  const { part: _, ...rest } = ice;
+  const { recipe: _, ...rest } = ice;
   const coffeeFrac = value === 'jug' ? props.jugFrac : 0;
   emit(
     'change',
     value === 'water' || value === 'jug'
       ? { ...rest, coffeeFrac }
-      : { ...rest, coffeeFrac: 0, part: value },
+      : { ...rest, coffeeFrac: 0, recipe: value },
   );
 }
 const iceTemps = computed(() => {
@@ -86,7 +80,7 @@ const iceTemps = computed(() => {
   const all = known || now === undefined ? ICE_TEMPS : [...ICE_TEMPS, { tempC: now, reason: '' }];
   return all.map(({ tempC, reason }) => ({
     value: String(tempC),
-    label: props.words.temp(tempC),
+    label: props.format.temp(tempC),
     reason,
   }));
 });
@@ -107,8 +101,8 @@ const isFull = computed(() => props.ice !== null && 'fill' in props.ice);
 function setIceG(much: { massG: number } | { fill: 'full' }): void {
   const { ice } = props;
   if (!ice) return;
-  const { tempC, coffeeFrac, kind, part } = ice;
-  emit('change', { ...much, tempC, coffeeFrac, kind, part });
+  const { tempC, coffeeFrac, kind, recipe } = ice;
+  emit('change', { ...much, tempC, coffeeFrac, kind, recipe });
 }
 </script>
 
@@ -127,9 +121,9 @@ function setIceG(much: { massG: number } | { fill: 'full' }): void {
         label="How much ice"
         :value="iceG"
         :accepts="['mass']"
-        :plain-unit="words.plainMass.value"
+        :plain-unit="format.plainMass"
         :measures="pieces"
-        :write="words.mass"
+        :write="format.mass"
         :step="5"
         :min="0"
         :max="20000"

@@ -4,38 +4,57 @@ import {
   SERVES,
   STARTING_DRINKS,
   type Drink,
-  type OwnMeasure,
+  type DrinkSolution,
   type Serve,
-} from '@ratio/core';
+} from '@ratio/core/drink';
+import type { Ingredient, MadeRecipe } from '@ratio/core/pantry';
+import type { Shop } from '@ratio/core/shop';
+import type { OwnMeasure } from '@ratio/core/units';
 import { ElButton } from 'element-plus';
 import { computed } from 'vue';
-import AmountField from '../../field/AmountField.vue';
-import ChoiceField from '../../field/ChoiceField.vue';
-import ChoiceRow from '../../field/ChoiceRow.vue';
-import TextField from '../../field/TextField.vue';
+import AmountField from '../../components/fields/AmountField.vue';
+import ChoiceField from '../../components/fields/ChoiceField.vue';
+import ChoiceRow from '../../components/fields/ChoiceRow.vue';
+import TextField from '../../components/fields/TextField.vue';
 import DrinkIce from './DrinkIce.vue';
-import DrinkParts from './DrinkParts.vue';
+import DrinkIngredients from './DrinkIngredients.vue';
 import KeepRow from './KeepRow.vue';
 import TargetRow from './TargetRow.vue';
-import type { usePour } from './usePour.ts';
+import type { AmountFormat } from '../../format/amountFormat.ts';
 
-/** What a drink is made of: glass, ice, parts, target, how it is served, what it sells for. */
-const props = defineProps<{ pour: ReturnType<typeof usePour> }>();
+/** What a drink is made of: glass, ice, ingredients, target, how it is served, what it sells for. */
+const props = defineProps<{
+  drink: Drink;
+  solution: DrinkSolution;
+  isNew: boolean;
+  /** What is changed and not kept; null where it is as the menu has it. */
+  changes: readonly string[] | null;
+  keeping: boolean;
+  jugFrac: number;
+  made: readonly MadeRecipe[];
+  ingredients: readonly Ingredient[];
+  bar: Shop['bar'];
+  format: AmountFormat;
+}>();
+const emit = defineEmits<{
+  change: [change: Partial<Drink>];
+  aim: [target: { strengthFrac?: number; atMinutes?: number }];
+  usual: [];
+  keep: [forWhom: string];
+  remove: [];
+}>();
 
-const { hand, words, pantry, jugs, shelf } = props.pour;
-const drink = computed(() => props.pour.drink.value!);
-const solution = computed(() => props.pour.solution.value!);
-const change = (part: Partial<Drink>): void => hand.change(part);
+const change = (over: Partial<Drink>): void => emit('change', over);
 
 /** Another kind of serve, under the name that it has already where it has one. */
 function beginAs(name: string): void {
   const start = STARTING_DRINKS.find((one) => one.name === name);
-  if (start) change({ ...start.drink, name: isNamed.value ? drink.value.name : start.name });
+  if (start) change({ ...start.drink, name: isNamed.value ? props.drink.name : start.name });
 }
 const isNamed = computed(
   () =>
-    drink.value.name !== 'New drink' &&
-    !STARTING_DRINKS.some(({ name }) => name === drink.value.name),
+    props.drink.name !== 'New drink' &&
+    !STARTING_DRINKS.some(({ name }) => name === props.drink.name),
 );
 
 const GLASS_OPTIONS = GLASSES.map((value) => ({ value, label: value }));
@@ -56,17 +75,12 @@ const BEFORE_OPTIONS = [
 ] as const;
 
 /** What the bar counts in. */
-const measures = computed<OwnMeasure[]>(() => {
-  const bar = shelf.shop?.bar;
-  if (!bar) return [];
-  return [
-    { name: 'pump', quantity: 'volume', canonical: bar.pumpMl },
-    { name: 'spoon', quantity: 'volume', canonical: bar.spoonMl },
-  ];
-});
-
+const measures = computed<OwnMeasure[]>(() => [
+  { name: 'pump', quantity: 'volume', canonical: props.bar.pumpMl },
+  { name: 'spoon', quantity: 'volume', canonical: props.bar.spoonMl },
+]);
 const before = computed(() =>
-  drink.value.stirredDown ? 'stirred' : drink.value.chilledToC === null ? 'as-is' : 'chilled',
+  props.drink.stirredDown ? 'stirred' : props.drink.chilledToC === null ? 'as-is' : 'chilled',
 );
 const setBefore = (value: 'as-is' | 'chilled' | 'stirred'): void =>
   change({ stirredDown: value === 'stirred', chilledToC: value === 'chilled' ? 2 : null });
@@ -74,7 +88,7 @@ const setBefore = (value: 'as-is' | 'chilled' | 'stirred'): void =>
 
 <template>
   <section class="make" aria-label="What is in this drink">
-    <ChoiceRow v-if="hand.isNew.value" label="Begin as">
+    <ChoiceRow v-if="isNew" label="Begin as">
       <ChoiceField
         label="Begin as"
         :model-value="''"
@@ -90,7 +104,13 @@ const setBefore = (value: 'as-is' | 'chilled' | 'stirred'): void =>
         @change="change({ name: $event })"
       />
     </ChoiceRow>
-    <TargetRow :pour="pour" />
+    <TargetRow
+      :target="drink.target"
+      :solution="solution"
+      :format="format"
+      @change="(target) => change({ target })"
+      @aim="emit('aim', $event)"
+    />
     <div class="grid">
       <ChoiceRow label="Glass">
         <ChoiceField
@@ -105,8 +125,8 @@ const setBefore = (value: 'as-is' | 'chilled' | 'stirred'): void =>
           label="To the fill line"
           :value="drink.cupMl"
           :accepts="['volume']"
-          :plain-unit="words.plainVolume.value"
-          :write="words.volume"
+          :plain-unit="format.plainVolume"
+          :write="format.volume"
           :step="10"
           :min="30"
           :max="20000"
@@ -117,22 +137,22 @@ const setBefore = (value: 'as-is' | 'chilled' | 'stirred'): void =>
       <ChoiceRow label="Shared by">
         <AmountField
           label="How many share it"
-          :value="drink.shares"
+          :value="drink.servings"
           :accepts="['ratio']"
           :write="(n) => n.toFixed(0)"
           :step="1"
           :min="1"
           :max="50"
           limit-text="Between 1 and 50."
-          @change="(n) => change({ shares: Math.round(n) })"
+          @change="(n) => change({ servings: Math.round(n) })"
         />
       </ChoiceRow>
       <DrinkIce
         :ice="drink.ice"
         :ice-g="solution.iceG"
-        :jug-frac="jugs.chosen?.strengthFrac ?? 0"
-        :made="Object.values(pantry.resolved.made)"
-        :words="words"
+        :jug-frac="jugFrac"
+        :made="made"
+        :format="format"
         @change="(ice) => change({ ice })"
       />
       <ChoiceRow label="Before the ice" :class="{ wide: drink.chilledToC === null }">
@@ -148,7 +168,7 @@ const setBefore = (value: 'as-is' | 'chilled' | 'stirred'): void =>
           label="Chilled to"
           :value="drink.chilledToC"
           :accepts="['temperature']"
-          :write="words.temp"
+          :write="format.temp"
           :step="1"
           :min="0"
           :max="20"
@@ -157,12 +177,12 @@ const setBefore = (value: 'as-is' | 'chilled' | 'stirred'): void =>
         />
       </ChoiceRow>
     </div>
-    <DrinkParts
+    <DrinkIngredients
       :drink="drink"
       :solution="solution"
-      :ingredients="pantry.all"
+      :ingredients="ingredients"
       :measures="measures"
-      :words="words"
+      :format="format"
       @change="change"
     />
     <div class="grid sold">
@@ -202,17 +222,15 @@ const setBefore = (value: 'as-is' | 'chilled' | 'stirred'): void =>
       </ChoiceRow>
     </div>
     <KeepRow
-      v-if="hand.edited.value"
+      v-if="changes"
       class="keep"
-      :changes="hand.changes.value"
-      :is-new="hand.isNew.value"
-      :keeping="hand.keeping.value"
-      @usual="hand.asUsual"
-      @keep="hand.keep"
+      :changes="changes"
+      :is-new="isNew"
+      :keeping="keeping"
+      @usual="emit('usual')"
+      @keep="emit('keep', $event)"
     />
-    <ElButton v-if="!hand.isNew.value" text class="off" @click="hand.remove"
-      >Take it off the menu</ElButton
-    >
+    <ElButton v-if="!isNew" text class="off" @click="emit('remove')">Take it off the menu</ElButton>
   </section>
 </template>
 

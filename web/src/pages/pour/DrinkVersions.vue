@@ -1,53 +1,25 @@
 <script setup lang="ts">
-import type { Drink, DrinkVersion } from '@ratio/core';
+import type { DrinkVersion } from '@ratio/core/drink';
 import { ElButton } from 'element-plus';
-import { ref, watch } from 'vue';
-import { sentenceOf } from '../../api/client.ts';
-import { dayName } from '../../clock/formatClock.ts';
-import { useMenu } from '../../stores/menu.ts';
-import { useShop } from '../../stores/shop.ts';
-import type { useWords } from '../../stores/useWords.ts';
+import type { VersionRow } from './useDrinkVersions.ts';
 
-/** How a drink was before, and how somebody likes it; any of them can be poured this once. */
-const props = defineProps<{ drink: Drink; words: ReturnType<typeof useWords> }>();
+/** What a drink was before, and how somebody likes it; any of them can be poured this once. */
+defineProps<{
+  versions: readonly VersionRow[];
+  state: 'loading' | 'ready' | 'failed';
+  failure: string;
+}>();
 const emit = defineEmits<{ take: [drink: DrinkVersion['drink']]; back: [] }>();
 
-const menu = useMenu();
-const shelf = useShop();
-const versions = ref<DrinkVersion[]>([]);
-const state = ref<'loading' | 'ready' | 'failed'>('loading');
-const failure = ref('');
-
-watch(
-  () => [props.drink.id, props.drink.version],
-  async () => {
-    state.value = 'loading';
-    try {
-      versions.value = await menu.versions(props.drink.id);
-      state.value = 'ready';
-    } catch (error) {
-      failure.value = sentenceOf(error);
-      state.value = 'failed';
-    }
-  },
-  { immediate: true },
-);
-
-const strengthOf = ({ drink: { target } }: DrinkVersion): string => {
-  if ('strengthFrac' in target) return props.words.pct(target.strengthFrac);
-  if ('parts' in target) return `${target.parts.concentrate} to ${target.parts.fill}`;
-  if ('caffeineMg' in target) return `${target.caffeineMg} mg`;
-  return props.words.volume(target.concentrateMl);
-};
-function take({ drink }: DrinkVersion): void {
+function take({ drink }: VersionRow): void {
   emit('take', drink);
   emit('back');
 }
 </script>
 
 <template>
-  <section class="versions" aria-label="How it was">
-    <p v-if="state === 'loading'" class="soft">Fetching how it was …</p>
+  <section class="versions" aria-label="History">
+    <p v-if="state === 'loading'" class="soft">Fetching its history …</p>
     <p v-else-if="state === 'failed'" role="alert" class="due">{{ failure }}</p>
     <div v-else-if="versions.length === 0" class="empty">
       <h2>Nothing has changed yet</h2>
@@ -58,14 +30,12 @@ function take({ drink }: DrinkVersion): void {
     </div>
     <ol v-else>
       <li v-for="version in versions" :key="version.id">
-        <span class="figures when">{{
-          dayName({ at: new Date(version.at), zone: shelf.zone })
-        }}</span>
+        <span class="figures when">{{ version.day }}</span>
         <span>
-          <strong>{{ version.forWhom ? `for ${version.forWhom}` : 'the usual' }}</strong>
+          <strong>{{ version.whose }}</strong>
           <span class="soft change">{{ version.change }}</span>
         </span>
-        <span class="figures">{{ strengthOf(version) }}</span>
+        <span class="figures">{{ version.target }}</span>
         <ElButton @click="take(version)">Take this one</ElButton>
       </li>
     </ol>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { EXPLAINED_OF_DRINK, type ExplainedOfDrink, type Explanation } from '@ratio/core';
-import WhyDialog from '../../figure/WhyDialog.vue';
+import type { Explanation } from '@ratio/core/batch';
+import { EXPLAINED_OF_DRINK, type ExplainedOfDrink } from '@ratio/core/drink';
+import WhyDialog from '../../components/figures/WhyDialog.vue';
 
 /** Where a number of the drink comes from; the others are one tap away. */
 defineProps<{ explained: Readonly<Record<ExplainedOfDrink, Explanation>> | null }>();

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { ElButton } from 'element-plus';
 import { ref } from 'vue';
-import TextField from '../../field/TextField.vue';
+import TextField from '../../components/fields/TextField.vue';
 
-/** What was changed of the drink in hand, and what is done with it: kept, for somebody, or given up. */
+/** What was changed of the drink in hand, and what is done with it: kept, kept for somebody, or discarded. */
 defineProps<{ changes: readonly string[]; isNew: boolean; keeping: boolean }>();
 const emit = defineEmits<{ usual: []; keep: [forWhom: string] }>();
 
@@ -37,7 +37,7 @@ function keepFor(): void {
         />
         <ElButton :disabled="forWhom === ''" @click="keepFor">Keep</ElButton>
       </template>
-      <ElButton text @click="emit('usual')">{{ isNew ? 'Give it up' : 'As usual' }}</ElButton>
+      <ElButton text @click="emit('usual')">{{ isNew ? 'Discard' : 'As usual' }}</ElButton>
     </div>
   </div>
 </template>

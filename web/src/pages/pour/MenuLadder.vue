@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import type { Jug } from '@ratio/core';
+import type { Jug } from '@ratio/core/jug';
 import { ElButton } from 'element-plus';
 import { RouterLink } from 'vue-router';
-import ChoiceField from '../../field/ChoiceField.vue';
+import ChoiceField from '../../components/fields/ChoiceField.vue';
 import type { MenuRow } from '../../stores/menu.ts';
 import IceToday from './IceToday.vue';
 import StrengthRung from './StrengthRung.vue';

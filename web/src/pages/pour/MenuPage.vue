@@ -2,11 +2,11 @@
 import { ElButton } from 'element-plus';
 import { computed } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
-import ChoiceField from '../../field/ChoiceField.vue';
+import ChoiceField from '../../components/fields/ChoiceField.vue';
 import { useMenu } from '../../stores/menu.ts';
 import { useShop } from '../../stores/shop.ts';
-import { useWords } from '../../stores/useWords.ts';
-import { dayName } from '../../clock/formatClock.ts';
+import { useAmountFormat } from '../../composables/useAmountFormat.ts';
+import { dayName } from '../../format/formatClock.ts';
 import IceToday from './IceToday.vue';
 import MenuTable from './MenuTable.vue';
 import { useMenuFrom } from './useMenuFrom.ts';
@@ -16,9 +16,8 @@ import { useMenuTable } from './useMenuTable.ts';
 const shelf = useShop();
 const { sources, source, rows, atRisk, take } = useMenuFrom();
 const menu = useMenu();
-const words = useWords();
+const format = useAmountFormat();
 const router = useRouter();
-const { volume } = words;
 const { lines, cautions } = useMenuTable(rows);
 
 /** From here on a menu prints upright. */
@@ -32,13 +31,14 @@ const print = (): void => window.print();
     <header>
       <h1>The menu from {{ source.title }}</h1>
       <p class="soft">
-        {{ shelf.shop?.name }} · {{ source.coffeeName }}, {{ words.pct(source.strengthFrac) }},
-        {{ volume(source.onHandMl) }} {{ source.lowFrac === null ? 'on hand' : 'expected' }} ·
+        {{ shelf.shop?.name }} · {{ source.coffeeName }}, {{ format.percent(source.strengthFrac) }},
+        {{ format.volume(source.onHandMl) }}
+        {{ source.lowFrac === null ? 'on hand' : 'expected' }} ·
         {{ dayName({ at: shelf.now, zone: shelf.zone })
-        }}{{ menu.iceTodayC === null ? '' : ` · all ice at ${words.temp(menu.iceTodayC)}` }}
+        }}{{ menu.iceTodayC === null ? '' : ` · all ice at ${format.temp(menu.iceTodayC)}` }}
       </p>
       <p v-if="source.lowFrac !== null" class="soft">
-        It steeps still. At the low end of its range, {{ words.pct(source.lowFrac) }},
+        It steeps still. At the low end of its range, {{ format.percent(source.lowFrac) }},
         {{
           atRisk.length > 0 ? `these are out of reach: ${atRisk.join(', ')}` : 'all of it holds'
         }}.
@@ -50,8 +50,8 @@ const print = (): void => window.print();
           :options="
             sources.map((one) => ({
               value: one.id,
-              label: `${one.label}, ${words.pct(one.strengthFrac)}`,
-              reason: `${one.coffeeName}, ${volume(one.onHandMl)}${one.lowFrac === null ? '' : ', still steeping'}`,
+              label: `${one.label}, ${format.percent(one.strengthFrac)}`,
+              reason: `${one.coffeeName}, ${format.volume(one.onHandMl)}${one.lowFrac === null ? '' : ', still steeping'}`,
             }))
           "
           @update:model-value="take"
@@ -67,22 +67,22 @@ const print = (): void => window.print();
       :dense="isLong"
       @choose="(id) => router.push(`/pour?drink=${id}`)"
     />
-    <section v-if="cautions.length > 0" class="heed" aria-labelledby="heed">
-      <h2 id="heed">To heed</h2>
+    <section v-if="cautions.length > 0" class="cautions" aria-labelledby="cautions">
+      <h2 id="cautions">Cautions</h2>
       <ul>
         <li v-for="caution in cautions" :key="caution.text">
           <strong>{{ caution.drinks.join(', ') }}:</strong> {{ caution.text }}
         </li>
       </ul>
       <p class="soft">
-        Caffeine, energy and sugar are for each share. Costs with a + leave out what has no price on
-        the shelf. Check the packages for allergens; the local food code decides.
+        Caffeine, energy and sugar are for each serving. Costs with a + leave out what has no price
+        on the shelf. Check the packages for allergens; the local food code decides.
       </p>
     </section>
   </div>
   <div v-else class="page empty">
     <h1>No concentrate is on hand</h1>
-    <p>The menu is reckoned from a jug. Strain a batch into one first.</p>
+    <p>The menu is computed from a jug. Strain a batch into one first.</p>
     <p><RouterLink to="/steep">See what is steeping</RouterLink></p>
   </div>
 </template>
@@ -116,7 +116,7 @@ header {
   font-size: var(--t15);
 }
 
-.heed {
+.cautions {
   max-width: 74rem;
   padding-top: 14px;
   font-size: var(--t13);
@@ -163,12 +163,12 @@ header {
     padding: 0;
   }
 
-  .heed {
+  .cautions {
     font-size: 7.5pt;
     line-height: 1.25;
   }
 
-  .long .heed {
+  .long .cautions {
     padding-top: 4px;
     font-size: 6.5pt;
     line-height: 1.2;

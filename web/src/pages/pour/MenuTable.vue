@@ -21,7 +21,7 @@ const emit = defineEmits<{ choose: [drinkId: string] }>();
       <thead>
         <tr>
           <th scope="col">Drink</th>
-          <th scope="col" class="n">Strength, %</th>
+          <th scope="col" class="n">Strength (TDS), %</th>
           <th scope="col" class="rungs">
             <span class="visually-hidden">Wanted and reached</span>
             <LadderAxis />
@@ -32,7 +32,7 @@ const emit = defineEmits<{ choose: [drinkId: string] }>();
           <th scope="col" class="n">Sugar, g</th>
           <th scope="col" class="n money">Cost</th>
           <th scope="col" class="n">Price</th>
-          <th scope="col" class="n money">Left of it</th>
+          <th scope="col" class="n money">Margin</th>
           <th scope="col" class="n no-print">
             {{ isBatch ? 'It makes' : 'In this jug' }}
           </th>
@@ -44,7 +44,7 @@ const emit = defineEmits<{ choose: [drinkId: string] }>();
         <tr v-for="row in lines" :key="row.id" @click="emit('choose', row.id)">
           <th scope="row">
             <RouterLink :to="`/pour?drink=${row.id}`">{{ row.name }}</RouterLink>
-            <span v-if="row.shares > 1" class="soft"> for {{ row.shares }}</span>
+            <span v-if="row.servings > 1" class="soft"> for {{ row.servings }}</span>
           </th>
           <td class="n big">{{ (100 * row.reachedFrac).toFixed(2) }}</td>
           <td class="rungs">

@@ -1,48 +1,82 @@
 <script setup lang="ts">
-import { CONSTANTS, type Adjustment, type ExplainedOfDrink } from '@ratio/core';
+import { CONSTANTS } from '@ratio/core/constants';
+import type { Explanation } from '@ratio/core/batch';
+import type {
+  Adjustment,
+  Bulk,
+  Drink,
+  DrinkCost,
+  DrinkPoint,
+  ExplainedOfDrink,
+  SiphonPlan,
+  SolvedDrink,
+} from '@ratio/core/drink';
 import { ElButton } from 'element-plus';
 import { computed, ref } from 'vue';
-import StandChart from '../../chart/StandChart.vue';
-import CautionList from '../../figure/CautionList.vue';
-import { useInView } from '../../figure/useInView.ts';
+import StandChart from '../../components/charts/StandChart.vue';
+import CautionList from '../../components/figures/CautionList.vue';
+import { useInView } from '../../composables/useInView.ts';
 import BuildList from './BuildList.vue';
 import BulkCard from './BulkCard.vue';
 import DrinkFacts from './DrinkFacts.vue';
 import DrinkWhy from './DrinkWhy.vue';
 import KeepRow from './KeepRow.vue';
-import ReachPanel from './ReachPanel.vue';
+import RemedyPanel from './RemedyPanel.vue';
 import StrengthHead from './StrengthHead.vue';
 import TasteRow from './TasteRow.vue';
-import type { usePour } from './usePour.ts';
-import { usePourTexts } from './usePourTexts.ts';
+import type { AmountFormat } from '../../format/amountFormat.ts';
+import type { BuildRow } from './useBuild.ts';
+import type { Measuring } from './usePour.ts';
 
 /** The one drink: its strength, how it stands, what to pour, and the button that pours it. */
 const props = defineProps<{
-  pour: ReturnType<typeof usePour>;
-  /** Whether the jug holds enough for it. */
+  drink: Drink;
+  solved: SolvedDrink;
+  /** Minute at which it is to have its strength. */
+  minute: number;
+  remedies: readonly { name: string; text: string; canApply: boolean }[];
+  /** What is changed and not kept; null where it is as the menu has it. */
+  changes: readonly string[] | null;
+  isNew: boolean;
+  keeping: boolean;
+  ownIceName: string;
+  otherIce: { name: string; timeline: readonly DrinkPoint[] } | null;
+  build: readonly BuildRow[];
+  measuring: Measuring;
+  rounding: string;
+  count: number;
+  hotText: string;
+  bulk: (Bulk & { serve: 'siphon' | 'keg'; plan: SiphonPlan | null }) | null;
+  cost: DrinkCost | null;
+  margin: string;
+  explained: Readonly<Record<ExplainedOfDrink, Explanation>> | null;
+  /** Whether the jug holds enough for it, and how many it still holds. */
   enough: boolean;
   left: number;
   pouring: boolean;
+  format: AmountFormat;
 }>();
-const emit = defineEmits<{ pour: [] }>();
+const emit = defineEmits<{
+  aim: [target: { strengthFrac?: number; atMinutes?: number }];
+  apply: [remedy: string];
+  adjust: [by: Adjustment];
+  usual: [];
+  keep: [forWhom: string];
+  measuring: [by: Measuring];
+  count: [count: number];
+  pour: [];
+}>();
 
-const { hand, words } = props.pour;
-const { rounding, hotText, margin } = usePourTexts(props.pour);
-const drink = computed(() => props.pour.drink.value!);
-const solved = computed(() => props.pour.solved.value!);
-const solution = computed(() => solved.value.solution);
-const minute = computed(() => props.pour.minute.value);
+const solution = computed(() => props.solved.solution);
 const FOOTER_PX = 64;
 const lastSip = CONSTANTS.lastSipMinutes.value;
 
-const isUs = computed(() => words.units.value === 'us');
-const each = (amount: number): number => amount / drink.value.shares;
-const cost = computed(() => props.pour.cost.value);
+const each = (amount: number): number => amount / props.drink.servings;
 /** The number that somebody asks about. */
 const asked = ref<ExplainedOfDrink | null>(null);
-/** The rest of what there is to heed; why it is out of reach stands above. */
+/** The other cautions; why it is out of reach stands above. */
 const cautions = computed(() =>
-  solution.value.status === 'met' ? solved.value.cautions : solved.value.cautions.slice(1),
+  solution.value.status === 'met' ? props.solved.cautions : props.solved.cautions.slice(1),
 );
 const firstWarning = computed(() => cautions.value.find(({ severity }) => severity === 'warn'));
 const cautionList = ref<HTMLElement | null>(null);
@@ -56,77 +90,64 @@ const cautionsSeen = useInView(cautionList, FOOTER_PX);
       :drink="drink"
       :solved="solved"
       :minute="minute"
-      :write-pct="words.pct"
+      :format="format"
       @why="asked = 'strength'"
-      @aim="(strengthFrac) => pour.aim({ strengthFrac })"
+      @aim="(strengthFrac) => emit('aim', { strengthFrac })"
     />
-    <ReachPanel
+    <RemedyPanel
       v-if="solution.status !== 'met'"
       class="reach"
       :why="solved.cautions[0]!"
-      :ways="pour.ways.value"
+      :remedies="remedies"
+      @apply="emit('apply', $event)"
     />
-    <TasteRow @adjust="(by: Adjustment) => hand.adjust(by)" />
+    <TasteRow @adjust="emit('adjust', $event)" />
     <KeepRow
-      v-if="hand.edited.value"
-      :changes="hand.changes.value"
-      :is-new="hand.isNew.value"
-      :keeping="hand.keeping.value"
-      @usual="hand.asUsual"
-      @keep="hand.keep"
+      v-if="changes"
+      :changes="changes"
+      :is-new="isNew"
+      :keeping="keeping"
+      @usual="emit('usual')"
+      @keep="emit('keep', $event)"
     />
     <StandChart
       v-if="solution.timeline.length > 0"
       :timeline="solution.timeline"
-      :other="pour.otherIce.value"
-      :own-name="
-        pour.iceText.value
-          ? pour.iceText.value.isCoffee
-            ? 'coffee ice'
-            : 'water ice'
-          : 'without ice'
-      "
+      :other="otherIce"
+      :own-name="ownIceName"
       :window="solved.window"
       :minute="minute"
       :last-sip-minutes="lastSip"
-      :write-temp="words.temp"
-      :write-volume="words.volume"
-      :degrees="(tempC) => (isUs ? tempC * 1.8 + 32 : tempC)"
-      :volume="(volumeMl) => volumeMl / words.perUnitMl.value"
-      @minute="pour.aim({ atMinutes: $event })"
+      :format="format"
+      @minute="emit('aim', { atMinutes: $event })"
     />
     <BuildList
       class="build"
-      :build="pour.build.value"
-      :measuring="pour.measuring.value"
+      :build="build"
+      :measuring="measuring"
       :rounding="rounding"
-      :count="pour.count.value"
-      @measuring="pour.measureBy"
-      @count="pour.pourTimes"
+      :count="count"
+      @measuring="emit('measuring', $event)"
+      @count="emit('count', $event)"
     />
     <p v-if="hotText" class="fine">{{ hotText }}</p>
-    <BulkCard
-      v-if="pour.bulk.value"
-      :bulk="pour.bulk.value"
-      :write-volume="words.volume"
-      :write-money="words.money"
-    />
+    <BulkCard v-if="bulk" :bulk="bulk" :format="format" />
     <DrinkFacts
       :caffeine-mg="each(solution.caffeineMg)"
       :energy-kcal="each(solution.energyKcal)"
       :sugar-g="each(solution.sugarG)"
       :alcohol-frac="solution.alcoholFrac"
-      :cost="cost ? words.money(cost.price) : '–'"
-      :price="words.money(drink.price)"
+      :cost="cost ? format.money(cost.price) : '–'"
+      :price="format.money(drink.price)"
       :margin="margin"
       :unpriced="cost?.unknown ?? []"
       :allergens="solved.allergens"
-      :shares="drink.shares"
+      :servings="drink.servings"
       :left="left"
       @why="asked = $event"
     />
     <div ref="cautionList"><CautionList :cautions="cautions" /></div>
-    <DrinkWhy v-model="asked" :explained="pour.explained.value" />
+    <DrinkWhy v-model="asked" :explained="explained" />
     <div class="go no-print">
       <ElButton
         type="primary"
@@ -135,12 +156,12 @@ const cautionsSeen = useInView(cautionList, FOOTER_PX);
         :loading="pouring"
         @click="emit('pour')"
       >
-        {{ pour.count.value === 1 ? 'Pour this one' : `Pour these ${pour.count.value}` }}
+        {{ count === 1 ? 'Pour this one' : `Pour these ${count}` }}
       </ElButton>
       <p v-if="!enough" class="due">The jug holds too little for it. Take another jug.</p>
       <!-- It stands in the list above too, below the edge of the screen. -->
-      <p v-else-if="firstWarning && !cautionsSeen" class="heed" aria-hidden="true">
-        <strong class="due">Heed</strong> {{ firstWarning.text }}
+      <p v-else-if="firstWarning && !cautionsSeen" class="first-caution" aria-hidden="true">
+        <strong class="due">Caution</strong> {{ firstWarning.text }}
       </p>
     </div>
   </section>
@@ -172,7 +193,7 @@ const cautionsSeen = useInView(cautionList, FOOTER_PX);
   padding: 8px 24px;
 }
 
-.heed {
+.first-caution {
   display: -webkit-box;
   overflow: hidden;
   font-size: var(--t13);

@@ -1,57 +1,35 @@
 <script setup lang="ts">
-import { computed, onScopeDispose, ref, watch } from 'vue';
+import type { Jug } from '@ratio/core/jug';
+import { computed, ref, watch } from 'vue';
 import { RouterLink } from 'vue-router';
-import { newId, sentenceOf } from '../../api/client.ts';
-import GlassDrawing from '../../drawing/GlassDrawing.vue';
+import GlassDrawing from '../../components/drawings/GlassDrawing.vue';
+import { useKeys } from '../../composables/useKeys.ts';
 import { onHandMl } from '../../stores/jugs.ts';
-import { useNotice } from '../../stores/notice.ts';
-import type { Jug } from '@ratio/core';
 import DrinkMake from './DrinkMake.vue';
 import DrinkVersions from './DrinkVersions.vue';
 import MenuLadder from './MenuLadder.vue';
 import PourOutcome from './PourOutcome.vue';
+import { useDrinkVersions } from './useDrinkVersions.ts';
 import { usePour } from './usePour.ts';
+import { usePourTexts } from './usePourTexts.ts';
 
-const pour = usePour();
-const { hand, drink, solved, solution, jugs, menu, words, layers } = pour;
-const notice = useNotice();
-const pouring = ref(false);
+const page = usePour();
+const { hand, drink, solved, solution, jugs, menu, format, layers, measuring, count } = page;
+const { isNew, keeping } = hand;
+const { rounding, hotText, margin } = usePourTexts(page);
 const view = ref<'pour' | 'make' | 'versions'>('pour');
+const versions = useDrinkVersions(
+  drink,
+  computed(() => view.value === 'versions'),
+);
 const VIEWS = [
   { key: 'pour', name: 'Pour it' },
   { key: 'make', name: 'What is in it' },
-  { key: 'versions', name: 'How it was' },
+  { key: 'versions', name: 'History' },
 ] as const;
-// Kept until the server acknowledges it, so that a second try counts once.
-let pourId = newId();
-
-const writeJug = (jug: Jug): string => words.volume(onHandMl(jug));
-const wholeG = computed(() => pour.count.value * (solution.value?.concentrateG ?? 0));
-const enough = computed(() => Boolean(jugs.chosen && jugs.chosen.onHandG >= wholeG.value));
-const left = computed(() => {
-  const found = solution.value;
-  if (!jugs.chosen || !found || found.status !== 'met' || found.concentrateG <= 0) return 0;
-  return Math.floor(jugs.chosen.onHandG / found.concentrateG);
-});
-
-async function pourIt(): Promise<void> {
-  const jug = jugs.chosen;
-  if (!jug || !drink.value || !solution.value) return;
-  pouring.value = true;
-  const id = pourId;
-  const n = pour.count.value;
-  const name = n === 1 ? drink.value.name : `${n} × ${drink.value.name}`;
-  try {
-    await jugs.pour({ jug, id, massG: wholeG.value, note: name });
-    pourId = newId();
-    const text = `${name}: ${words.volume(n * solution.value.concentrateMl)} from ${jug.label}.`;
-    notice.say({ tone: 'done', text, undo: () => jugs.takeBack(jug, id) });
-  } catch (error) {
-    notice.say({ tone: 'wrong', text: sentenceOf(error) });
-  } finally {
-    pouring.value = false;
-  }
-}
+const writeJug = (jug: Jug): string => format.value.volume(onHandMl(jug));
+/** What is changed and not kept. */
+const changes = computed(() => (hand.edited.value ? hand.changes.value : null));
 
 function startNew(): void {
   hand.startNew();
@@ -60,16 +38,10 @@ function startNew(): void {
 watch(
   () => drink.value?.id,
   () => {
-    if (!hand.isNew.value) view.value = 'pour';
+    if (!isNew.value) view.value = 'pour';
   },
 );
-function key(event: KeyboardEvent): void {
-  if (event.key !== 'n' || event.ctrlKey || event.metaKey || event.altKey) return;
-  if ((event.target as HTMLElement).closest('input, textarea, [role="dialog"]')) return;
-  startNew();
-}
-window.addEventListener('keydown', key);
-onScopeDispose(() => window.removeEventListener('keydown', key));
+useKeys({ n: startNew });
 </script>
 
 <template>
@@ -78,7 +50,7 @@ onScopeDispose(() => window.removeEventListener('keydown', key));
     <MenuLadder
       class="left no-print"
       :rows="menu.rows"
-      :chosen-id="hand.isNew.value ? '' : drink.id"
+      :chosen-id="isNew ? '' : drink.id"
       :jug="jugs.chosen"
       :jugs="jugs.onHand"
       :write-jug="writeJug"
@@ -91,12 +63,12 @@ onScopeDispose(() => window.removeEventListener('keydown', key));
         :cup-ml="drink.cupMl"
         :kind="drink.glass"
         :layers="layers"
-        :ice="pour.iceText.value"
-        :line-text="`fill line ${words.volume(drink.cupMl)}`"
-        :per-unit-ml="words.perUnitMl.value"
-        @layer="pour.setLayer"
-        @ice="pour.setIce"
-        @line="pour.setCup"
+        :ice="page.iceText.value"
+        :line-text="`fill line ${format.volume(drink.cupMl)}`"
+        :per-unit-ml="format.glassUnitMl"
+        @layer="page.setLayer"
+        @ice="page.setIce"
+        @line="page.setCup"
       />
     </section>
     <div class="right">
@@ -114,14 +86,63 @@ onScopeDispose(() => window.removeEventListener('keydown', key));
       </div>
       <PourOutcome
         v-if="view === 'pour'"
-        :pour="pour"
-        :enough="enough"
-        :left="left"
-        :pouring="pouring"
-        @pour="pourIt"
+        :drink="drink"
+        :solved="solved"
+        :minute="page.minute.value"
+        :remedies="page.remedies.value"
+        :changes="changes"
+        :is-new="isNew"
+        :keeping="keeping"
+        :own-ice-name="page.ownIceName.value"
+        :other-ice="page.otherIce.value"
+        :build="page.build.value"
+        :measuring="measuring"
+        :rounding="rounding"
+        :count="count"
+        :hot-text="hotText"
+        :bulk="page.bulk.value"
+        :cost="page.cost.value"
+        :margin="margin"
+        :explained="page.explained.value"
+        :enough="page.enough.value"
+        :left="page.left.value"
+        :pouring="page.pouring.value"
+        :format="format"
+        @aim="page.aim"
+        @apply="page.applyRemedy"
+        @adjust="hand.adjust"
+        @usual="hand.asUsual"
+        @keep="hand.keep"
+        @measuring="measuring = $event"
+        @count="count = $event"
+        @pour="page.pour"
       />
-      <DrinkMake v-else-if="view === 'make'" :pour="pour" />
-      <DrinkVersions v-else :drink="drink" :words="words" @take="hand.take" @back="view = 'pour'" />
+      <DrinkMake
+        v-else-if="view === 'make' && page.shelf.shop"
+        :drink="drink"
+        :solution="solution"
+        :is-new="isNew"
+        :changes="changes"
+        :keeping="keeping"
+        :jug-frac="jugs.chosen.strengthFrac"
+        :made="Object.values(page.pantry.resolved.made)"
+        :ingredients="page.pantry.all"
+        :bar="page.shelf.shop.bar"
+        :format="format"
+        @change="hand.change"
+        @aim="page.aim"
+        @usual="hand.asUsual"
+        @keep="hand.keep"
+        @remove="hand.remove"
+      />
+      <DrinkVersions
+        v-else
+        :versions="versions.rows.value"
+        :state="versions.state.value"
+        :failure="versions.failure.value"
+        @take="hand.take"
+        @back="view = 'pour'"
+      />
     </div>
   </div>
   <div v-else class="empty">

@@ -1,8 +1,11 @@
 <script setup lang="ts">
-import { CONSTANTS, type Drink, type SolvedDrink } from '@ratio/core';
+import { CONSTANTS } from '@ratio/core/constants';
+import type { Drink, SolvedDrink } from '@ratio/core/drink';
+import { percentFigure } from '@ratio/core/units';
 import { computed } from 'vue';
-import AmountField from '../../field/AmountField.vue';
-import BigFigure from '../../figure/BigFigure.vue';
+import type { AmountFormat } from '../../format/amountFormat.ts';
+import AmountField from '../../components/fields/AmountField.vue';
+import BigFigure from '../../components/figures/BigFigure.vue';
 
 /** The strength of the drink in hand, first sip to last, and the target that it is brought to. */
 const props = defineProps<{
@@ -10,12 +13,11 @@ const props = defineProps<{
   solved: SolvedDrink;
   /** Minute at which it is to have its strength. */
   minute: number;
-  writePct: (frac: number) => string;
+  format: AmountFormat;
 }>();
 const emit = defineEmits<{ why: []; aim: [strengthFrac: number] }>();
 
 const lastSip = CONSTANTS.lastSipMinutes.value;
-const pct = (frac: number): string => (100 * frac).toFixed(2);
 const minuteText = computed(() =>
   props.minute === 0 ? 'as it is poured' : `${props.minute} min after pouring`,
 );
@@ -30,21 +32,21 @@ const sips = computed(() => {
       ? '. As meant for half an hour'
       : `. As meant until ${until} min`
     : '';
-  return `first sip ${pct(first.strengthFrac)}, at ${lastSip} min ${pct(last.strengthFrac)}${meant}`;
+  return `first sip ${percentFigure(first.strengthFrac)}, at ${lastSip} min ${percentFigure(last.strengthFrac)}${meant}`;
 });
 </script>
 
 <template>
   <div class="head" aria-live="polite">
     <BigFigure
-      :label="`${drink.name}, ${minuteText}`"
-      :figure="pct(solved.solution.strengthFrac)"
+      :label="`${drink.name}: strength (TDS) ${minuteText}`"
+      :figure="percentFigure(solved.solution.strengthFrac)"
       unit="%"
     >
       <template #head>
         <button type="button" class="why no-print" @click="emit('why')">Why</button>
       </template>
-      <template v-if="sips" #beside>
+      <template v-if="sips" #also>
         <span class="sips soft">{{ sips }}</span>
       </template>
     </BigFigure>
@@ -54,7 +56,7 @@ const sips = computed(() => {
         label="Target strength"
         :value="drink.target.strengthFrac"
         :accepts="['percent']"
-        :write="writePct"
+        :write="format.percent"
         :step="0.0005"
         :min="0.001"
         :max="0.2"

@@ -1,19 +1,29 @@
 <script setup lang="ts">
-import { CONSTANTS, type Drink } from '@ratio/core';
+import { CONSTANTS } from '@ratio/core/constants';
+import type { Drink, DrinkSolution } from '@ratio/core/drink';
 import { computed } from 'vue';
-import AmountField from '../../field/AmountField.vue';
-import ChoiceField from '../../field/ChoiceField.vue';
-import ChoiceRow from '../../field/ChoiceRow.vue';
-import type { usePour } from './usePour.ts';
+import AmountField from '../../components/fields/AmountField.vue';
+import ChoiceField from '../../components/fields/ChoiceField.vue';
+import ChoiceRow from '../../components/fields/ChoiceRow.vue';
+import type { AmountFormat } from '../../format/amountFormat.ts';
 
 /** What the drink is brought to: a strength at a minute, parts, spoons, caffeine, or by hand. */
-const props = defineProps<{ pour: ReturnType<typeof usePour> }>();
+const props = defineProps<{
+  target: Drink['target'];
+  solution: DrinkSolution;
+  format: AmountFormat;
+}>();
+const emit = defineEmits<{
+  change: [target: Drink['target']];
+  /** Another strength or minute. */
+  aim: [target: { strengthFrac?: number; atMinutes?: number }];
+}>();
 
 type Target = Drink['target'];
-type Told = 'strength' | 'parts' | 'spoons' | 'caffeine' | 'hand';
+type TargetKind = 'strength' | 'parts' | 'spoons' | 'caffeine' | 'hand';
 
 const SPOON_ML = 15;
-const TOLD = [
+const TARGET_KINDS = [
   { value: 'strength', label: 'a strength', reason: 'at a minute; the same from any jug' },
   { value: 'parts', label: 'parts', reason: 'one to one, two to one' },
   { value: 'spoons', label: 'spoons', reason: 'tablespoons of concentrate, 15 mL' },
@@ -21,23 +31,20 @@ const TOLD = [
   { value: 'hand', label: 'by hand', reason: 'always the same pour' },
 ] as const;
 
-const { hand, words } = props.pour;
-const target = computed<Target>(() => props.pour.drink.value!.target);
-const solution = computed(() => props.pour.solution.value!);
-const told = computed<Told>(() => {
-  const now = target.value;
+const kind = computed<TargetKind>(() => {
+  const now = props.target;
   if ('strengthFrac' in now) return 'strength';
   if ('parts' in now) return 'parts';
   if ('caffeineMg' in now) return 'caffeine';
-  return now.told === 'spoons' ? 'spoons' : 'hand';
+  return now.writtenIn === 'spoons' ? 'spoons' : 'hand';
 });
-const set = (next: Target): void => hand.change({ target: next });
+const set = (next: Target): void => emit('change', next);
 
-/** The same drink told another way: what it is now becomes the target. */
-function tell(way: Told): void {
-  const { strengthFrac, caffeineMg, concentrateMl, fillMl } = solution.value;
+/** Another kind of target for the same drink: what it is now becomes the target. */
+function setKind(next: TargetKind): void {
+  const { strengthFrac, caffeineMg, concentrateMl, fillMl } = props.solution;
   const spoons = Math.max(1, Math.round(concentrateMl / SPOON_ML));
-  const targets: Record<Told, Target> = {
+  const targets: Record<TargetKind, Target> = {
     strength: {
       strengthFrac: Math.min(0.2, Math.max(0.001, Number(strengthFrac.toFixed(4)))),
       atMinutes: CONSTANTS.targetMinutes.value,
@@ -48,23 +55,23 @@ function tell(way: Told): void {
         fill: fillMl > 0 ? 1 : 0,
       },
     },
-    spoons: { concentrateMl: spoons * SPOON_ML, told: 'spoons' },
+    spoons: { concentrateMl: spoons * SPOON_ML, writtenIn: 'spoons' },
     caffeine: { caffeineMg: Math.round(caffeineMg) },
-    hand: { concentrateMl: Math.round(concentrateMl), told: 'volume' },
+    hand: { concentrateMl: Math.round(concentrateMl), writtenIn: 'volume' },
   };
-  set(targets[way]);
+  set(targets[next]);
 }
 const part = (n: number): string => String(Number(n.toFixed(2)));
 </script>
 
 <template>
   <div class="target-row">
-    <ChoiceRow label="Brought to" :note="`gives ${words.pct(solution.strengthFrac)}`">
+    <ChoiceRow label="Target" :note="`gives ${format.percent(solution.strengthFrac)}`">
       <ChoiceField
-        label="Brought to"
-        :options="TOLD"
-        :model-value="told"
-        @update:model-value="tell"
+        label="Target"
+        :options="TARGET_KINDS"
+        :model-value="kind"
+        @update:model-value="setKind"
       />
     </ChoiceRow>
     <template v-if="'strengthFrac' in target">
@@ -73,12 +80,12 @@ const part = (n: number): string => String(Number(n.toFixed(2)));
           label="Strength wanted"
           :value="target.strengthFrac"
           :accepts="['percent']"
-          :write="words.pct"
+          :write="format.percent"
           :step="0.0005"
           :min="0.001"
           :max="0.2"
           limit-text="Between 0.1 % and 20 %."
-          @change="(strengthFrac) => pour.aim({ strengthFrac })"
+          @change="(strengthFrac) => emit('aim', { strengthFrac })"
         />
       </ChoiceRow>
       <ChoiceRow label="At minute">
@@ -91,7 +98,7 @@ const part = (n: number): string => String(Number(n.toFixed(2)));
           :min="0"
           :max="30"
           limit-text="Between 0 and 30 minutes."
-          @change="(atMinutes) => pour.aim({ atMinutes })"
+          @change="(atMinutes) => emit('aim', { atMinutes })"
         />
       </ChoiceRow>
     </template>
@@ -138,7 +145,7 @@ const part = (n: number): string => String(Number(n.toFixed(2)));
         @change="(caffeineMg) => set({ caffeineMg })"
       />
     </ChoiceRow>
-    <ChoiceRow v-else-if="told === 'spoons'" label="Tablespoons">
+    <ChoiceRow v-else-if="kind === 'spoons'" label="Tablespoons">
       <AmountField
         label="Tablespoons of concentrate"
         :value="target.concentrateMl / SPOON_ML"
@@ -150,7 +157,7 @@ const part = (n: number): string => String(Number(n.toFixed(2)));
         limit-text="Between 0 and 200 spoons."
         @change="
           (n, quantity) =>
-            set({ concentrateMl: quantity === 'volume' ? n : n * SPOON_ML, told: 'spoons' })
+            set({ concentrateMl: quantity === 'volume' ? n : n * SPOON_ML, writtenIn: 'spoons' })
         "
       />
     </ChoiceRow>
@@ -159,13 +166,13 @@ const part = (n: number): string => String(Number(n.toFixed(2)));
         label="Concentrate by hand"
         :value="target.concentrateMl"
         :accepts="['volume']"
-        :plain-unit="words.plainVolume.value"
-        :write="words.volume"
+        :plain-unit="format.plainVolume"
+        :write="format.volume"
         :step="5"
         :min="0"
         :max="20000"
         limit-text="Up to 20 L."
-        @change="(concentrateMl) => set({ concentrateMl, told: 'volume' })"
+        @change="(concentrateMl) => set({ concentrateMl, writtenIn: 'volume' })"
       />
     </ChoiceRow>
   </div>

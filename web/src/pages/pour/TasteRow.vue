@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ADJUSTMENTS, type Adjustment } from '@ratio/core';
+import { ADJUSTMENTS, type Adjustment } from '@ratio/core/drink';
 
 /** What somebody says after a sip, each a step of the solver. */
 const emit = defineEmits<{ adjust: [by: Adjustment] }>();

@@ -1,4 +1,4 @@
-import { CONSTANTS } from '@ratio/core';
+import { CONSTANTS } from '@ratio/core/constants';
 
 /** Where ice comes from, and how cold it is then (practice). */
 export const ICE_TEMPS: readonly { readonly tempC: number; readonly reason: string }[] = [

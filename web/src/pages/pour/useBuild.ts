@@ -1,20 +1,27 @@
 import {
   buildOrder,
-  coffeeOf,
   ICE_SHAPES,
   icePieceG,
-  ofMass,
   type BuildStep,
   type Drink,
-  type Ingredient,
   type Measured,
   type MeasuredDrink,
   type SolvedDrink,
-  type WayWords,
-} from '@ratio/core';
+  type AmountTexts,
+} from '@ratio/core/drink';
+import { coffeeOf } from '@ratio/core/matter';
+import { ofMass, type Ingredient } from '@ratio/core/pantry';
 import { computed, type Ref } from 'vue';
-import { cssColour } from '../../drawing/colour.ts';
-import { useWords } from '../../stores/useWords.ts';
+import { cssColour } from '../../components/drawings/colour.ts';
+import { useAmountFormat } from '../../composables/useAmountFormat.ts';
+
+/** One line of a build: what, how much, and the same in the bar's measures. */
+export interface BuildRow {
+  readonly key: string;
+  readonly name: string;
+  readonly amount: string;
+  readonly also: string;
+}
 
 /** What is poured in which order: as a list in the bar's measures, and as layers to draw. */
 export function useBuild(of: {
@@ -26,60 +33,60 @@ export function useBuild(of: {
   count: Readonly<Ref<number>>;
 }) {
   const { drink, solved, measured, count } = of;
-  const words = useWords();
+  const format = useAmountFormat();
 
   const steps = computed<BuildStep[]>(() => {
     const found = solved.value;
     if (!found) return [];
     const { additions } = found.input;
-    const { iceG, concentrateMl, fills } = found.solution;
-    return buildOrder({ iceG, concentrateMl, fills, additions });
+    const { iceG, concentrateMl, diluents } = found.solution;
+    return buildOrder({ iceG, concentrateMl, diluents, additions });
   });
-  const iceText = computed(() => iceOf(drink.value, solved.value, words.words));
+  const iceText = computed(() => iceOf(drink.value, solved.value, format.value));
 
-  const build = computed(() =>
+  const build = computed<BuildRow[]>(() =>
     steps.value.map((step) => {
       const n = count.value;
-      if (step.part === 'ice')
+      if (step.kind === 'ice')
         return {
           key: 'ice',
           name: iceText.value?.name ?? 'Ice',
-          amount: words.mass(n * (measured.value?.iceG ?? step.massG)),
-          beside: n === 1 ? (iceText.value?.pieces ?? '') : `${n} × ${words.mass(step.massG)}`,
+          amount: format.value.mass(n * (measured.value?.iceG ?? step.massG)),
+          also: n === 1 ? (iceText.value?.pieces ?? '') : `${n} × ${format.value.mass(step.massG)}`,
         };
       const tool = toolFor(step);
       const volumeMl = n * (tool?.volumeMl ?? step.volumeMl);
       return {
         key: keyOf(step),
         name: nameOf(step),
-        amount: words.volume(volumeMl),
-        beside: tool ? toolText(tool, n, words.mass) : words.otherVolume(volumeMl),
+        amount: format.value.volume(volumeMl),
+        also: tool ? toolText(tool, n, format.value.mass) : format.value.otherVolume(volumeMl),
       };
     }),
   );
 
-  function toolFor(step: Exclude<BuildStep, { part: 'ice' }>): Measured | null {
+  function toolFor(step: Exclude<BuildStep, { kind: 'ice' }>): Measured | null {
     if (!measured.value) return null;
-    if (step.part === 'concentrate') return measured.value.concentrate;
-    const { additions, fills } = measured.value;
-    return (step.part === 'addition' ? additions : fills)[step.index] ?? null;
+    if (step.kind === 'concentrate') return measured.value.concentrate;
+    const { additions, diluents } = measured.value;
+    return (step.kind === 'addition' ? additions : diluents)[step.index] ?? null;
   }
 
   const layers = computed(() =>
     steps.value.flatMap((step) => {
-      if (step.part === 'ice') return [];
+      if (step.kind === 'ice') return [];
       const composition =
-        step.part === 'concentrate'
+        step.kind === 'concentrate'
           ? coffeeOf({ massG: 1, strengthFrac: solved.value?.input.concentrate.strengthFrac ?? 0 })
           : ofMass({ ingredient: step.ingredient, massG: 1 });
       return [
         {
           key: keyOf(step),
           name: nameOf(step),
-          amount: words.volume(step.volumeMl),
+          amount: format.value.volume(step.volumeMl),
           volumeMl: step.volumeMl,
           colour: cssColour(composition),
-          onTop: step.part !== 'concentrate' && isOnTop(step.ingredient),
+          onTop: step.kind !== 'concentrate' && isOnTop(step.ingredient),
         },
       ];
     }),
@@ -89,10 +96,10 @@ export function useBuild(of: {
 }
 
 const isOnTop = ({ overrunFrac }: Ingredient): boolean => overrunFrac > 0;
-const keyOf = (step: Exclude<BuildStep, { part: 'ice' }>): string =>
-  step.part === 'concentrate' ? step.part : `${step.part}-${step.index}`;
-const nameOf = (step: Exclude<BuildStep, { part: 'ice' }>): string =>
-  step.part === 'concentrate' ? 'Concentrate' : step.ingredient.name;
+const keyOf = (step: Exclude<BuildStep, { kind: 'ice' }>): string =>
+  step.kind === 'concentrate' ? step.kind : `${step.kind}-${step.index}`;
+const nameOf = (step: Exclude<BuildStep, { kind: 'ice' }>): string =>
+  step.kind === 'concentrate' ? 'Concentrate' : step.ingredient.name;
 
 function toolText(
   { tool, count, volumeMl }: Measured,
@@ -106,21 +113,21 @@ function toolText(
   return times === 1 ? 'jigger' : `${times} × ${volumeMl.toFixed(0)}`;
 }
 
-function iceOf(drink: Drink | null, solved: SolvedDrink | null, words: WayWords) {
-  const told = drink?.ice;
+function iceOf(drink: Drink | null, solved: SolvedDrink | null, format: AmountTexts) {
+  const own = drink?.ice;
   const iceG = solved?.solution.iceG ?? 0;
-  if (!told || !solved || iceG === 0) return null;
+  if (!own || !solved || iceG === 0) return null;
   // As it was solved: the ice of the day may be another than the drink's own.
-  const { tempC, coffeeFrac } = solved.input.glass.ice ?? told;
-  const { edgeM } = ICE_SHAPES[told.kind];
-  const count = Math.max(1, Math.round(iceG / icePieceG(told.kind)));
-  const isCoffee = told.coffeeFrac > 0 || told.part !== undefined;
+  const { tempC, coffeeFrac } = solved.input.glass.ice ?? own;
+  const { edgeM } = ICE_SHAPES[own.kind];
+  const count = Math.max(1, Math.round(iceG / icePieceG(own.kind)));
+  const isCoffee = own.coffeeFrac > 0 || own.recipe !== undefined;
   const pieces = {
     cubes: `${count} cube${count === 1 ? '' : 's'}`,
     crushed: isCoffee ? 'crushed' : '',
     large: `${count} large`,
-  }[told.kind];
-  const name = isCoffee ? 'Coffee ice' : told.kind === 'crushed' ? 'Crushed ice' : 'Ice';
+  }[own.kind];
+  const name = isCoffee ? 'Coffee ice' : own.kind === 'crushed' ? 'Crushed ice' : 'Ice';
   return {
     count,
     edgeMm: edgeM * 1000,
@@ -130,7 +137,7 @@ function iceOf(drink: Drink | null, solved: SolvedDrink | null, words: WayWords)
     massG: iceG,
     /** Empty for water ice. */
     colour: coffeeFrac > 0 ? cssColour(coffeeOf({ massG: 1, strengthFrac: coffeeFrac })) : '',
-    text: [`${words.mass(iceG)} ${name.toLowerCase()}`, pieces, words.temp(tempC)]
+    text: [`${format.mass(iceG)} ${name.toLowerCase()}`, pieces, format.temp(tempC)]
       .filter(Boolean)
       .join(', '),
   };

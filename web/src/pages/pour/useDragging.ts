@@ -1,4 +1,4 @@
-import type { DrinkSolution } from '@ratio/core';
+import type { DrinkSolution } from '@ratio/core/drink';
 import { computed, type Ref } from 'vue';
 import { useJugs } from '../../stores/jugs.ts';
 import { useMenu } from '../../stores/menu.ts';
@@ -40,29 +40,29 @@ export function useDragging(of: {
     const found = solution.value;
     const now = drink.value;
     if (!found || !now) return;
-    const [part, at] = key.split('-') as [string, string | undefined];
+    const [kind, at] = key.split('-') as [string, string | undefined];
     const index = Number(at);
-    if (part === 'addition') {
+    if (kind === 'addition') {
       const one = now.additions[index];
       if (one) hand.change({ additions: now.additions.with(index, { ...one, volumeMl }) });
-    } else if (part === 'fill' && now.fillAlso.length > 0) {
+    } else if (kind === 'diluent' && now.diluents.length > 1) {
       const whole = Math.max(2, found.fillMl);
       const mine = Math.min(whole - 1, Math.max(1, volumeMl));
-      const others = whole - (found.fills[index]?.volumeMl ?? 0);
-      const [first, ...rest] = found.fills.map(({ volumeMl: ml }, i) => {
-        const { ingredient, tempC } = [now.fillWith, ...now.fillAlso][i]!;
-        const share = i === index ? mine : (ml * (whole - mine)) / Math.max(others, 1e-6);
-        return { ingredient, tempC, share: Number(Math.max(share, 0.01).toFixed(2)) };
+      const others = whole - (found.diluents[index]?.volumeMl ?? 0);
+      const diluents = found.diluents.map(({ volumeMl: ml }, i) => {
+        const { ingredient, tempC } = now.diluents[i]!;
+        const proportion = i === index ? mine : (ml * (whole - mine)) / Math.max(others, 1e-6);
+        return { ingredient, tempC, proportion: Number(Math.max(proportion, 0.01).toFixed(2)) };
       });
-      hand.change({ fillWith: first!, fillAlso: rest });
+      hand.change({ diluents });
     } else {
       const concentrateMl =
-        part === 'concentrate' ? volumeMl : found.concentrateMl + found.fillMl - volumeMl;
+        kind === 'concentrate' ? volumeMl : found.concentrateMl + found.fillMl - volumeMl;
       aimByHand(Math.max(0, concentrateMl));
     }
   }
 
-  /** The target that an amount of concentrate by hand amounts to, told in the drink's own way. */
+  /** The target that an amount of concentrate by hand amounts to, in the drink's own terms. */
   function aimByHand(concentrateMl: number): void {
     const now = drink.value;
     const jug = jugs.chosen;
@@ -72,7 +72,7 @@ export function useDragging(of: {
       hand.change({ target: { ...target, concentrateMl } });
       return;
     }
-    const trial = menu.solve({ ...now, target: { concentrateMl, told: 'volume' } }, jug);
+    const trial = menu.solve({ ...now, target: { concentrateMl, writtenIn: 'volume' } }, jug);
     if (!trial) return;
     const { caffeineMg, fillMl, timeline } = trial.solution;
     if ('caffeineMg' in target) hand.change({ target: { caffeineMg } });
@@ -89,8 +89,8 @@ export function useDragging(of: {
   function setIce(massG: number): void {
     const now = drink.value;
     if (!now?.ice) return;
-    const { tempC, coffeeFrac, kind, part } = now.ice;
-    hand.change({ ice: { massG: Math.round(massG), tempC, coffeeFrac, kind, part } });
+    const { tempC, coffeeFrac, kind, recipe } = now.ice;
+    hand.change({ ice: { massG: Math.round(massG), tempC, coffeeFrac, kind, recipe } });
   }
 
   return {

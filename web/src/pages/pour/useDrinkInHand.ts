@@ -1,10 +1,10 @@
 import {
   adjustDrink,
-  describeChange,
+  drinkChanges,
   STARTING_DRINKS,
   type Adjustment,
   type Drink,
-} from '@ratio/core';
+} from '@ratio/core/drink';
 import { computed, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { newId, sentenceOf } from '../../api/client.ts';
@@ -12,8 +12,8 @@ import { useMenu } from '../../stores/menu.ts';
 import { useNotice } from '../../stores/notice.ts';
 import { usePantry } from '../../stores/pantry.ts';
 import { useShop } from '../../stores/shop.ts';
-import { useStored } from '../../stores/useStored.ts';
-import { useWords } from '../../stores/useWords.ts';
+import { useStored } from '../../composables/useStored.ts';
+import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 
 /** A drink before anybody has said anything about it. */
 const newDrink = (order: number): Drink => ({
@@ -26,14 +26,14 @@ const newDrink = (order: number): Drink => ({
 
 /**
  * The drink in hand: one of the menu, or that one changed for this once. What is changed stays here
- * through a reload, until it is poured as it is, kept, or given up.
+ * through a reload, until it is poured as it is, kept, or discarded.
  */
 export function useDrinkInHand() {
   const shelf = useShop();
   const menu = useMenu();
   const pantry = usePantry();
   const notice = useNotice();
-  const { words } = useWords();
+  const format = useAmountFormat();
   const route = useRoute();
   const chosenId = useStored<string | null>('ratio.drink', null);
   /** The drink as it is changed; null where it is as the menu has it. */
@@ -44,18 +44,18 @@ export function useDrinkInHand() {
   const usual = computed<Drink | null>(
     () => shelf.drinks.find(({ id }) => id === chosenId.value) ?? shelf.drinks[0] ?? null,
   );
-  // What was changed here is given up where one of its parts has left the shelf meanwhile.
+  // What was changed here is discarded where one of its ingredients has left the shelf meanwhile.
   const drink = computed<Drink | null>(() =>
     edited.value && pantry.holds(edited.value) ? edited.value : usual.value,
   );
   const isNew = computed(() => edited.value?.version === 0);
   const changes = computed(() =>
     edited.value && usual.value && !isNew.value
-      ? describeChange({
+      ? drinkChanges({
           before: usual.value,
           after: edited.value,
           pantry: pantry.pantry,
-          words,
+          texts: format.value,
         })
       : [],
   );
@@ -103,7 +103,7 @@ export function useDrinkInHand() {
         forWhom === '' && before && before.id === saved.id
           ? async () => {
               const back = { ...before, version: saved.version };
-              await menu.keep({ drink: back, change: 'taken back', forWhom: '' });
+              await menu.keep({ drink: back, change: 'undone', forWhom: '' });
             }
           : undefined;
       notice.say({ tone: 'done', text, ...(undo ? { undo } : {}) });

@@ -1,5 +1,5 @@
 import { computed, ref } from 'vue';
-import { clockTime } from '../../clock/formatClock.ts';
+import { clockTime } from '../../format/formatClock.ts';
 import { useBatches } from '../../stores/batches.ts';
 import { onHandMl, useJugs } from '../../stores/jugs.ts';
 import { useMenu, type PouredFrom } from '../../stores/menu.ts';

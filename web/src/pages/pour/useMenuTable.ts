@@ -1,13 +1,14 @@
-import { menuCautions } from '@ratio/core';
+import { menuCautions } from '@ratio/core/drink';
+import { percentText } from '@ratio/core/units';
 import { computed, type Ref } from 'vue';
 import { useMenu, type MenuRow } from '../../stores/menu.ts';
-import { useWords } from '../../stores/useWords.ts';
+import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 
 /** A drink of the menu as its table shows it. */
 export interface MenuLine {
   readonly id: string;
   readonly name: string;
-  readonly shares: number;
+  readonly servings: number;
   readonly wantedFrac: number;
   readonly reachedFrac: number;
   readonly state: string;
@@ -25,20 +26,21 @@ export interface MenuLine {
   readonly allergens: string;
 }
 
-/** The solved menu in words and figures, each share by itself, and what there is to heed. */
+/** The solved menu in words and figures, each serving by itself, and its cautions. */
 export function useMenuTable(rows: Readonly<Ref<readonly MenuRow[]>>) {
   const menu = useMenu();
-  const { money } = useWords();
+  const format = useAmountFormat();
 
   const lines = computed<MenuLine[]>(() =>
     rows.value.map((row) => {
       const { drink, solution, cost } = row;
-      const each = (amount: number): string => (amount / drink.shares).toFixed(0);
+      const each = (amount: number): string => (amount / drink.servings).toFixed(0);
+      const { money, percent } = format.value;
       const isKnown = cost.unknown.length === 0;
       return {
         id: drink.id,
         name: drink.name,
-        shares: drink.shares,
+        servings: drink.servings,
         wantedFrac: row.wantedFrac,
         reachedFrac: solution.strengthFrac,
         state: stateOf(row),
@@ -49,7 +51,7 @@ export function useMenuTable(rows: Readonly<Ref<readonly MenuRow[]>>) {
         cost: isKnown ? money(cost.price) : `${money(cost.price)} +`,
         costWithout: isKnown ? '' : `without ${cost.unknown.join(', ')}`,
         price: money(drink.price),
-        margin: row.marginFrac === null ? '–' : `${(100 * row.marginFrac).toFixed(0)} %`,
+        margin: row.marginFrac === null ? '–' : percent(row.marginFrac, 0),
         left: row.left,
         inAll: menu.leftInAll.get(drink.id) ?? 0,
         allergens: row.allergens.join(', ') || '–',
@@ -58,11 +60,11 @@ export function useMenuTable(rows: Readonly<Ref<readonly MenuRow[]>>) {
   );
   const cautions = computed(() =>
     menuCautions(
-      rows.value.map(({ drink, solution, cautions: heeded }) => ({
+      rows.value.map(({ drink, solution, cautions: own }) => ({
         name: drink.name,
-        shares: drink.shares,
+        servings: drink.servings,
         solution,
-        cautions: heeded,
+        cautions: own,
       })),
     ),
   );
@@ -74,5 +76,5 @@ function stateOf({ solution }: MenuRow): string {
   if (solution.status === 'met') return 'met';
   if (solution.status === 'no_room') return 'no room';
   const needs = solution.needsStrengthFrac;
-  return needs === null ? 'out of reach' : `short, needs ${(100 * needs).toFixed(2)} %`;
+  return needs === null ? 'out of reach' : `short, needs ${percentText(needs)}`;
 }

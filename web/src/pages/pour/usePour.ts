@@ -1,29 +1,33 @@
+import { CONSTANTS } from '@ratio/core/constants';
 import {
-  CONSTANTS,
   explainDrink,
-  fillTempForC,
-  inBulk,
+  diluentTempC,
+  bulkOf,
   measuredDrink,
   siphonPlan,
   solveDrink,
   type MeasuredBy,
-} from '@ratio/core';
+} from '@ratio/core/drink';
 import { computed, ref, watch } from 'vue';
 import { useJugs } from '../../stores/jugs.ts';
 import { useMenu } from '../../stores/menu.ts';
 import { usePantry } from '../../stores/pantry.ts';
 import { useShop } from '../../stores/shop.ts';
-import { useStored } from '../../stores/useStored.ts';
-import { useWords } from '../../stores/useWords.ts';
+import { useStored } from '../../composables/useStored.ts';
+import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { useBuild } from './useBuild.ts';
+import { usePouring } from './usePouring.ts';
 import { useDragging } from './useDragging.ts';
 import { useDrinkInHand } from './useDrinkInHand.ts';
-import { useWays } from './useWays.ts';
+import { useRemedies } from './useRemedies.ts';
 
 /** How the bar measures on this tablet. */
 export type Measuring = MeasuredBy | 'exact';
 
+/** A cup that is warm to drink and does not scald. */
 const WARM_CUP_C = 62;
+/** From here on a drink without ice is a hot one. */
+const HOT_FROM_C = 35;
 
 /** The drink in hand, solved from the jug in hand, and how the page shows it. */
 export function usePour() {
@@ -31,7 +35,7 @@ export function usePour() {
   const jugs = useJugs();
   const menu = useMenu();
   const pantry = usePantry();
-  const words = useWords();
+  const format = useAmountFormat();
   const hand = useDrinkInHand();
   const { drink } = hand;
   const measuring = useStored<Measuring>('ratio.measuring', 'jigger');
@@ -68,7 +72,7 @@ export function usePour() {
     const coffeeFrac = ice.coffeeFrac > 0 ? 0 : input.concentrate.strengthFrac;
     const other = solveDrink({
       ...input,
-      glass: { ...input.glass, ice: { ...ice, coffeeFrac, part: undefined } },
+      glass: { ...input.glass, ice: { ...ice, coffeeFrac, recipe: undefined } },
     });
     return other.timeline.length > 0
       ? { name: coffeeFrac > 0 ? 'coffee ice' : 'water ice', timeline: other.timeline }
@@ -83,7 +87,7 @@ export function usePour() {
     const { input, solution: found } = solved.value;
     const { siphonMl, kegMl, chargesPerFill, chargePrice } = shop.bar;
     const volumeMl = serve === 'keg' ? kegMl : siphonMl * CONSTANTS.siphonFillFrac.value;
-    const made = inBulk({ drink: input, solution: found, volumeMl });
+    const made = bulkOf({ drink: input, solution: found, volumeMl });
     if (!made) return null;
     const plan =
       serve === 'siphon'
@@ -97,12 +101,12 @@ export function usePour() {
         : null;
     return { ...made, serve, plan };
   });
-  /** For a hot drink: how hot its filler must be for a cup of 62 °C. */
+  /** For a hot drink: how hot its diluent must be for a warm cup. */
   const hot = computed(() => {
     const input = solved.value?.input;
-    if (!input || input.glass.ice || !solution.value || solution.value.mixed.tempC < 35)
+    if (!input || input.glass.ice || !solution.value || solution.value.mixed.tempC < HOT_FROM_C)
       return null;
-    const tempC = fillTempForC({ drink: input, cupC: WARM_CUP_C });
+    const tempC = diluentTempC({ drink: input, cupC: WARM_CUP_C });
     return { cupC: solution.value.mixed.tempC, wantedC: WARM_CUP_C, fillC: tempC };
   });
 
@@ -116,16 +120,25 @@ export function usePour() {
       : null,
   );
 
+  const building = useBuild({ drink, solved, measured, count });
+  const ownIceName = computed(() => {
+    const ice = building.iceText.value;
+    if (!ice) return 'without ice';
+    return ice.isCoffee ? 'coffee ice' : 'water ice';
+  });
+
   return {
-    ...useBuild({ drink, solved, measured, count }),
+    ...building,
     ...useDragging({ hand, solution, minute }),
-    ways: useWays({ hand, solved }),
+    ...useRemedies({ hand, solved }),
+    ...usePouring({ drink, solution, count }),
+    ownIceName,
     explained,
     shelf,
     jugs,
     menu,
     pantry,
-    words,
+    format,
     hand,
     drink,
     solved,
@@ -138,7 +151,5 @@ export function usePour() {
     otherIce,
     bulk,
     hot,
-    measureBy: (by: Measuring) => (measuring.value = by),
-    pourTimes: (glasses: number) => (count.value = glasses),
   };
 }

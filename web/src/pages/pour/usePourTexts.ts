@@ -1,12 +1,11 @@
+import { percentFigure, percentText } from '@ratio/core/units';
 import { computed } from 'vue';
 import { marginFracOf } from '../../stores/menu.ts';
 import type { usePour } from './usePour.ts';
 
-const pct = (frac: number): string => (100 * frac).toFixed(2);
-
 /** What the page says in words about the drink in hand; empty where there is nothing to say. */
 export function usePourTexts(pour: ReturnType<typeof usePour>) {
-  const { words } = pour;
+  const { format } = pour;
 
   /** What rounding to the bar's tools does. */
   const rounding = computed(() => {
@@ -16,30 +15,30 @@ export function usePourTexts(pour: ReturnType<typeof usePour>) {
     const off =
       Math.abs(offFrac) < 5e-5
         ? 'as solved'
-        : `${offFrac > 0 ? '+' : '−'}${pct(Math.abs(offFrac))}`;
+        : `${offFrac > 0 ? '+' : '−'}${percentFigure(Math.abs(offFrac))}`;
     const line =
       Math.abs(overLineMl) < 0.5
         ? 'at the fill line'
-        : `${words.volume(Math.abs(overLineMl))} ${overLineMl > 0 ? 'over' : 'under'} the line`;
-    return `Rounded to the tools it is ${pct(poured.strengthFrac)}\u2009% (${off}), ${line}.`;
+        : `${format.value.volume(Math.abs(overLineMl))} ${overLineMl > 0 ? 'over' : 'under'} the line`;
+    return `Rounded to the tools it is ${format.value.percent(poured.strengthFrac)} (${off}), ${line}.`;
   });
   /** How warm a hot drink is, and how hot to pour for a warm cup. */
   const hotText = computed(() => {
     const hot = pour.hot.value;
     if (!hot) return '';
-    const now = `In the cup ${words.temp(hot.cupC)}, before the mug takes its share.`;
+    const now = `In the cup ${format.value.temp(hot.cupC)}, before the mug takes its part.`;
     return hot.fillC === null
-      ? `${now} Even boiling ${fillName.value} does not bring it to ${words.temp(hot.wantedC)}: warm the concentrate, or take less of it.`
-      : `${now} For ${words.temp(hot.wantedC)} pour it at ${words.temp(hot.fillC)}.`;
+      ? `${now} Even boiling ${fillName.value} does not bring it to ${format.value.temp(hot.wantedC)}: warm the concentrate, or take less of it.`
+      : `${now} For ${format.value.temp(hot.wantedC)} pour it at ${format.value.temp(hot.fillC)}.`;
   });
   const fillName = computed(
-    () => pour.solved.value?.input.fills[0]?.ingredient.name.toLowerCase() ?? '',
+    () => pour.solved.value?.input.diluents[0]?.ingredient.name.toLowerCase() ?? '',
   );
   /** What is left of the price, where every cost is known. */
   const margin = computed(() => {
     const { drink, cost } = pour;
     const frac = drink.value && cost.value ? marginFracOf(drink.value, cost.value) : null;
-    return frac === null ? '' : `${(100 * frac).toFixed(0)} %`;
+    return frac === null ? '' : percentText(frac, 0);
   });
 
   return { rounding, hotText, margin };

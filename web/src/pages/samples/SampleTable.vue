@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { SCORES, type SampleSet } from '@ratio/core';
+import { SCORES, type SampleSet } from '@ratio/core/batch';
 
 /** The jars of a set: what goes in, what to expect, how it was liked. */
 defineProps<{

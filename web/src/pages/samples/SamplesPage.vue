@@ -1,30 +1,23 @@
 <script setup lang="ts">
-import {
-  GRIND_NAMES,
-  inOneLine,
-  MOST_SAMPLES,
-  planOfSample,
-  sampleSet,
-  writeMass,
-  type Grind,
-  type SampleSet,
-} from '@ratio/core';
+import { MOST_SAMPLES, planOfSample, sampleSet, type SampleSet } from '@ratio/core/batch';
+import { GRIND_NAMES, type Grind } from '@ratio/core/coffee';
+import { amountText, writeMass } from '@ratio/core/units';
 import { ElButton } from 'element-plus';
 import { storeToRefs } from 'pinia';
 import { computed, ref } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
 import { newId, sentenceOf } from '../../api/client.ts';
-import { clockTime } from '../../clock/formatClock.ts';
-import ChoiceField from '../../field/ChoiceField.vue';
-import ChoiceRow from '../../field/ChoiceRow.vue';
-import HoursListField from '../../field/HoursListField.vue';
-import ListField from '../../field/ListField.vue';
+import { clockTime } from '../../format/formatClock.ts';
+import ChoiceField from '../../components/fields/ChoiceField.vue';
+import ChoiceRow from '../../components/fields/ChoiceRow.vue';
+import HoursListField from '../../components/fields/HoursListField.vue';
+import ListField from '../../components/fields/ListField.vue';
 import { useDraft } from '../../stores/draft.ts';
 import { useNotice } from '../../stores/notice.ts';
 import { useSamples } from '../../stores/samples.ts';
 import { useSettings } from '../../stores/settings.ts';
 import { useShop } from '../../stores/shop.ts';
-import { useStored } from '../../stores/useStored.ts';
+import { useStored } from '../../composables/useStored.ts';
 import SampleTable from './SampleTable.vue';
 
 const HOUR_MS = 3_600_000;
@@ -35,7 +28,7 @@ const samples = useSamples();
 const settings = useSettings();
 const notice = useNotice();
 const router = useRouter();
-const { plan, coffee } = storeToRefs(drafts);
+const { plan, coffee, model } = storeToRefs(drafts);
 const busy = ref(false);
 void samples
   .load()
@@ -51,10 +44,10 @@ const jar = computed(
 );
 const count = computed(() => ratios.value.length * grinds.value.length * hours.value.length);
 const jars = computed<SampleSet['jars']>(() => {
-  if (!coffee.value || !jar.value || count.value < 1 || count.value > MOST_SAMPLES) return [];
+  if (!model.value || !jar.value || count.value < 1 || count.value > MOST_SAMPLES) return [];
   const made = sampleSet({
     plan: plan.value,
-    coffee: coffee.value,
+    model: model.value,
     jar: jar.value,
     ratios: ratios.value,
     grinds: grinds.value,
@@ -65,7 +58,7 @@ const jars = computed<SampleSet['jars']>(() => {
 const mass = (massG: number): string =>
   massG < 500 && settings.units === 'metric'
     ? `${massG.toFixed(1)}\u2009g`
-    : inOneLine(writeMass({ massG, units: settings.units }));
+    : amountText(writeMass({ massG, units: settings.units }));
 const strainAt = (startedAt: string | null) => (after: number) =>
   startedAt === null
     ? `after ${after} h`

@@ -1,14 +1,14 @@
 <script setup lang="ts">
-import type { Shop } from '@ratio/core';
-import AmountField from '../../field/AmountField.vue';
-import ChoiceRow from '../../field/ChoiceRow.vue';
-import { useWords } from '../../stores/useWords.ts';
+import type { Shop } from '@ratio/core/shop';
+import AmountField from '../../components/fields/AmountField.vue';
+import ChoiceRow from '../../components/fields/ChoiceRow.vue';
+import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 
 /** What the bar measures with, and its siphons and keg. */
 const props = defineProps<{ bar: Shop['bar'] }>();
 const emit = defineEmits<{ change: [bar: Shop['bar'], what: string] }>();
 
-const words = useWords();
+const format = useAmountFormat();
 const VOLUMES = [
   { key: 'jiggerMl', label: 'Marks of the jigger', step: 1, min: 0.5, max: 50 },
   { key: 'pumpMl', label: 'One pump', step: 0.5, min: 1, max: 60 },
@@ -22,11 +22,11 @@ const NUMBERS = [
   { key: 'chargePrice', label: 'Price of a charger', digits: 2, step: 0.05, min: 0, max: 100 },
 ] as const;
 const small = (volumeMl: number): string =>
-  volumeMl < 100 && words.units.value === 'metric'
+  volumeMl < 100 && format.value.units === 'metric'
     ? `${Number(volumeMl.toFixed(1))}\u2009mL`
-    : words.volume(volumeMl);
-const set = (part: Partial<Shop['bar']>): void =>
-  emit('change', { ...props.bar, ...part }, 'The bar’s tools changed');
+    : format.value.volume(volumeMl);
+const set = (change: Partial<Shop['bar']>): void =>
+  emit('change', { ...props.bar, ...change }, 'The bar’s tools changed');
 </script>
 
 <template>
@@ -39,7 +39,7 @@ const set = (part: Partial<Shop['bar']>): void =>
           :label="row.label"
           :value="bar[row.key]"
           :accepts="['volume']"
-          :plain-unit="words.plainVolume.value"
+          :plain-unit="format.plainVolume"
           :write="small"
           :step="row.step"
           :min="row.min"

@@ -1,13 +1,13 @@
 <script setup lang="ts">
-import type { ShelfCoffee } from '@ratio/core';
-import AmountField from '../../field/AmountField.vue';
-import ChoiceField from '../../field/ChoiceField.vue';
-import ChoiceRow from '../../field/ChoiceRow.vue';
-import TextField from '../../field/TextField.vue';
+import type { Coffee } from '@ratio/core/coffee';
+import AmountField from '../../components/fields/AmountField.vue';
+import ChoiceField from '../../components/fields/ChoiceField.vue';
+import ChoiceRow from '../../components/fields/ChoiceRow.vue';
+import TextField from '../../components/fields/TextField.vue';
 
 /** A coffee on the shelf, edited where it stands. */
-defineProps<{ coffee: ShelfCoffee }>();
-const emit = defineEmits<{ change: [part: Partial<ShelfCoffee>, what: string] }>();
+defineProps<{ coffee: Coffee }>();
+const emit = defineEmits<{ change: [change: Partial<Coffee>, what: string] }>();
 
 const ROASTS = [
   { value: 'light', label: 'light', reason: 'fruity; for black and tonic' },
@@ -60,7 +60,7 @@ const share = (frac: number): string => `${(100 * frac).toFixed(0)}\u2009%`;
     <ChoiceRow label="Robusta">
       <AmountField
         lazy
-        label="Robusta share"
+        label="Robusta"
         :value="coffee.robustaFrac"
         :accepts="['percent']"
         :write="share"
@@ -68,13 +68,13 @@ const share = (frac: number): string => `${(100 * frac).toFixed(0)}\u2009%`;
         :min="0"
         :max="1"
         limit-text="Between 0 and 100 %."
-        @change="(robustaFrac) => emit('change', { robustaFrac }, 'robusta share')"
+        @change="(robustaFrac) => emit('change', { robustaFrac }, 'robusta')"
       />
     </ChoiceRow>
     <ChoiceRow label="Decaf">
       <AmountField
         lazy
-        label="Decaf share"
+        label="Decaf"
         :value="coffee.decafFrac"
         :accepts="['percent']"
         :write="share"
@@ -82,13 +82,13 @@ const share = (frac: number): string => `${(100 * frac).toFixed(0)}\u2009%`;
         :min="0"
         :max="1"
         limit-text="Between 0 and 100 %."
-        @change="(decafFrac) => emit('change', { decafFrac }, 'decaf share')"
+        @change="(decafFrac) => emit('change', { decafFrac }, 'decaf')"
       />
     </ChoiceRow>
-    <ChoiceRow label="Soluble">
+    <ChoiceRow label="Equilibrium yield">
       <AmountField
         lazy
-        label="Soluble share"
+        label="Equilibrium yield"
         :value="coffee.solubleFrac"
         :accepts="['percent']"
         :write="(frac) => `${(100 * frac).toFixed(1)}\u2009%`"
@@ -96,7 +96,7 @@ const share = (frac: number): string => `${(100 * frac).toFixed(0)}\u2009%`;
         :min="0.05"
         :max="0.35"
         limit-text="Between 5 and 35 %."
-        @change="(solubleFrac) => emit('change', { solubleFrac }, 'soluble share')"
+        @change="(solubleFrac) => emit('change', { solubleFrac }, 'equilibrium yield')"
       />
     </ChoiceRow>
     <ChoiceRow label="Loose, g/mL">

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { inOneLine, writeMass, writeVolume } from '@ratio/core';
+import { amountText, writeMass, writeVolume } from '@ratio/core/units';
 import { ElButton } from 'element-plus';
 import { useSettings } from '../../stores/settings.ts';
 import { useShop } from '../../stores/shop.ts';
@@ -15,17 +15,17 @@ const settings = useSettings();
 const edits = useShelfEdits();
 
 const volume = (volumeMl: number): string =>
-  inOneLine(writeVolume({ volumeMl, units: settings.units }));
-const mass = (massG: number): string => inOneLine(writeMass({ massG, units: settings.units }));
+  amountText(writeVolume({ volumeMl, units: settings.units }));
+const mass = (massG: number): string => amountText(writeMass({ massG, units: settings.units }));
 </script>
 
 <template>
   <div class="page">
     <h1>Shelf</h1>
     <p class="soft">
-      Every change is saved as it is made, and can be taken back. Also on the shelf:
+      Every change is saved as it is made, and can be undone. Also on the shelf:
       <RouterLink to="/shelf/ingredients">ingredients</RouterLink>,
-      <RouterLink to="/shelf/parts">house-made parts</RouterLink>,
+      <RouterLink to="/shelf/house-recipes">house recipes</RouterLink>,
       <RouterLink to="/pour/menu">the menu</RouterLink>.
     </p>
     <section aria-labelledby="coffees">
@@ -35,7 +35,7 @@ const mass = (massG: number): string => inOneLine(writeMass({ massG, units: sett
           v-for="coffee in shelf.coffees"
           :key="coffee.id"
           :coffee="coffee"
-          @change="(part, what) => edits.coffee(coffee, part, what)"
+          @change="(change, what) => edits.coffee(coffee, change, what)"
         />
       </ul>
       <ElButton @click="edits.addCoffee">Put another coffee on the shelf</ElButton>
@@ -49,7 +49,7 @@ const mass = (massG: number): string => inOneLine(writeMass({ massG, units: sett
           :vessel="vessel"
           :write-volume="volume"
           :write-mass="mass"
-          @change="(part, what) => edits.vessel(vessel, part, what)"
+          @change="(change, what) => edits.vessel(vessel, change, what)"
         />
       </ul>
       <ElButton @click="edits.addVessel">Add a vessel</ElButton>
@@ -63,7 +63,7 @@ const mass = (massG: number): string => inOneLine(writeMass({ massG, units: sett
       v-if="shelf.shop"
       :shop="shelf.shop"
       :units="settings.units"
-      @change="(part, what) => shelf.shop && edits.shop(shelf.shop, part, what)"
+      @change="(change, what) => shelf.shop && edits.shop(shelf.shop, change, what)"
     />
   </div>
 </template>

@@ -1,28 +1,17 @@
 <script setup lang="ts">
-import {
-  FILTER_KINDS,
-  GRIND_NAMES,
-  GRINDS,
-  inOneLine,
-  SEPARATION_NAMES,
-  SEPARATIONS,
-  WETTING_NAMES,
-  WETTINGS,
-  writeMass,
-  writeTemp,
-  writeVolume,
-  type Shop,
-  type ShopUnits,
-} from '@ratio/core';
+import { FILTRATION_METHODS, FILTRATIONS, WETTING_NAMES, WETTINGS } from '@ratio/core/brew';
+import { GRIND_NAMES, GRINDS } from '@ratio/core/coffee';
+import { FILTER_KINDS, type Shop } from '@ratio/core/shop';
+import { amountText, writeMass, writeTemp, writeVolume, type ShopUnits } from '@ratio/core/units';
 import { computed } from 'vue';
-import AmountField from '../../field/AmountField.vue';
-import ChoiceField from '../../field/ChoiceField.vue';
-import ChoiceRow from '../../field/ChoiceRow.vue';
-import TextField from '../../field/TextField.vue';
+import AmountField from '../../components/fields/AmountField.vue';
+import ChoiceField from '../../components/fields/ChoiceField.vue';
+import ChoiceRow from '../../components/fields/ChoiceRow.vue';
+import TextField from '../../components/fields/TextField.vue';
 
-/** The shop: its rooms, its hours, its mill, and the school that a new plan begins with. */
+/** The shop: its rooms, its hours, its mill, and what a new plan begins with. */
 const props = defineProps<{ shop: Shop; units: ShopUnits }>();
-const emit = defineEmits<{ change: [part: Partial<Shop>, what: string] }>();
+const emit = defineEmits<{ change: [change: Partial<Shop>, what: string] }>();
 
 const PLACES = [
   { value: 'fridge', label: 'in the fridge', reason: 'slow and safe' },
@@ -39,23 +28,23 @@ const HOURS = [
   { key: 'crewFromHours', label: 'Crew from' },
   { key: 'crewToHours', label: 'Crew until' },
 ] as const;
-const temp = (tempC: number): string => inOneLine(writeTemp({ tempC, units: props.units }));
+const temp = (tempC: number): string => amountText(writeTemp({ tempC, units: props.units }));
 const clock = (hours: number): string =>
   `${String(Math.floor(hours)).padStart(2, '0')}:${String(Math.round((hours % 1) * 60)).padStart(2, '0')}`;
 const grinds = GRIND_NAMES.map((value) => ({ value, label: value, reason: GRINDS[value].reason }));
 const wettings = WETTING_NAMES.map((value) => ({ value, ...WETTINGS[value] }));
-const methods = SEPARATION_NAMES.map((value) => ({ value, ...SEPARATIONS[value] }));
+const methods = FILTRATION_METHODS.map((value) => ({ value, ...FILTRATIONS[value] }));
 const defaults = computed(() => props.shop.defaults);
-const setDefault = (part: Partial<Shop['defaults']>): void =>
-  emit('change', { defaults: { ...props.shop.defaults, ...part } }, 'House default changed');
+const setDefault = (change: Partial<Shop['defaults']>): void =>
+  emit('change', { defaults: { ...props.shop.defaults, ...change } }, 'Default changed');
 
 function setClock(key: (typeof HOURS)[number]['key'], text: string): void {
   const [hours = 0, minutes = 0] = text.split(':').map(Number);
   emit('change', { [key]: hours + minutes / 60 }, 'Hours changed');
 }
-function setFilter(i: number, part: Partial<Shop['filters'][number]>): void {
+function setFilter(i: number, change: Partial<Shop['filters'][number]>): void {
   const filters = props.shop.filters.map((filter, k) =>
-    k === i ? { ...filter, ...part } : filter,
+    k === i ? { ...filter, ...change } : filter,
   );
   emit('change', { filters }, 'Filter changed');
 }
@@ -103,11 +92,11 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
         />
       </ChoiceRow>
     </div>
-    <h2 class="head">House school: what a new plan begins with</h2>
+    <h2 class="head">Defaults for a new plan</h2>
     <div class="grid">
       <ChoiceRow label="Grind"
         ><ChoiceField
-          label="House grind"
+          label="Default grind"
           :model-value="defaults.grind"
           :options="grinds"
           @update:model-value="setDefault({ grind: $event })"
@@ -115,7 +104,7 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
       <ChoiceRow label="Ratio">
         <AmountField
           lazy
-          label="House ratio"
+          label="Default ratio"
           :value="defaults.ratio"
           :accepts="['ratio']"
           :write="(ratio) => `1 : ${ratio.toFixed(1)}`"
@@ -128,7 +117,7 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
       </ChoiceRow>
       <ChoiceRow label="Place"
         ><ChoiceField
-          label="House place"
+          label="Default place"
           :model-value="defaults.place"
           :options="PLACES"
           @update:model-value="setDefault({ place: $event })"
@@ -136,7 +125,7 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
       <ChoiceRow label="Steep">
         <AmountField
           lazy
-          label="House hours"
+          label="Default hours"
           :value="defaults.hours * 3600"
           :accepts="['time']"
           plain-unit="hour"
@@ -150,14 +139,14 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
       </ChoiceRow>
       <ChoiceRow label="Wetting"
         ><ChoiceField
-          label="House wetting"
+          label="Default wetting"
           :model-value="defaults.wetting"
           :options="wettings"
           @update:model-value="setDefault({ wetting: $event })"
       /></ChoiceRow>
       <ChoiceRow label="Strain"
         ><ChoiceField
-          label="House straining"
+          label="Default straining"
           :model-value="defaults.method"
           :options="methods"
           @update:model-value="setDefault({ method: $event })"
@@ -194,7 +183,7 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
           :value="shop.scoopMl"
           :accepts="['volume']"
           plain-unit="millilitre"
-          :write="(ml) => inOneLine(writeVolume({ volumeMl: ml, units }))"
+          :write="(ml) => amountText(writeVolume({ volumeMl: ml, units }))"
           :step="5"
           :min="1"
           :max="2000"
@@ -216,7 +205,7 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
             :value="filter.takesG"
             :accepts="['mass']"
             plain-unit="gram"
-            :write="(massG) => inOneLine(writeMass({ massG, units }))"
+            :write="(massG) => amountText(writeMass({ massG, units }))"
             :step="50"
             :min="5"
             :max="50000"

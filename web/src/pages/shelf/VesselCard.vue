@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import type { Vessel } from '@ratio/core';
+import type { Vessel } from '@ratio/core/brew';
 import { computed } from 'vue';
-import VesselOutline from '../../drawing/VesselOutline.vue';
-import { TAPER, vesselShape } from '../../drawing/vesselShape.ts';
-import AmountField from '../../field/AmountField.vue';
-import ChoiceField from '../../field/ChoiceField.vue';
-import ChoiceRow from '../../field/ChoiceRow.vue';
-import TextField from '../../field/TextField.vue';
+import VesselOutline from '../../components/drawings/VesselOutline.vue';
+import { TAPER, vesselShape } from '../../components/drawings/vesselShape.ts';
+import AmountField from '../../components/fields/AmountField.vue';
+import ChoiceField from '../../components/fields/ChoiceField.vue';
+import ChoiceRow from '../../components/fields/ChoiceRow.vue';
+import TextField from '../../components/fields/TextField.vue';
 
 /** A vessel drawn to the page's one scale, edited where it stands. */
 const props = defineProps<{
@@ -14,7 +14,7 @@ const props = defineProps<{
   writeVolume: (volumeMl: number) => string;
   writeMass: (massG: number) => string;
 }>();
-const emit = defineEmits<{ change: [part: Partial<Vessel>, what: string] }>();
+const emit = defineEmits<{ change: [change: Partial<Vessel>, what: string] }>();
 
 const PX_PER_MM = 0.44;
 const WIDTH = 190;

@@ -1,8 +1,10 @@
-import type { ShelfCoffee, Shop, Vessel } from '@ratio/core';
+import type { Vessel } from '@ratio/core/brew';
+import type { Coffee } from '@ratio/core/coffee';
+import type { Shop } from '@ratio/core/shop';
 import { ask, newId, sentenceOf } from '../../api/client.ts';
 import { useNotice } from '../../stores/notice.ts';
-import { rebased } from '../../stores/rebased.ts';
-import { useSaving } from '../../stores/useSaving.ts';
+import { rebased } from '../../composables/rebased.ts';
+import { useSaving } from '../../composables/useSaving.ts';
 import { useShop } from '../../stores/shop.ts';
 
 interface Stored {
@@ -10,7 +12,7 @@ interface Stored {
   readonly version: number;
 }
 
-/** Changes of the shelf, each saved as it is made, each with a way back. */
+/** Changes of the shelf, each saved as it is made, each with an undo. */
 export function useShelfEdits() {
   const shelf = useShop();
   const notice = useNotice();
@@ -28,16 +30,16 @@ export function useShelfEdits() {
   const save = <T extends Stored>(input: {
     path: string;
     before: T;
-    part: Partial<T>;
+    change: Partial<T>;
     current: () => T | null | undefined;
     what: string;
   }): Promise<boolean> => {
-    const { path, before, part, current, what } = input;
+    const { path, before, change, current, what } = input;
     return saving({
       failed: `${what}: not saved.`,
       does: async () => {
         const now = current() ?? before;
-        const after = rebased({ before, after: { ...before, ...part }, now });
+        const after = rebased({ before, after: { ...before, ...change }, now });
         const saved = await put(path, { ...after, version: now.version });
         return { text: what, undo: () => put(path, { ...now, version: saved.version }) };
       },
@@ -45,28 +47,28 @@ export function useShelfEdits() {
   };
 
   return {
-    coffee: (before: ShelfCoffee, part: Partial<ShelfCoffee>, what: string) =>
+    coffee: (before: Coffee, change: Partial<Coffee>, what: string) =>
       save({
         path: `/api/coffees/${before.id}`,
         before,
-        part,
+        change,
         current: () => shelf.coffees.find(({ id }) => id === before.id),
         what: `${before.name}: ${what}`,
       }),
-    vessel: (before: Vessel, part: Partial<Vessel>, what: string) =>
+    vessel: (before: Vessel, change: Partial<Vessel>, what: string) =>
       save({
         path: `/api/vessels/${before.id}`,
         before,
-        part,
+        change,
         current: () => shelf.vessels.find(({ id }) => id === before.id),
         what: `${before.name}: ${what}`,
       }),
-    shop: (before: Shop, part: Partial<Shop>, what: string) =>
-      save({ path: '/api/shop', before, part, current: () => shelf.shop, what }),
+    shop: (before: Shop, change: Partial<Shop>, what: string) =>
+      save({ path: '/api/shop', before, change, current: () => shelf.shop, what }),
     async addCoffee(): Promise<void> {
       const id = newId();
       const today = shelf.now.toISOString().slice(0, 10);
-      const coffee: ShelfCoffee = {
+      const coffee: Coffee = {
         id,
         version: 0,
         name: 'New coffee',

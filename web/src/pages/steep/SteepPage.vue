@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { inOneLine, writeMass, writeVolume, type Batch } from '@ratio/core';
+import type { Batch } from '@ratio/core/batch';
+import { amountText, writeMass, writeVolume } from '@ratio/core/units';
 import { ref } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
 import { newId, sentenceOf } from '../../api/client.ts';
-import { clockTime, dayName, fromNow } from '../../clock/formatClock.ts';
+import { clockTime, dayName, fromNow } from '../../format/formatClock.ts';
 import { useBatches } from '../../stores/batches.ts';
 import { useJugs } from '../../stores/jugs.ts';
 import { useNotice } from '../../stores/notice.ts';
@@ -21,9 +22,9 @@ const busy = ref(false);
 
 const at = (instant: string): string => clockTime({ at: new Date(instant), zone: shelf.zone });
 const when = (instant: string): string => fromNow({ at: new Date(instant), now: shelf.now });
-const mass = (massG: number): string => inOneLine(writeMass({ massG, units: settings.units }));
+const mass = (massG: number): string => amountText(writeMass({ massG, units: settings.units }));
 const volume = (volumeMl: number): string =>
-  inOneLine(writeVolume({ volumeMl, units: settings.units }));
+  amountText(writeVolume({ volumeMl, units: settings.units }));
 const pct = (frac: number): string => (100 * frac).toFixed(2);
 const isDue = ({ endsAt }: Batch): boolean => Date.parse(endsAt) <= shelf.now.getTime();
 

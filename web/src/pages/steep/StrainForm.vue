@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { inOneLine, writeMass, type Batch, type ShopUnits } from '@ratio/core';
+import type { Batch } from '@ratio/core/batch';
+import { amountText, writeMass, type ShopUnits } from '@ratio/core/units';
 import { ElButton } from 'element-plus';
 import { ref } from 'vue';
-import AmountField from '../../field/AmountField.vue';
+import AmountField from '../../components/fields/AmountField.vue';
 
 /** Straining a batch: what came out on the scale, and a reading where there is one. */
 const props = defineProps<{ batch: Batch; units: ShopUnits; busy: boolean; due: boolean }>();
@@ -30,10 +31,10 @@ function setReading(value: number): void {
         :value="brewG"
         :accepts="['mass']"
         :plain-unit="units === 'metric' ? 'gram' : 'ounce'"
-        :write="(massG) => inOneLine(writeMass({ massG, units }))"
+        :write="(massG) => amountText(writeMass({ massG, units }))"
         :step="10"
         :min="1"
-        :max="batch.plan.doseG + batch.plan.waterG + batch.plan.separation.rinseG"
+        :max="batch.plan.doseG + batch.plan.waterG + batch.plan.filtration.rinseG"
         limit-text="No more than what went in, and not nothing."
         @change="(value) => (brewG = value)"
       />

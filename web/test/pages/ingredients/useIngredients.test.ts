@@ -32,9 +32,9 @@ describe('useIngredients', () => {
   });
 
   it('says why a table cannot be, and adds nothing of it', async () => {
-    const { form, told, add } = await open();
+    const { form, fromPackage, add } = await open();
     Object.assign(form.value, { name: 'Odd', sugarG: 9, carbohydrateG: 4 });
-    expect(told.value).to.have.property('wrong').that.contains('part of the carbohydrate');
+    expect(fromPackage.value).to.have.property('wrong').that.contains('part of the carbohydrate');
     await add();
     expect(sent()).to.equal(undefined);
   });
@@ -60,7 +60,7 @@ describe('useIngredients', () => {
     expect(sent()).to.include({ path: '/api/pantry/cocoa-powder' });
     const body = sent()!.body as { per100G: { fatG: number }; looseGPerMl: number };
     expect(body.per100G.fatG).to.be.closeTo(12, 1e-9);
-    // What a package does not tell stays as it was.
+    // What a package does not say stays as it was.
     expect(body.looseGPerMl).to.equal(0.365);
     expect(form.value.id).to.equal(null);
   });

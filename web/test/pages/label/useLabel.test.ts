@@ -18,9 +18,9 @@ describe('useLabel', () => {
     expect(label!.keep).to.match(/^5\s°C or colder/);
   });
 
-  it('of a part that was made says since when, and what it contains', async () => {
+  it('of a house recipe that was made says since when, and what it contains', async () => {
     // Made on 9 June, seven days with that day as the first.
-    expect(await labelOf('part=rosemary-syrup')).to.include({
+    expect(await labelOf('recipe=rosemary-syrup')).to.include({
       title: 'Rosemary syrup',
       made: 'Tue 9 Jun',
       useBy: 'Mon 15 Jun',
@@ -28,8 +28,8 @@ describe('useLabel', () => {
     });
   });
 
-  it('of a part that is not on hand is for one made now; foam for the same day', async () => {
-    expect(await labelOf('part=salt-foam')).to.include({
+  it('of a house recipe that is not on hand is for one made now; foam for the same day', async () => {
+    expect(await labelOf('recipe=salt-foam')).to.include({
       made: 'Sat 13 Jun',
       useBy: 'Sat 13 Jun',
       contains: 'milk',
@@ -37,11 +37,11 @@ describe('useLabel', () => {
   });
 
   it('of cubes says to keep them frozen', async () => {
-    expect((await labelOf('part=coffee-cubes'))!.keep).to.match(/^frozen, −18\s°C$/);
+    expect((await labelOf('recipe=coffee-cubes'))!.keep).to.match(/^frozen, −18\s°C$/);
   });
 
   it('is none for what is not there', async () => {
-    expect(await labelOf('part=moon-syrup')).to.equal(null);
+    expect(await labelOf('recipe=moon-syrup')).to.equal(null);
     expect(await labelOf('jug=gone')).to.equal(null);
   });
 });

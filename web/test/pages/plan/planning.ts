@@ -1,4 +1,4 @@
-import type { Plan } from '@ratio/core';
+import type { Plan } from '@ratio/core/batch';
 import { useDraft } from '../../../src/stores/draft.ts';
 import type { installBrowser } from '../../browser.ts';
 import { withApp } from '../../withApp.ts';
@@ -14,7 +14,7 @@ const LIDO_PLAN: Plan = {
   wetting: 'stages',
   steep: [{ place: 'fridge', tempC: 4, hours: 18 }],
   agitationHours: [],
-  separation: { method: 'drain', rinseG: 0 },
+  filtration: { method: 'drain', rinseG: 0 },
 };
 
 /** A worker that never answers: the pages then show the range of the formulae. */

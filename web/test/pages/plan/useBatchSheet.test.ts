@@ -26,10 +26,10 @@ describe('useBatchSheet', () => {
     const { used } = await open();
     const [coffee, water] = used.value!.amounts;
     expect(coffee!.what).to.match(/^Coffee, coarse, mill /);
-    expect(coffee).to.include({ amount: '850\u2009g', beside: '30.0\u2009oz' });
+    expect(coffee).to.include({ amount: '850\u2009g', also: '30.0\u2009oz' });
     expect(water!.what).to.match(/^Water at 12\s°C$/);
     useSettings().units = 'us';
-    expect(used.value!.amounts[0]).to.include({ amount: '30.0\u2009oz', beside: '850\u2009g' });
+    expect(used.value!.amounts[0]).to.include({ amount: '30.0\u2009oz', also: '850\u2009g' });
   });
 
   it('lists the clock, then how it is wetted and strained', async () => {
@@ -40,7 +40,7 @@ describe('useBatchSheet', () => {
   it('names the rinse where there is one, and the range of what is expected', async () => {
     const plain = await open();
     expect(plain.used.value!.amounts.map(({ what }) => what)).not.to.include('Rinse');
-    const { used } = await open({ separation: { method: 'drain', rinseG: 500 } });
+    const { used } = await open({ filtration: { method: 'drain', rinseG: 500 } });
     expect(used.value!.amounts.find(({ what }) => what === 'Rinse')!.amount).to.match(/^500\sg$/);
     const strength = used.value!.expected.find(({ what }) => what === 'Strength')!.amount;
     const range = used.value!.expected.at(-1)!.amount.split(' and ').map(parseFloat);

@@ -33,41 +33,41 @@ describe('useExtras', () => {
   });
 
   it('scales everything that goes in, the rinse with it', async () => {
-    const { used, drafts } = await open({ separation: { method: 'drain', rinseG: 300 } });
+    const { used, drafts } = await open({ filtration: { method: 'drain', rinseG: 300 } });
     used.scale(2);
     expect(drafts.plan).to.include({ doseG: 1700, waterG: 8500 });
-    expect(drafts.plan.separation.rinseG).to.equal(600);
+    expect(drafts.plan.filtration.rinseG).to.equal(600);
     expect(used.split.value).to.match(/^Split over 2 of Tall jar/);
   });
 
   it('says when most of it is out, and when it is a concentrate', async () => {
     const { used } = await open();
-    expect(used.nearlyDone.value).to.match(/^90 % of what it gives is out at \d+/);
+    expect(used.nearlyDone.value).to.match(/^90 % of its extraction is done at \d+/);
     expect(used.nearlyDone.value).to.match(/A concentrate from \d/);
     const thin = await open({ doseG: 200 });
     expect(thin.used.nearlyDone.value).to.contain('Never a concentrate');
   });
 
-  it('lays another way beside it, and says nothing where there is none', async () => {
+  it('lays another way compareWith it, and says nothing where there is none', async () => {
     const { used } = await open();
-    expect(used.besideCurve.value).to.deep.equal([]);
-    used.beside.value = 'elsewhere';
-    const [warm] = used.besideCurve.value;
-    used.beside.value = 'finer';
-    const [finer] = used.besideCurve.value;
+    expect(used.comparedCurve.value).to.deep.equal([]);
+    used.compareWith.value = 'elsewhere';
+    const [warm] = used.comparedCurve.value;
+    used.compareWith.value = 'finer';
+    const [finer] = used.comparedCurve.value;
     const at = (curve: readonly { hours: number; strengthFrac: number }[]) =>
       curve.find(({ hours }) => hours >= 12)!.strengthFrac;
-    used.beside.value = 'coarser';
-    const [coarser] = used.besideCurve.value;
+    used.compareWith.value = 'coarser';
+    const [coarser] = used.comparedCurve.value;
     expect(at(warm!.curve)).to.be.above(at(coarser!.curve));
     expect(at(finer!.curve)).to.be.above(at(coarser!.curve));
   });
 
-  it('follows a batch that is kept on its grounds, stronger every day', async () => {
-    const { used } = await open({ separation: { method: 'kept', rinseG: 0 } });
-    const strengths = [...used.kept.value.matchAll(/(\d\.\d\d)/g)].map(([text]) => Number(text));
+  it('follows a batch that is left on its grounds, stronger every day', async () => {
+    const { used } = await open({ filtration: { method: 'on-grounds', rinseG: 0 } });
+    const strengths = [...used.byDay.value.matchAll(/(\d\.\d\d)/g)].map(([text]) => Number(text));
     expect(strengths.length).to.be.above(3);
     expect(strengths).to.deep.equal([...strengths].sort());
-    expect((await open()).used.kept.value).to.equal('');
+    expect((await open()).used.byDay.value).to.equal('');
   });
 });

@@ -27,11 +27,11 @@ describe('usePlanClock', () => {
     expect(when(used, 'use by')!.when).to.equal('Sat 20 Jun');
   });
 
-  it('offers what meets the crew: another start at the same yield, another length at another', async () => {
+  it('offers what meets the crew: another start at the same extraction, another length at another', async () => {
     const { used, drafts } = await open();
     const texts = used.fits.value.map(({ text }) => text);
-    expect(texts.some((text) => /^start .* same yield$/.test(text))).to.equal(true);
-    expect(texts.some((text) => /yield [+−]\d+\.\d %$/.test(text))).to.equal(true);
+    expect(texts.some((text) => /^start .* same extraction$/.test(text))).to.equal(true);
+    expect(texts.some((text) => /extraction [+−]\d+\.\d %$/.test(text))).to.equal(true);
     const moved = used.fits.value.find(({ text }) => text.startsWith('start'))!;
     drafts.commit({ startAt: new Date(moved.startMs).toISOString() });
     expect(used.manned.value).to.equal(true);

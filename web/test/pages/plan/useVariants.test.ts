@@ -16,7 +16,7 @@ describe('useVariants', () => {
   it('compares the draft with what was pinned, on the same rows', async () => {
     const { used, drafts } = await open();
     expect(used.rows.value).to.deep.equal([]);
-    used.pin();
+    used.keep();
     drafts.takePlan({ ...drafts.plan, waterG: 6800 });
     expect(row(used, 'Ratio')).to.deep.equal(['1:8.0', '1:5.0']);
     const [draft, pinned] = row(used, 'Strength').map(parseFloat);
@@ -28,16 +28,16 @@ describe('useVariants', () => {
     const { used, drafts } = await open();
     for (const doseG of [800, 810, 820, 830]) {
       drafts.takePlan({ ...drafts.plan, doseG });
-      used.pin();
+      used.keep();
     }
     expect(used.variants.value.map(({ plan }) => plan.doseG)).to.deep.equal([810, 820, 830]);
-    used.unpin(0);
+    used.drop(0);
     expect(used.variants.value.map(({ plan }) => plan.doseG)).to.deep.equal([820, 830]);
   });
 
   it('takes a pinned one back as the draft, and keeps them through a reload', async () => {
     const { used, drafts } = await open();
-    used.pin();
+    used.keep();
     drafts.takePlan({ ...drafts.plan, doseG: 500 });
     used.take(0);
     expect(drafts.plan.doseG).to.equal(850);
@@ -48,7 +48,7 @@ describe('useVariants', () => {
   it('leaves out one whose coffee is no longer on the shelf', async () => {
     const { used, drafts } = await open();
     drafts.takePlan({ ...drafts.plan, coffeeId: 'gone' });
-    used.pin();
+    used.keep();
     expect(used.variants.value).to.deep.equal([]);
   });
 });

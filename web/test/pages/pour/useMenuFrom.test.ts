@@ -1,4 +1,4 @@
-import type { Batch } from '@ratio/core';
+import type { Batch } from '@ratio/core/batch';
 import { expect } from 'chai';
 import { useMenuFrom } from '../../../src/pages/pour/useMenuFrom.ts';
 import { useBatches } from '../../../src/stores/batches.ts';

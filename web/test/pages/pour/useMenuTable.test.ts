@@ -27,7 +27,7 @@ describe('useMenuTable', () => {
   it('tells caffeine, energy and sugar of one share of a jug for six', async () => {
     const { line, menu } = await open();
     const { solution } = menu.rows.find(({ drink }) => drink.id === 'deck-jug')!;
-    expect(line('deck-jug').shares).to.equal(6);
+    expect(line('deck-jug').servings).to.equal(6);
     expect(line('deck-jug').caffeine).to.equal((solution.caffeineMg / 6).toFixed(0));
   });
 

@@ -26,10 +26,10 @@ describe('usePour', () => {
       'Concentrate',
       'Whole milk',
     ]);
-    expect(page.build.value[0]).to.include({ amount: '15\u2009mL', beside: '2 pumps' });
-    page.pourTimes(2);
-    expect(page.build.value[0]).to.include({ amount: '30\u2009mL', beside: '2 × 2 pumps' });
-    page.measureBy('exact');
+    expect(page.build.value[0]).to.include({ amount: '15\u2009mL', also: '2 pumps' });
+    page.count.value = 2;
+    expect(page.build.value[0]).to.include({ amount: '30\u2009mL', also: '2 × 2 pumps' });
+    page.measuring.value = 'exact';
     expect(page.measured.value).to.equal(null);
   });
 
@@ -48,7 +48,7 @@ describe('usePour', () => {
     const page = await pour('lido-black');
     page.setLayer('concentrate', 100);
     expect(page.solution.value?.concentrateMl).to.be.closeTo(100, 1e-6);
-    page.setLayer('fill-0', 90);
+    page.setLayer('diluent-0', 90);
     expect(page.solution.value?.fillMl).to.be.closeTo(90, 0.5);
 
     page.hand.change({ target: { caffeineMg: 150 } });
@@ -62,11 +62,11 @@ describe('usePour', () => {
     expect(page.solution.value?.concentrateMl).to.be.closeTo(60, 2);
   });
 
-  it('shares the rest otherwise when the edge between two fillers is dragged', async () => {
+  it('shares the rest otherwise when the edge between two diluents is dragged', async () => {
     const page = await pour('oat-breakwater');
     const before = page.solution.value!.fillMl;
-    page.setLayer('fill-1', before / 2);
-    const [oat, water] = page.solution.value!.fills;
+    page.setLayer('diluent-1', before / 2);
+    const [oat, water] = page.solution.value!.diluents;
     expect(oat!.volumeMl).to.be.closeTo(water!.volumeMl, before * 0.02);
   });
 
@@ -83,25 +83,27 @@ describe('usePour', () => {
   });
 
   it('says what would reach a drink out of reach', async () => {
-    const { ways } = await pour('lido-black', [jugOf({ strengthFrac: 0.0148 })]);
-    expect(ways.value.map(({ way }) => way.way)).to.include.members([
+    const { remedies } = await pour('lido-black', [jugOf({ strengthFrac: 0.0148 })]);
+    expect(remedies.value.map(({ name }) => name)).to.include.members([
       'stronger_batch',
       'coffee_ice',
     ]);
   });
 
-  it('takes a way by one tap: a change of the drink, or a jug that is strong enough', async () => {
+  it('applies a remedy by one tap: a change of the drink, or a jug that is strong enough', async () => {
     const weak = jugOf({ id: 'weak', strengthFrac: 0.0148 });
     const strong = jugOf({ id: 'strong', label: 'Jug 2', madeAt: '2026-06-13T06:00:00.000Z' });
-    const { ways, solution, hand, jugs } = await pour('lido-black', [weak, strong]);
+    const { remedies, applyRemedy, solution, hand, jugs } = await pour('lido-black', [
+      weak,
+      strong,
+    ]);
     expect(solution.value!.status).to.equal('too_weak');
-    const take = (name: string) => ways.value.find(({ way }) => way.way === name)!.take!();
-    take('coffee_ice');
+    applyRemedy('coffee_ice');
     expect(solution.value!.status).to.equal('met');
     expect(hand.edited.value!.ice).to.include({ coffeeFrac: 0.0148 });
     hand.asUsual();
-    expect(ways.value.find(({ way }) => way.way === 'stronger_batch')!.text).to.match(/: Jug 2$/);
-    take('stronger_batch');
+    expect(remedies.value.find(({ name }) => name === 'stronger_batch')!.text).to.match(/: Jug 2$/);
+    applyRemedy('stronger_batch');
     expect(jugs.chosen!.id).to.equal('strong');
     expect(solution.value!.status).to.equal('met');
   });
@@ -174,8 +176,8 @@ describe('useDrinkInHand', () => {
 
   it('gives a change up where one of its parts has left the shelf', async () => {
     const page = await withApp({ browser, path: '/pour?drink=lido-black', use: usePour });
-    page.hand.change({ fillWith: { ingredient: 'gone', tempC: 4, share: 1 } });
-    expect(page.drink.value?.fillWith.ingredient).to.equal('water');
+    page.hand.change({ diluents: [{ ingredient: 'gone', tempC: 4, proportion: 1 }] });
+    expect(page.drink.value?.diluents[0]?.ingredient).to.equal('water');
   });
 
   it('starts a new one at the end of the menu', async () => {

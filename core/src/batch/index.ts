@@ -1,0 +1,33 @@
+export { type Draft, draftSchema, saveDraftRequest, type SaveDraftRequest } from './draftSchema.ts';
+export { type Explained, explainPlan, type Explanation, markText } from './explain.ts';
+export { brewSetting, planInput, scoopOf } from './plan.ts';
+export { type PlanOutcome, predictBatch, predictPlan } from './predict.ts';
+export { predictBatchRequest, predictBatchResponse } from './predictSchema.ts';
+export { MOST_SAMPLES, planOfSample, sampleSet } from './samples.ts';
+export { type SampleSet, sampleSetSchema, SCORES } from './samplesSchema.ts';
+export {
+  batchSchedule,
+  crewWindows,
+  isManned,
+  nearestFits,
+  type ScheduleEvent,
+  type ScheduleFit,
+  startForReadyMs,
+} from './schedule.ts';
+export {
+  type Batch,
+  type BatchActual,
+  type BatchInFull,
+  batchInFullSchema,
+  batchSchema,
+  noteActualRequest,
+  type NoteActualRequest,
+  type Plan,
+  type Prediction,
+  startBatchRequest,
+  type StartBatchRequest,
+  strainBatchRequest,
+  type StrainBatchRequest,
+} from './schema.ts';
+export { roundedToBench, roundedToMeasures, splitBatch } from './split.ts';
+export { strengthByDay } from './strengthByDay.ts';

@@ -1,0 +1,65 @@
+import type { BrewInput } from '../brew/brew.ts';
+import type { BrewSetting } from '../brew/solve.ts';
+import { slurryTemperature } from '../brew/temperature.ts';
+import { slurryMl, vesselTimeConstantS } from '../brew/vessel.ts';
+import type { MeasuredSteep } from './measuredSteep.ts';
+import type { Plan } from './schema.ts';
+
+/**
+ * A plan as the forward computation takes it. What was measured of the steep stands in for what was
+ * planned of it, piece by piece; what nobody measured stays as planned.
+ *
+ * @param measured what really happened, as far as it is known
+ */
+export function planInput(plan: Plan, measured: MeasuredSteep = {}): BrewInput {
+  const { pours, temperatures, places, agitationS, strainedS, rinseG } = measured;
+  const doseG = measured.doseG ?? plan.doseG;
+  const waterG = pours ? pours.reduce((sum, { massG }) => sum + massG, 0) : plan.waterG;
+  const { waterC, historyOf: _, ...planned } = brewSetting(plan);
+  return {
+    ...planned,
+    doseG,
+    waterG,
+    history: slurryTemperature({
+      pours: pours ?? [{ atS: 0, massG: waterG, tempC: waterC }],
+      readings: temperatures ?? [],
+      places: places ?? placesOf(plan),
+      timeConstantS: timeConstantS({ doseG, waterG, waterC }),
+    }),
+    steepS: strainedS ?? planned.steepS,
+    agitationS: agitationS ?? planned.agitationS,
+    filtration: { ...planned.filtration, rinseG: rinseG ?? planned.filtration.rinseG },
+  };
+}
+
+/** @returns all of a plan but its coffee and water, for whoever solves for those */
+export function brewSetting(plan: Omit<Plan, 'doseG' | 'waterG'>): BrewSetting {
+  const { waterC, grind, wetting, filtration, agitationHours } = plan;
+  const places = placesOf(plan);
+  return {
+    grind,
+    wetting,
+    waterC,
+    historyOf: ({ doseG, waterG }) =>
+      slurryTemperature({
+        pours: [{ atS: 0, massG: waterG, tempC: waterC }],
+        readings: [],
+        places,
+        timeConstantS: timeConstantS({ doseG, waterG, waterC }),
+      }),
+    steepS: places.reduce((sum, { durationS }) => sum + durationS, 0),
+    agitationS: agitationHours.map((hours) => hours * 3600),
+    filtration,
+  };
+}
+
+/** The brew that the same scoop gives when the loose coffee is denser by a factor. */
+export const scoopOf =
+  (input: BrewInput) =>
+  (densityFactor: number): BrewInput => ({ ...input, doseG: input.doseG * densityFactor });
+
+const placesOf = ({ steep }: Pick<Plan, 'steep'>) =>
+  steep.map(({ hours, tempC }) => ({ durationS: hours * 3600, tempC }));
+
+const timeConstantS = (of: { doseG: number; waterG: number; waterC: number }): number =>
+  vesselTimeConstantS(slurryMl({ doseG: of.doseG, waterG: of.waterG, tempC: of.waterC }));

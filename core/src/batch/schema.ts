@@ -1,0 +1,130 @@
+import { z } from 'zod';
+import { FILTRATION_METHODS } from '../brew/filtration.ts';
+import { WETTING_NAMES } from '../brew/wetting.ts';
+import { GRIND_NAMES } from '../coffee/grinds.ts';
+import { brewModelSchema, STEEP_PLACES, strengthNameSchema } from '../brew/schema.ts';
+import { BATCH_LIMITS } from '../brew/limits.ts';
+import { coffeeTraitsSchema } from '../coffee/schema.ts';
+import { authorSchema, documentFields, idSchema, instantSchema } from '../document/schema.ts';
+
+/** One stretch of the steep in one place. */
+export const planPieceSchema = z.strictObject({
+  place: z.enum(STEEP_PLACES),
+  tempC: z.number().min(0).max(50),
+  hours: z.number().positive().max(BATCH_LIMITS.hours),
+});
+
+/** What a brewer decides about a batch. */
+export const planSchema = z.strictObject({
+  coffeeId: idSchema,
+  vesselId: idSchema,
+  grind: z.enum(GRIND_NAMES),
+  doseG: z.number().positive().max(BATCH_LIMITS.doseG),
+  waterG: z.number().positive().max(BATCH_LIMITS.waterG),
+  waterC: z.number().min(0).max(100),
+  wetting: z.enum(WETTING_NAMES),
+  steep: z.array(planPieceSchema).min(1).max(10),
+  agitationHours: z.array(z.number().min(0).max(BATCH_LIMITS.hours)).max(20),
+  filtration: z.strictObject({
+    method: z.enum(FILTRATION_METHODS),
+    rinseG: z.number().min(0).max(BATCH_LIMITS.waterG),
+  }),
+});
+
+/** A prediction as it was when the steep began. */
+export const predictionSchema = z.object({
+  extractionYieldFrac: z.number(),
+  releasedFrac: z.number(),
+  strengthFrac: z.number(),
+  strengthName: strengthNameSchema,
+  brewG: z.number(),
+  brewMl: z.number(),
+  retainedG: z.number(),
+  caffeineMgPerG: z.number(),
+  strengthLowFrac: z.number(),
+  strengthHighFrac: z.number(),
+});
+
+/** A batch that was started: the plan, the coffee and the prediction as they were then. */
+export const batchSchema = z.object({
+  ...documentFields,
+  coffeeName: z.string(),
+  vesselName: z.string(),
+  coffee: coffeeTraitsSchema,
+  /** What it was predicted with. */
+  model: brewModelSchema,
+  plan: planSchema,
+  predicted: predictionSchema,
+  status: z.enum(['steeping', 'strained']),
+  startedAt: instantSchema,
+  endsAt: instantSchema,
+  strainedAt: instantSchema.nullable(),
+});
+
+/** What can be noted of a batch as it really happened. */
+export const BATCH_ACTUAL_KINDS = [
+  'weighed',
+  'poured',
+  'temperature',
+  'agitated',
+  'strained',
+  'read',
+] as const;
+
+const actualFields = {
+  /** Coffee weighed, water poured, or brew that came out, g. */
+  massG: z.number().positive().max(BATCH_LIMITS.waterG).nullable(),
+  /** Of the water poured, or of the slurry, °C. */
+  tempC: z.number().min(0).max(100).nullable(),
+  strengthFrac: z.number().positive().max(0.5).nullable(),
+  note: z.string().max(200),
+};
+
+/** One thing that really happened to a batch: a row that nothing overwrites. */
+export const batchActualSchema = z.object({
+  id: idSchema,
+  batchId: idSchema,
+  kind: z.enum(BATCH_ACTUAL_KINDS),
+  at: instantSchema,
+  ...actualFields,
+  author: authorSchema,
+});
+
+/** A batch with what really happened to it, in the order of writing. */
+export const batchInFullSchema = batchSchema.extend({ actuals: z.array(batchActualSchema) });
+
+const seen = { id: idSchema, at: instantSchema.optional(), note: actualFields.note.default('') };
+const massG = actualFields.massG.unwrap();
+const tempC = actualFields.tempC.unwrap();
+
+/** Noting what happened; without a time it happened now. Straining has an endpoint of its own. */
+export const noteActualRequest = z.discriminatedUnion('kind', [
+  z.strictObject({ ...seen, kind: z.literal('weighed'), massG }),
+  z.strictObject({ ...seen, kind: z.literal('poured'), massG, tempC }),
+  z.strictObject({ ...seen, kind: z.literal('temperature'), tempC }),
+  z.strictObject({ ...seen, kind: z.literal('agitated') }),
+  z.strictObject({
+    ...seen,
+    kind: z.literal('read'),
+    strengthFrac: actualFields.strengthFrac.unwrap(),
+  }),
+]);
+
+/** Starting a steep. The id is the client's, so that a repeated request starts nothing twice. */
+export const startBatchRequest = z.strictObject({ id: idSchema, plan: planSchema });
+
+/** Straining a batch into a jug: what was weighed, and read where somebody read it. */
+export const strainBatchRequest = z.strictObject({
+  jugId: idSchema,
+  brewG: z.number().positive().max(BATCH_LIMITS.waterG),
+  strengthFrac: z.number().positive().max(0.3).optional(),
+});
+
+export type Plan = z.infer<typeof planSchema>;
+export type Batch = z.infer<typeof batchSchema>;
+export type BatchActual = z.infer<typeof batchActualSchema>;
+export type BatchInFull = z.infer<typeof batchInFullSchema>;
+export type NoteActualRequest = z.infer<typeof noteActualRequest>;
+export type Prediction = z.infer<typeof predictionSchema>;
+export type StartBatchRequest = z.infer<typeof startBatchRequest>;
+export type StrainBatchRequest = z.infer<typeof strainBatchRequest>;

@@ -1,0 +1,38 @@
+import { z } from 'zod';
+import { GRIND_NAMES } from '../coffee/grinds.ts';
+import { documentFields, nameSchema } from '../document/schema.ts';
+import { FILTRATION_METHODS } from './filtration.ts';
+import { BATCH_LIMITS } from './limits.ts';
+import { STRENGTH_NAMES } from './strengthName.ts';
+
+/** Where a slurry steeps. */
+export const STEEP_PLACES = ['fridge', 'counter'] as const;
+
+/** 5th and 95th percentile of a result. */
+export const rangeSchema = z.object({ low: z.number(), high: z.number() });
+
+export const strengthNameSchema = z.enum(STRENGTH_NAMES.map(({ name }) => name));
+
+/** What a brew was predicted with, as it is kept with a batch. */
+export const brewModelSchema = z.strictObject({
+  equilibriumYieldFrac: z.number().positive().max(0.4),
+  diffusivity22M2PerS: z.number().positive(),
+  retainedGPerG: z.record(z.enum(FILTRATION_METHODS), z.number().min(0).max(10)),
+  looseDensityGPerMl: z.record(z.enum([...GRIND_NAMES, 'beans']), z.number().positive().max(2)),
+  caffeineMgPerG: z.number().min(0).max(100),
+});
+
+/** A vessel to steep in. */
+export const vesselSchema = z.object({
+  ...documentFields,
+  name: nameSchema,
+  brimMl: z.number().positive().max(200_000),
+  heightMm: z.number().positive().max(2000),
+  kind: z.enum(['jar', 'bucket', 'pitcher']),
+  shaken: z.boolean(),
+  /** Most coffee that its bag or insert takes, g; null without one. */
+  bagHoldsG: z.number().positive().max(BATCH_LIMITS.doseG).nullable(),
+  fitsFridge: z.boolean(),
+});
+
+export type Vessel = z.infer<typeof vesselSchema>;

@@ -1,0 +1,2 @@
+export { instantOf, localDate, localHours, zoned } from './localTime.ts';
+export { daysLeft, useBy } from './useBy.ts';

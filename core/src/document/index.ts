@@ -1,0 +1,2 @@
+export { type Problem, problemSchema } from './problem.ts';
+export { idSchema } from './schema.ts';

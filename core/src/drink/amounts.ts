@@ -1,0 +1,167 @@
+import { findRoot } from '../numeric/findRoot.ts';
+import {
+  caffeineOf,
+  drinkSetting,
+  levelOf,
+  strengthOf,
+  type Amounts,
+  type Setting,
+} from './setting.ts';
+
+/**
+ * How a solution ended. `too_weak`: even a glass filled up with concentrate stays under the target.
+ * `no_room`: additions and ice leave no room for what is asked, or coffee ice alone overshoots.
+ */
+export type DrinkStatus = 'met' | 'too_weak' | 'no_room';
+
+/** The two unknowns, and how their solution ended. */
+export type SolvedAmounts = Amounts & { readonly status: DrinkStatus };
+
+/**
+ * The two unknowns of a drink: the level reaches the fill line, and the target is met.
+ *
+ * The diluent follows from the level; the concentrate is then the root of one function, rising as
+ * long as the diluent holds less coffee than the jug.
+ *
+ * @returns amounts that hold level and target to 1e-9, or the best that can be reached and why
+ */
+export function solveAmounts(setting: Setting): SolvedAmounts {
+  const { target, glass } = setting.input;
+  if (levelOf(setting, { concentrateG: 0, fillG: 0 }) >= glass.cupMl)
+    return { status: 'no_room', concentrateG: 0, fillG: 0 };
+  if ('parts' in target) return solveParts(setting, target.parts);
+  if ('concentrateMl' in target)
+    return solveByHand(setting, target.concentrateMl * setting.concentrateGPerMl);
+  return solveRising(setting, 'caffeineMg' in target ? caffeineMiss : strengthMiss);
+}
+
+function solveParts(setting: Setting, parts: { concentrate: number; fill: number }): SolvedAmounts {
+  const whole = parts.concentrate + parts.fill;
+  const amounts = (volume: number) => ({
+    concentrateG: (parts.concentrate * setting.concentrateGPerMl * volume) / whole,
+    fillG: (parts.fill * setting.fillGPerMl * volume) / whole,
+  });
+  const volume = findRoot({
+    f: (ml) => levelOf(setting, amounts(ml)) - setting.input.glass.cupMl,
+    low: 0,
+    // What is measured loose or with its air takes less room once it is in.
+    high: (3 * setting.input.glass.cupMl) / Math.min(1, setting.fillGPerMl),
+  });
+  return { status: 'met', ...amounts(volume) };
+}
+
+function solveByHand(setting: Setting, concentrateG: number): SolvedAmounts {
+  const most = mostConcentrate(setting);
+  if (concentrateG > most * (1 + 1e-9)) return { status: 'no_room', concentrateG: most, fillG: 0 };
+  return { status: 'met', concentrateG, fillG: fillFor(setting, concentrateG, most) };
+}
+
+/** How far a drink is above its target. */
+type Miss = (setting: Setting, amounts: Amounts) => number;
+
+const strengthMiss: Miss = (setting, amounts) => {
+  const { target } = setting.input;
+  return strengthOf(setting, amounts) - ('strengthFrac' in target ? target.strengthFrac : 0);
+};
+
+// In grams, so that it stands beside a strength in one tolerance.
+const caffeineMiss: Miss = (setting, amounts) => {
+  const { target } = setting.input;
+  return (caffeineOf(setting, amounts) - ('caffeineMg' in target ? target.caffeineMg : 0)) / 1000;
+};
+
+function solveRising(setting: Setting, miss: Miss): SolvedAmounts {
+  const most = mostConcentrate(setting);
+  const at = (concentrateG: number): Amounts => ({
+    concentrateG,
+    fillG: fillFor(setting, concentrateG, most),
+  });
+  const over = (concentrateG: number): number => miss(setting, at(concentrateG));
+  const atMost = over(most);
+  if (Math.abs(atMost) < 1e-12) return { status: 'met', ...at(most) };
+  const least = over(0);
+  if (Math.abs(least) < 1e-12) return { status: 'met', ...at(0) };
+  if (atMost < 0 && least < 0) return { status: 'too_weak', ...at(most) };
+  if (atMost > 0 && least > 0) return { status: 'no_room', ...at(0) };
+  const concentrateG = nearlyStraightRoot({
+    f: over,
+    low: 0,
+    high: most,
+    atLow: least,
+    atHigh: atMost,
+  });
+  return { status: 'met', ...at(concentrateG) };
+}
+
+/**
+ * Where an all but straight function crosses zero: secants, and Brent's method where they
+ * leave the bracket or do not settle.
+ */
+function nearlyStraightRoot(input: {
+  f: (x: number) => number;
+  low: number;
+  high: number;
+  atLow: number;
+  atHigh: number;
+}): number {
+  const { f, low, high, atLow, atHigh } = input;
+  let [a, fa, b, fb] = [low, atLow, high, atHigh];
+  for (let i = 0; i < 8; i++) {
+    const next = b - (fb * (b - a)) / (fb - fa);
+    if (!(next >= low && next <= high)) break;
+    [a, fa, b, fb] = [b, fb, next, f(next)];
+    if (Math.abs(fb) < 1e-14 || b === a) return b;
+  }
+  return findRoot({ f, low, high });
+}
+
+/** Concentrate that alone fills the glass to its line over what is fixed in it, g. */
+const mostConcentrate = (setting: Setting): number =>
+  findRoot({
+    f: (concentrateG) => levelOf(setting, { concentrateG, fillG: 0 }) - setting.input.glass.cupMl,
+    low: 0,
+    high: 2 * setting.input.glass.cupMl,
+  });
+
+/** Diluent that brings the level to the line over an amount of concentrate, 0 where none fits. */
+function fillFor(setting: Setting, concentrateG: number, most: number): number {
+  const { cupMl } = setting.input.glass;
+  if (concentrateG >= most) return 0;
+  const short = (fillG: number) => levelOf(setting, { concentrateG, fillG }) - cupMl;
+  // The level is all but straight in the diluent: secants, from close to what can fit.
+  const whole = (1 - concentrateG / most) * cupMl * setting.fillGPerMl;
+  let [a, b] = [0.9 * whole, whole];
+  let [fa, fb] = [short(a), short(b)];
+  for (let i = 0; i < 20 && Math.abs(fb) > 1e-11 * cupMl && fa !== fb; i++) {
+    const next = b - (fb * (b - a)) / (fb - fa);
+    [a, fa] = [b, fb];
+    b = next;
+    fb = short(b);
+  }
+  return Math.max(0, b);
+}
+
+/**
+ * Strength that the concentrate would need for a glass filled up with it to reach the target.
+ *
+ * @returns 0–1; null where no concentrate does
+ */
+export function neededStrengthFrac({ input }: Setting): number | null {
+  const { strengthFrac: now, caffeineMgPerG } = input.concentrate;
+  const over = (strengthFrac: number): number => {
+    // Caffeine comes with the solids.
+    const perSolids = now === 0 ? 0 : caffeineMgPerG / now;
+    const stronger = drinkSetting({
+      ...input,
+      concentrate: {
+        ...input.concentrate,
+        strengthFrac,
+        caffeineMgPerG: perSolids * strengthFrac,
+      },
+    });
+    const miss = 'caffeineMg' in input.target ? caffeineMiss : strengthMiss;
+    return miss(stronger, { concentrateG: mostConcentrate(stronger), fillG: 0 });
+  };
+  if (over(1) < 0) return null;
+  return findRoot({ f: over, low: now, high: 1 });
+}

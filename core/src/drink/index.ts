@@ -1,0 +1,32 @@
+export { adjustDrink, type Adjustment, ADJUSTMENTS } from './adjust.ts';
+export { applyRemedy } from './applyRemedy.ts';
+export { buildOrder, type BuildStep } from './build.ts';
+export { type Bulk, bulkOf, type SiphonPlan, siphonPlan } from './bulk.ts';
+export { drinkChanges } from './changes.ts';
+export { type DrinkCost, drinkCost } from './cost.ts';
+export { diluentTempC } from './diluentTemp.ts';
+export { explainDrink, EXPLAINED_OF_DRINK, type ExplainedOfDrink } from './explain.ts';
+export { type DrinkPoint } from './glass.ts';
+export { ICE_KINDS, ICE_SHAPES, type IceKind, icePieceG } from './ice.ts';
+export { liquidColour } from './liquidColour.ts';
+export { type Measured, type MeasuredBy, type MeasuredDrink, measuredDrink } from './measured.ts';
+export { menuCautions } from './menuCautions.ts';
+export { pouredIds, pouredPaths } from './poured.ts';
+export { predictDrink, type SolvedDrink, solveRequest } from './predict.ts';
+export { predictDrinkRequest, predictDrinkResponse } from './predictSchema.ts';
+export { remedies, type Remedy } from './remedies.ts';
+export { type AmountTexts, remedyText } from './remedyText.ts';
+export { drinkRequest } from './request.ts';
+export {
+  type Drink,
+  drinkSchema,
+  type DrinkVersion,
+  drinkVersionSchema,
+  GLASSES,
+  keepDrinkRequest,
+  type KeepDrinkRequest,
+} from './schema.ts';
+export { type Serve, SERVES } from './serve.ts';
+export { type DrinkSolution, solveDrink } from './solve.ts';
+export { STARTING_DRINKS } from './startingDrinks.ts';
+export { weekNeedG } from './weekNeed.ts';

@@ -1,0 +1,84 @@
+import { massG, mix, type Composition } from '../matter/composition.ts';
+import { energyKcal } from '../matter/properties.ts';
+import type { Ingredient } from '../pantry/ingredients.ts';
+import { alcoholByVolumeFrac } from './alcohol.ts';
+import { drinkTimeline, iceComposition, pourOf, type DrinkPoint, type Pour } from './glass.ts';
+import {
+  caffeineOf,
+  levelOf,
+  mixedOf,
+  strengthOf,
+  toppingOf,
+  type Amounts,
+  type Setting,
+} from './setting.ts';
+
+/** A drink as it stands with given amounts, and what becomes of it while the ice melts. */
+export interface DrinkOutcome {
+  readonly concentrateG: number;
+  readonly concentrateMl: number;
+  readonly fillG: number;
+  readonly fillMl: number;
+  /** Each diluent's amount, in the order of the input. */
+  readonly diluents: readonly {
+    readonly ingredient: Ingredient;
+    readonly massG: number;
+    readonly volumeMl: number;
+  }[];
+  readonly iceG: number;
+  /** Coffee strength at the target's minute; for other targets at the usual minute. */
+  readonly strengthFrac: number;
+  /** Each minute from 0 to 30; empty for a glass without liquid. */
+  readonly timeline: readonly DrinkPoint[];
+  readonly energyKcal: number;
+  readonly sugarG: number;
+  readonly caffeineMg: number;
+  /** Alcohol by volume at the target's minute, 0–1. */
+  readonly alcoholFrac: number;
+  /** The mixed liquid as it meets the ice. */
+  readonly mixed: Pour;
+  /** What stands on top of it. */
+  readonly topping: Composition;
+  /** How high liquid and ice stand, mL; the fill line where the target is met. */
+  readonly levelMl: number;
+}
+
+const MINUTES = Array.from({ length: 31 }, (_, minute) => minute);
+
+/** @returns the drink that given amounts make in a setting */
+export function drinkOutcome(setting: Setting, amounts: Amounts): DrinkOutcome {
+  const { input, concentrateGPerMl, fillGPerMl, iceG } = setting;
+  const { concentrateG, fillG } = amounts;
+  const { glass, additions, diluents } = input;
+  const mixed = mixedOf(setting, amounts);
+  const topping = toppingOf(additions);
+  const whole = mix([mixed.composition, topping, iceComposition(glass.ice)]);
+  const strengthFrac = strengthOf(setting, amounts);
+  const fillMl = fillG / fillGPerMl;
+  const proportions = diluents.reduce((sum, { proportion }) => sum + proportion, 0);
+  const poured = diluents.map(({ ingredient, tempC, proportion }) => {
+    const volumeMl = (fillMl * proportion) / proportions;
+    return {
+      ingredient,
+      volumeMl,
+      massG: massG(pourOf({ ingredient, tempC, volumeMl }).composition),
+    };
+  });
+  return {
+    concentrateG,
+    concentrateMl: concentrateG / concentrateGPerMl,
+    fillG,
+    fillMl,
+    diluents: poured,
+    iceG,
+    strengthFrac,
+    timeline: drinkTimeline({ glass, mixed, minutes: MINUTES }),
+    energyKcal: energyKcal(whole),
+    sugarG: whole.sugarG,
+    caffeineMg: caffeineOf(setting, amounts),
+    alcoholFrac: alcoholByVolumeFrac({ glass, mixed, minutes: setting.atMinutes }),
+    mixed,
+    topping,
+    levelMl: levelOf(setting, amounts),
+  };
+}

@@ -1,0 +1,137 @@
+import { allergensOf, drinkCautions } from './cautions.ts';
+import type { Caution } from '../caution.ts';
+import { caffeineMgPerG } from '../coffee/caffeine.ts';
+import { CONSTANTS } from '../constants.ts';
+import { drinkingWindow, type DrinkingWindow } from './drinkingWindow.ts';
+import type { DrinkInput } from './setting.ts';
+import { fullIceG, type Ice } from './ice.ts';
+import { solveDrink, type DrinkSolution } from './solve.ts';
+import { remedies } from './remedies.ts';
+import { remedyText } from './remedyText.ts';
+import { INGREDIENTS, pick, type Allergen, type Pantry } from '../pantry/ingredients.ts';
+import type { PredictDrinkRequest, PredictDrinkResponse } from './predictSchema.ts';
+import { amountText, writeMass, writeTemp, writeVolume } from '../units/writeAmount.ts';
+
+/** Caffeine over coffee solids in a brew of pure arabica, mg per g: both come out on one curve. */
+const ARABICA_MG_PER_SOLIDS_G =
+  (caffeineMgPerG({ robustaFrac: 0, decafFrac: 0 }) * CONSTANTS.caffeineOutFrac.value) /
+  CONSTANTS.solubleFrac.value;
+
+const ASSUMED: Caution = {
+  code: 'caffeine_assumed',
+  severity: 'note',
+  text: 'No caffeine was given for the concentrate; arabica was assumed.',
+};
+
+const METRIC = {
+  mass: (massG: number) => amountText(writeMass({ massG, units: 'metric' })),
+  volume: (volumeMl: number) => amountText(writeVolume({ volumeMl, units: 'metric' })),
+  temp: (tempC: number) => amountText(writeTemp({ tempC, units: 'metric' })),
+};
+
+/** A drink solved, with what it was solved from and what to know about it. */
+export interface SolvedDrink {
+  readonly input: DrinkInput;
+  readonly solution: DrinkSolution;
+  readonly window: DrinkingWindow | null;
+  readonly allergens: readonly Allergen[];
+  readonly cautions: readonly Caution[];
+}
+
+/**
+ * A cup to a strength: how much concentrate and diluent, what becomes of it, its cautions.
+ *
+ * @param request a parsed request
+ * @param pantry what its ingredients are
+ * @throws {DomainError} unknown_name for an ingredient that the pantry does not hold
+ */
+export function solveRequest(request: PredictDrinkRequest, pantry: Pantry): SolvedDrink {
+  const input = drinkInput(request, pantry);
+  const solution = solveDrink(input);
+  const { target } = input;
+  const cautions = drinkCautions({
+    input,
+    solution,
+    servings: request.servings,
+    serve: request.serve,
+  });
+  if (request.concentrate.caffeineMgPerG === undefined) cautions.push(ASSUMED);
+  const meant = 'strengthFrac' in target ? target.strengthFrac : solution.strengthFrac;
+  return {
+    input,
+    solution,
+    window:
+      meant > 0
+        ? drinkingWindow({
+            timeline: solution.timeline,
+            strengthFrac: meant,
+            atMinutes: 'atMinutes' in target ? target.atMinutes : CONSTANTS.targetMinutes.value,
+          })
+        : null,
+    allergens: allergensOf(input),
+    cautions,
+  };
+}
+
+/**
+ * The same as other programs see it.
+ *
+ * @param request a parsed request
+ * @returns amounts, strength at the target's minute, the half hour after pouring, cautions
+ */
+export function predictDrink(
+  request: PredictDrinkRequest,
+  pantry: Pantry = INGREDIENTS,
+): PredictDrinkResponse {
+  const { input, solution, window, allergens, cautions } = solveRequest(request, pantry);
+  const { mixed: _, topping: __, diluents, timeline, ...amounts } = solution;
+  return {
+    ...amounts,
+    diluents: diluents.map(({ ingredient, massG, volumeMl }) => ({
+      ingredient: ingredient.id,
+      massG,
+      volumeMl,
+    })),
+    timeline: [...timeline],
+    window,
+    remedies: remedies(input, solution).map((remedy) => ({
+      remedy: remedy.remedy,
+      text: remedyText(remedy, METRIC),
+    })),
+    allergens: [...allergens],
+    cautions: [...cautions],
+  };
+}
+
+/** @returns the solver's input for a parsed request: ice in grams, caffeine and ingredients known */
+export function drinkInput(request: PredictDrinkRequest, pantry: Pantry = INGREDIENTS): DrinkInput {
+  const { cupMl, concentrate, additions, target, roomC } = request;
+  const { stirredDown, chilledToC } = request;
+  return {
+    glass: { cupMl, ice: iceOf(request, pantry), roomC, stirredDown, chilledToC },
+    concentrate: {
+      ...concentrate,
+      caffeineMgPerG:
+        concentrate.caffeineMgPerG ?? concentrate.strengthFrac * ARABICA_MG_PER_SOLIDS_G,
+    },
+    additions: additions.map((one) => ({ ...one, ingredient: pick(pantry, one.ingredient) })),
+    diluents: diluentsOf(request).map((one) => ({
+      ...one,
+      ingredient: pick(pantry, one.ingredient),
+    })),
+    target,
+  };
+}
+
+/** What dilutes it: a list, one thing, or water. */
+const diluentsOf = ({ fillWith, diluents }: PredictDrinkRequest) =>
+  diluents ?? [fillWith ?? { ingredient: 'water', tempC: 4, proportion: 1 }];
+
+function iceOf({ ice, cupMl }: PredictDrinkRequest, pantry: Pantry): Ice | null {
+  if (ice === null) return null;
+  const { tempC, kind } = ice;
+  const recipe = ice.recipe === undefined ? undefined : pick(pantry, ice.recipe);
+  const coffeeFrac = recipe ? recipe.per100G.coffeeG / 100 : ice.coffeeFrac;
+  const massG = 'massG' in ice ? ice.massG : fullIceG({ cupMl, kind });
+  return massG === 0 ? null : { massG, tempC, coffeeFrac, kind, recipe };
+}

@@ -1,0 +1,43 @@
+import { neededStrengthFrac, solveAmounts, type DrinkStatus } from './amounts.ts';
+import { drinkOutcome, type DrinkOutcome } from './outcome.ts';
+import { drinkSetting, type Amounts, type DrinkInput } from './setting.ts';
+
+/** A drink brought to its target, or as near as it goes. */
+export interface DrinkSolution extends DrinkOutcome {
+  readonly status: DrinkStatus;
+  /** Strength of the concentrate that would reach the target; null unless too weak. */
+  readonly needsStrengthFrac: number | null;
+}
+
+/**
+ * Concentrate and diluents that bring a glass to its target, with the ice melting meanwhile:
+ * setting, then amounts, then what becomes of them.
+ *
+ * @param input.concentrate strengthFrac 0–1; tempC 0…100
+ * @param input.target strengthFrac 0–1, atMinutes 0 or more; parts both 0 or more, sum above 0;
+ *   caffeineMg and concentrateMl 0 or more
+ * @returns amounts that hold level and target to 1e-9, or the best that can be reached and why
+ */
+export function solveDrink(input: DrinkInput): DrinkSolution {
+  const setting = drinkSetting(input);
+  const { status, ...amounts } = solveAmounts(setting);
+  return {
+    ...drinkOutcome(setting, amounts),
+    status,
+    needsStrengthFrac: status === 'too_weak' ? neededStrengthFrac(setting) : null,
+  };
+}
+
+/**
+ * A drink as somebody poured it, whatever its target was.
+ *
+ * @returns how it stands; `met` where it stays within the line
+ */
+export function standDrink(input: DrinkInput, amounts: Amounts): DrinkSolution {
+  const outcome = drinkOutcome(drinkSetting(input), amounts);
+  return {
+    ...outcome,
+    status: outcome.levelMl > input.glass.cupMl * (1 + 1e-9) ? 'no_room' : 'met',
+    needsStrengthFrac: null,
+  };
+}

@@ -1,0 +1,10 @@
+export { blended, blendToStrengthG, roomFor, stretched, waterToStrengthG } from './balance.ts';
+export { type FilledJug, type LedgerRow, ledgerSum } from './ledger.ts';
+export {
+  type Jug,
+  type JugEntry,
+  type JugEntryRequest,
+  jugEntryRequest,
+  jugEntrySchema,
+  jugSchema,
+} from './schema.ts';

@@ -1,0 +1,79 @@
+import { z } from 'zod';
+import { authorSchema, documentFields, idSchema, instantSchema } from '../document/schema.ts';
+import { BATCH_LIMITS } from '../brew/limits.ts';
+
+/** What can happen to a jug. Blending takes from one jug and gives to another: two rows. */
+export const JUG_ENTRY_KINDS = [
+  'filled',
+  'poured',
+  'read',
+  'watered',
+  'blended-in',
+  'blended-out',
+  'undone',
+] as const;
+export type JugEntryKind = (typeof JUG_ENTRY_KINDS)[number];
+
+/** Concentrate on hand. What is in it is the sum of its ledger; its strength the last row's. */
+export const jugSchema = z.object({
+  ...documentFields,
+  label: z.string(),
+  coffeeName: z.string(),
+  batchId: idSchema.nullable(),
+  strengthFrac: z.number(),
+  readBy: z.enum(['refractometer', 'prediction', 'balance']),
+  caffeineMgPerG: z.number(),
+  /** What the coffee in it cost, for a kilogram of it as it was filled; null if unknown. */
+  pricePerKg: z.number().nullable(),
+  capacityMl: z.number(),
+  madeAt: instantSchema,
+  useBy: instantSchema,
+  onHandG: z.number(),
+  lastEntryId: idSchema.nullable(),
+});
+
+/** One row of a jug's ledger: positive in, negative out. Nothing is ever overwritten. */
+export const jugEntrySchema = z.object({
+  id: idSchema,
+  jugId: idSchema,
+  kind: z.enum(JUG_ENTRY_KINDS),
+  massG: z.number(),
+  note: z.string(),
+  at: instantSchema,
+  /** Strength, caffeine and cost of what is in the jug from this row on; null where they stay. */
+  strengthFrac: z.number().nullable(),
+  caffeineMgPerG: z.number().nullable(),
+  pricePerKg: z.number().nullable(),
+  /** The other row of a blend; null for any other. */
+  pairId: idSchema.nullable(),
+  undone: z.boolean(),
+  /** Who did it. */
+  author: authorSchema,
+});
+
+const grams = z.number().positive().max(BATCH_LIMITS.waterG);
+const note = z.string().max(200).default('');
+
+/** Something done to a jug, or its latest entry taken back. */
+export const jugEntryRequest = z.discriminatedUnion('kind', [
+  z.strictObject({ id: idSchema, kind: z.literal('poured'), massG: grams, note }),
+  z.strictObject({
+    id: idSchema,
+    kind: z.literal('read'),
+    strengthFrac: z.number().positive().max(0.5),
+    note,
+  }),
+  z.strictObject({ id: idSchema, kind: z.literal('watered'), massG: grams, note }),
+  z.strictObject({
+    id: idSchema,
+    kind: z.literal('blended'),
+    fromJugId: idSchema,
+    massG: grams,
+    note,
+  }),
+  z.strictObject({ id: idSchema, kind: z.literal('undone'), entryId: idSchema }),
+]);
+
+export type Jug = z.infer<typeof jugSchema>;
+export type JugEntry = z.infer<typeof jugEntrySchema>;
+export type JugEntryRequest = z.infer<typeof jugEntryRequest>;

@@ -1,0 +1,30 @@
+export {
+  type HouseRecipe,
+  type HouseRecipeMethod,
+  houseRecipeSchema,
+  type IngredientAmount,
+} from './houseRecipeSchema.ts';
+export {
+  type Allergen,
+  ALLERGENS,
+  type Ingredient,
+  INGREDIENT_KINDS,
+  type IngredientKind,
+  INGREDIENTS,
+  measuredGPerMl,
+  ofMass,
+  type Pantry,
+} from './ingredients.ts';
+export { type MadeRecipe, makeHouseRecipe } from './makeHouseRecipe.ts';
+export { openedCautions } from './openedCautions.ts';
+export { compositionOfPackage, packageOfComposition, type PackageTable } from './packageTable.ts';
+export { type ResolvedPantry, resolvePantry, usedBy } from './resolvePantry.ts';
+export { scaleHouseRecipe } from './scaleHouseRecipe.ts';
+export {
+  ingredientsResponse,
+  type Opened,
+  openedSchema,
+  type PantryItem,
+  pantryItemSchema,
+} from './schema.ts';
+export { type Leftover, startingProcess, startingRecipes } from './startingRecipes.ts';

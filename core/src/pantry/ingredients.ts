@@ -1,0 +1,364 @@
+import { DomainError } from '../errors.ts';
+import type { SourceMark } from '../sourced.ts';
+import { massG, NOTHING, scaled, type Composition } from '../matter/composition.ts';
+import { densityGPerMl } from '../matter/properties.ts';
+
+/** What must be declared when it is in a drink. */
+export const ALLERGENS = [
+  'milk',
+  'soy',
+  'nuts',
+  'peanut',
+  'coconut',
+  'gluten',
+  'egg',
+  'sesame',
+] as const;
+export type Allergen = (typeof ALLERGENS)[number];
+
+/** How an ingredient behaves in the glass and on the label. */
+export const INGREDIENT_KINDS = [
+  'water',
+  'dairy',
+  'plant',
+  'syrup',
+  'tonic',
+  'juice',
+  'spirit',
+  'powder',
+  'paste',
+  'foam',
+  'coffee',
+] as const;
+export type IngredientKind = (typeof INGREDIENT_KINDS)[number];
+
+export interface Ingredient {
+  readonly id: string;
+  readonly name: string;
+  readonly kind: IngredientKind;
+  /** Grams of each component in 100 g. */
+  readonly per100G: Composition;
+  readonly allergens: readonly Allergen[];
+  /** Life in the fridge once opened or made, days; null where it keeps. */
+  readonly openedDays: number | null;
+  /** Loose density of what is spooned, g/mL; null for what is poured. */
+  readonly looseGPerMl: number | null;
+  /** Air whipped in, volume of air over volume of liquid; 0 for what is not a foam. */
+  readonly overrunFrac: number;
+  readonly caffeineMgPerG: number;
+  /** What the shop pays; null where nobody has said. */
+  readonly pricePerKg: number | null;
+  readonly source: string;
+  readonly mark: SourceMark;
+}
+
+type Row = Pick<Ingredient, 'name' | 'kind' | 'per100G' | 'source' | 'mark'> &
+  Partial<Omit<Ingredient, 'id'>>;
+
+// What is not listed is water, so that each row adds up to 100 g.
+function of100(parts: Partial<Omit<Composition, 'waterG'>>): Composition {
+  const rest = { ...NOTHING, ...parts };
+  return { ...rest, waterG: 100 - massG(rest) };
+}
+
+const DAIRY_TABLE = { source: 'USDA FoodData Central, legacy tables', mark: 'memory' } as const;
+const FOOD_TABLE = DAIRY_TABLE;
+const PACKAGE = {
+  source: 'typical nutrition label of an unsweetened or lightly sweet drink',
+  mark: 'practice',
+} as const;
+const BY_MASS = { source: 'weighed sugar and water', mark: 'exact' } as const;
+
+/** What goes into a drink or a house recipe beside the coffee, by id. Opened lives are practice. */
+const TABLE = {
+  water: {
+    name: 'Water',
+    kind: 'water',
+    per100G: of100({}),
+    source: 'definition',
+    mark: 'exact',
+  },
+  'whole-milk': {
+    name: 'Whole milk',
+    kind: 'dairy',
+    openedDays: 4,
+    per100G: of100({ sugarG: 4.8, fatG: 3.27, proteinG: 3.27, ashG: 0.72 }),
+    allergens: ['milk'],
+    ...DAIRY_TABLE,
+  },
+  'low-fat-milk': {
+    name: 'Low-fat milk',
+    kind: 'dairy',
+    openedDays: 4,
+    per100G: of100({ sugarG: 4.9, fatG: 1.0, proteinG: 3.37, ashG: 0.75 }),
+    allergens: ['milk'],
+    ...DAIRY_TABLE,
+  },
+  'skim-milk': {
+    name: 'Skimmed milk',
+    kind: 'dairy',
+    openedDays: 4,
+    per100G: of100({ sugarG: 5.0, fatG: 0.1, proteinG: 3.4, ashG: 0.77 }),
+    allergens: ['milk'],
+    ...DAIRY_TABLE,
+  },
+  'half-and-half': {
+    name: 'Half and half',
+    kind: 'dairy',
+    openedDays: 4,
+    per100G: of100({ sugarG: 4.3, fatG: 11.5, proteinG: 3.1, ashG: 0.7 }),
+    allergens: ['milk'],
+    ...DAIRY_TABLE,
+  },
+  'light-cream': {
+    name: 'Light cream',
+    kind: 'dairy',
+    openedDays: 4,
+    per100G: of100({ sugarG: 3.7, fatG: 19.1, proteinG: 2.96, ashG: 0.6 }),
+    allergens: ['milk'],
+    ...DAIRY_TABLE,
+  },
+  'heavy-cream': {
+    name: 'Heavy cream',
+    kind: 'dairy',
+    openedDays: 4,
+    per100G: of100({ sugarG: 2.9, fatG: 36.1, proteinG: 2.84, ashG: 0.5 }),
+    allergens: ['milk'],
+    ...DAIRY_TABLE,
+  },
+  'oat-drink': {
+    name: 'Oat drink',
+    kind: 'plant',
+    openedDays: 5,
+    per100G: of100({ sugarG: 4.0, carbohydrateG: 3.3, fatG: 1.5, proteinG: 1.0, ashG: 0.5 }),
+    allergens: ['gluten'],
+    ...PACKAGE,
+  },
+  'soy-drink': {
+    name: 'Soy drink',
+    kind: 'plant',
+    openedDays: 5,
+    per100G: of100({ sugarG: 0.5, carbohydrateG: 0.7, fatG: 1.8, proteinG: 3.3, ashG: 0.6 }),
+    allergens: ['soy'],
+    ...PACKAGE,
+  },
+  'almond-drink': {
+    name: 'Almond drink',
+    kind: 'plant',
+    openedDays: 5,
+    per100G: of100({ sugarG: 0.2, carbohydrateG: 0.4, fatG: 1.1, proteinG: 0.5, ashG: 0.4 }),
+    allergens: ['nuts'],
+    ...PACKAGE,
+  },
+  'coconut-milk': {
+    name: 'Coconut milk, canned',
+    kind: 'plant',
+    openedDays: 5,
+    per100G: of100({ sugarG: 2.0, carbohydrateG: 0.8, fatG: 21.3, proteinG: 2.0, ashG: 0.9 }),
+    allergens: ['coconut'],
+    ...DAIRY_TABLE,
+  },
+  'coconut-drink': {
+    name: 'Coconut drink',
+    kind: 'plant',
+    openedDays: 5,
+    per100G: of100({ sugarG: 1.9, carbohydrateG: 0.8, fatG: 0.9, proteinG: 0.1, ashG: 0.3 }),
+    allergens: ['coconut'],
+    ...PACKAGE,
+  },
+  'simple-syrup': {
+    name: 'Simple syrup, 1:1',
+    kind: 'syrup',
+    openedDays: 14,
+    per100G: of100({ sugarG: 50 }),
+    ...BY_MASS,
+  },
+  'rich-syrup': {
+    name: 'Rich syrup, 2:1',
+    kind: 'syrup',
+    openedDays: 28,
+    per100G: of100({ sugarG: 200 / 3 }),
+    ...BY_MASS,
+  },
+  'tonic-water': {
+    name: 'Tonic water',
+    kind: 'tonic',
+    openedDays: 1,
+    per100G: of100({ sugarG: 8.6 }),
+    ...PACKAGE,
+  },
+  'granulated-sugar': {
+    name: 'Granulated sugar',
+    kind: 'powder',
+    per100G: of100({ sugarG: 99.9 }),
+    looseGPerMl: 0.85,
+    source: 'sucrose; a US cup of it weighs 200 g (USDA household measures)',
+    mark: 'memory',
+  },
+  honey: {
+    name: 'Honey',
+    kind: 'syrup',
+    per100G: of100({ sugarG: 82.1, carbohydrateG: 0.3, proteinG: 0.3, ashG: 0.2 }),
+    ...FOOD_TABLE,
+  },
+  'maple-syrup': {
+    name: 'Maple syrup',
+    kind: 'syrup',
+    openedDays: 180,
+    per100G: of100({ sugarG: 60.5, carbohydrateG: 6.5, fatG: 0.1, ashG: 0.5 }),
+    ...FOOD_TABLE,
+  },
+  'condensed-milk': {
+    name: 'Condensed milk, sweetened',
+    kind: 'dairy',
+    openedDays: 7,
+    per100G: of100({ sugarG: 54.4, fatG: 8.7, proteinG: 7.9, ashG: 1.8 }),
+    allergens: ['milk'],
+    ...DAIRY_TABLE,
+  },
+  'cocoa-powder': {
+    name: 'Cocoa powder, unsweetened',
+    kind: 'powder',
+    // 37 g of it are fibre, 2 kcal/g: half counts as carbohydrate and half as what gives no energy.
+    per100G: of100({ sugarG: 1.8, carbohydrateG: 37.6, fatG: 13.7, proteinG: 19.6, ashG: 24.3 }),
+    looseGPerMl: 0.365,
+    caffeineMgPerG: 2.3,
+    ...FOOD_TABLE,
+  },
+  'instant-coffee': {
+    name: 'Instant coffee',
+    kind: 'coffee',
+    per100G: of100({ coffeeG: 96.9 }),
+    looseGPerMl: 0.2,
+    caffeineMgPerG: 31.4,
+    ...FOOD_TABLE,
+  },
+  'orange-juice': {
+    name: 'Orange juice',
+    kind: 'juice',
+    openedDays: 3,
+    per100G: of100({ sugarG: 8.4, carbohydrateG: 2.0, fatG: 0.2, proteinG: 0.7, ashG: 0.4 }),
+    ...FOOD_TABLE,
+  },
+  'spirit-40': {
+    name: 'Spirit, 40 % vol',
+    kind: 'spirit',
+    per100G: of100({ ethanolG: 33.4 }),
+    ...FOOD_TABLE,
+  },
+  'coffee-liqueur': {
+    name: 'Coffee liqueur, 26 % vol',
+    kind: 'spirit',
+    per100G: of100({ sugarG: 46.3, carbohydrateG: 0.5, fatG: 0.3, proteinG: 0.1, ethanolG: 21.7 }),
+    caffeineMgPerG: 0.26,
+    ...FOOD_TABLE,
+  },
+  'cream-liqueur': {
+    name: 'Cream liqueur, 17 % vol',
+    kind: 'spirit',
+    openedDays: 180,
+    per100G: of100({
+      sugarG: 20,
+      carbohydrateG: 1,
+      fatG: 13,
+      proteinG: 3,
+      ashG: 0.3,
+      ethanolG: 12.7,
+    }),
+    allergens: ['milk'],
+    source: 'typical package of a cream liqueur',
+    mark: 'practice',
+  },
+  'peanut-butter': {
+    name: 'Peanut butter',
+    kind: 'paste',
+    openedDays: 90,
+    per100G: of100({ sugarG: 6.5, carbohydrateG: 13, fatG: 50, proteinG: 24, ashG: 3 }),
+    allergens: ['peanut'],
+    ...FOOD_TABLE,
+  },
+  'almond-butter': {
+    name: 'Almond butter',
+    kind: 'paste',
+    openedDays: 90,
+    per100G: of100({ sugarG: 4.4, carbohydrateG: 14.4, fatG: 55.5, proteinG: 21, ashG: 3.1 }),
+    allergens: ['nuts'],
+    ...FOOD_TABLE,
+  },
+  tahini: {
+    name: 'Sesame paste',
+    kind: 'paste',
+    openedDays: 90,
+    per100G: of100({ sugarG: 0.5, carbohydrateG: 20.7, fatG: 53.8, proteinG: 17, ashG: 5 }),
+    allergens: ['sesame'],
+    ...FOOD_TABLE,
+  },
+  'egg-white': {
+    name: 'Egg white',
+    kind: 'dairy',
+    openedDays: 2,
+    per100G: of100({ sugarG: 0.7, fatG: 0.2, proteinG: 10.9, ashG: 0.6 }),
+    allergens: ['egg'],
+    ...FOOD_TABLE,
+  },
+  salt: {
+    name: 'Salt',
+    kind: 'powder',
+    per100G: of100({ ashG: 99.8 }),
+    looseGPerMl: 1.2,
+    ...FOOD_TABLE,
+  },
+} as const satisfies Record<string, Row>;
+
+/** Ids of the built-in ingredients, in the table's order. */
+export type IngredientId = keyof typeof TABLE;
+export const INGREDIENT_IDS = Object.keys(TABLE) as [IngredientId, ...IngredientId[]];
+
+const DEFAULTS = Object.freeze({
+  allergens: [],
+  openedDays: null,
+  looseGPerMl: null,
+  overrunFrac: 0,
+  caffeineMgPerG: 0,
+  pricePerKg: null,
+});
+
+/** The built-in ingredients, by id. */
+export const INGREDIENTS = Object.fromEntries(
+  INGREDIENT_IDS.map((id) => [id, { ...DEFAULTS, ...TABLE[id], id }]),
+) as unknown as Readonly<Record<IngredientId, Ingredient>>;
+
+/** Everything that can be poured or spooned in a shop, by id. */
+export type Pantry = Readonly<Record<string, Ingredient>>;
+
+/**
+ * An ingredient by its id.
+ *
+ * @throws {DomainError} unknown_name
+ */
+export function pick(pantry: Pantry, id: string): Ingredient {
+  const found = Object.hasOwn(pantry, id) ? pantry[id] : undefined;
+  if (!found) throw new DomainError('unknown_name', { name: 'ingredient', value: id });
+  return found;
+}
+
+/** @returns the composition of a mass of an ingredient, g, 0 or more */
+export function ofMass(input: { ingredient: Ingredient; massG: number }): Composition {
+  return scaled({ composition: input.ingredient.per100G, factor: input.massG / 100 });
+}
+
+/**
+ * Density as it is measured out: loose for what is spooned, with its air for a foam.
+ *
+ * @param input.tempC 0…110
+ * @returns g/mL
+ */
+export function measuredGPerMl(input: { ingredient: Ingredient; tempC: number }): number {
+  const { ingredient, tempC } = input;
+  if (ingredient.looseGPerMl !== null) return ingredient.looseGPerMl;
+  return densityGPerMl({ composition: ingredient.per100G, tempC }) / (1 + ingredient.overrunFrac);
+}
+
+/** Whether an ingredient stands on top of a drink and does not mix with it. */
+export const isFoam = ({ kind, overrunFrac }: Ingredient): boolean =>
+  kind === 'foam' || overrunFrac > 0;

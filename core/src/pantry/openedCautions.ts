@@ -1,0 +1,40 @@
+import { Temporal } from 'temporal-polyfill';
+import { zoned } from '../calendar/localTime.ts';
+import type { Ingredient } from './ingredients.ts';
+import { daysLeft, useBy } from '../calendar/useBy.ts';
+import type { Caution } from '../caution.ts';
+
+/** Since when something stands open, by the id of what it is. */
+export type OpenedAt = Readonly<Record<string, string>>;
+
+const dayText = (date: Temporal.PlainDate): string =>
+  date.toLocaleString('en-GB', { weekday: 'short', day: 'numeric', month: 'short' });
+
+/**
+ * Cautions about ingredients that stand open: those past their last day.
+ *
+ * @param input.poured what a drink is made of
+ * @param input.openedAt ISO instants, by ingredient id; what is not in it is not open
+ * @param input.today the shop's date, as 2026-06-13
+ */
+export function openedCautions(input: {
+  poured: readonly Ingredient[];
+  openedAt: OpenedAt;
+  today: string;
+  zone: string;
+}): Caution[] {
+  const { poured, openedAt, today, zone } = input;
+  return poured.flatMap(({ id, name, openedDays, mark }) => {
+    const at = openedAt[id];
+    if (at === undefined || openedDays === null) return [];
+    const fromMs = Date.parse(at);
+    const { lastDay } = useBy({ fromMs, days: openedDays, zone });
+    if (daysLeft({ lastDay, today }) >= 0) return [];
+    const [done, again] =
+      mark === 'ours' ? ['made', 'Make it again'] : ['opened', 'Open a new one'];
+    const since = dayText(zoned({ atMs: fromMs, zone }).toPlainDate());
+    const last = dayText(Temporal.PlainDate.from(lastDay));
+    const text = `${name} was ${done} ${since} and was for use until ${last}. ${again}; the local food code decides.`;
+    return [{ code: 'past_open_life', severity: 'warn' as const, text }];
+  });
+}

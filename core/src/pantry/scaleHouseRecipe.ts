@@ -1,0 +1,24 @@
+import type { HouseRecipe, IngredientAmount } from './houseRecipeSchema.ts';
+
+/**
+ * A recipe times a factor: to what the week needs, or to what is left of one input.
+ *
+ * @param input.factor above 0
+ * @returns the same one with every amount scaled; shares, ratios and overrun stay
+ */
+export function scaleHouseRecipe(input: { recipe: HouseRecipe; factor: number }): HouseRecipe {
+  const { recipe, factor } = input;
+  const { process } = recipe;
+  const amount = (one: IngredientAmount): IngredientAmount =>
+    'massG' in one ? { massG: one.massG * factor } : { volumeMl: one.volumeMl * factor };
+  return {
+    ...recipe,
+    inputs: recipe.inputs.map((one) => ({ ...one, amount: amount(one.amount) })),
+    process:
+      process.method === 'infuse'
+        ? { ...process, leftG: process.leftG === null ? null : process.leftG * factor }
+        : process.method === 'freeze'
+          ? { ...process, leftoverG: process.leftoverG * factor }
+          : process,
+  };
+}

@@ -1,0 +1,1 @@
+export { FILTER_KINDS, type Shop, shopSchema } from './schema.ts';

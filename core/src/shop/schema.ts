@@ -1,0 +1,63 @@
+import { z } from 'zod';
+import { FILTRATION_METHODS } from '../brew/filtration.ts';
+import { STEEP_PLACES } from '../brew/schema.ts';
+import { WETTING_NAMES } from '../brew/wetting.ts';
+import { GRIND_NAMES } from '../coffee/grinds.ts';
+import { documentFields, nameSchema } from '../document/schema.ts';
+
+/** What a brew is strained through. */
+export const FILTER_KINDS = ['bag', 'paper', 'insert'] as const;
+
+/** The shop: its clock's zone, its rooms, its money. */
+export const shopSchema = z.object({
+  ...documentFields,
+  name: nameSchema,
+  zone: z.string(),
+  currency: z.string().length(3),
+  roomC: z.number().min(0).max(50),
+  fridgeC: z.number().min(0).max(15),
+  waterC: z.number().min(0).max(60),
+  openHours: z.number().min(0).max(24),
+  closeHours: z.number().min(0).max(24),
+  crewFromHours: z.number().min(0).max(24),
+  crewToHours: z.number().min(0).max(24),
+  /** What the mill's dial says for each grind; empty where nobody has tried it. */
+  mill: z.strictObject({
+    name: z.string().max(80),
+    settings: z.record(z.enum(GRIND_NAMES), z.string().max(20)),
+  }),
+  /** What the shop's own scoop holds, mL. */
+  scoopMl: z.number().min(1).max(2000),
+  /** Bags, papers and inserts, with the most coffee that one takes. */
+  filters: z
+    .array(
+      z.strictObject({
+        name: nameSchema,
+        kind: z.enum(FILTER_KINDS),
+        takesG: z.number().positive().max(50_000),
+      }),
+    )
+    .max(20),
+  /** What the bar measures with, and its siphons and keg. */
+  bar: z.strictObject({
+    jiggerMl: z.number().min(0.5).max(50),
+    pumpMl: z.number().min(1).max(60),
+    spoonMl: z.number().min(1).max(30),
+    scaleG: z.number().min(0.1).max(50),
+    siphonMl: z.number().min(250).max(5000),
+    chargesPerFill: z.number().int().min(1).max(6),
+    chargePrice: z.number().min(0).max(100),
+    kegMl: z.number().min(1000).max(60_000),
+  }),
+  /** What a new plan begins with. */
+  defaults: z.strictObject({
+    grind: z.enum(GRIND_NAMES),
+    ratio: z.number().min(0.5).max(60),
+    place: z.enum(STEEP_PLACES),
+    hours: z.number().positive().max(168),
+    wetting: z.enum(WETTING_NAMES),
+    method: z.enum(FILTRATION_METHODS),
+  }),
+});
+
+export type Shop = z.infer<typeof shopSchema>;

@@ -1,0 +1,105 @@
+import {
+  DataTypes,
+  UniqueConstraintError,
+  type Model,
+  type ModelAttributes,
+  type ModelStatic,
+  type Sequelize,
+  type Transaction,
+} from 'sequelize';
+import type { Caller } from '../caller.ts';
+import { ProblemError } from '../problem.ts';
+
+/** A row of history: nothing overwrites it. */
+export interface Row {
+  readonly id: string;
+  readonly at: string;
+}
+type Written<R> = R & { readonly author: string };
+
+/** A table of rows that are only ever added. */
+export interface RowTable<R> {
+  readonly name: string;
+  /** Key of the thing that a row is about; there is an index on it. */
+  readonly of: keyof R & string;
+  readonly columns: { readonly [K in keyof Omit<R, 'id' | 'at'>]: keyof typeof COLUMN_TYPES };
+}
+
+const COLUMN_TYPES = {
+  text: { type: DataTypes.STRING },
+  number: { type: DataTypes.DOUBLE },
+  json: { type: DataTypes.JSON },
+  /** No two rows with the same value. */
+  once: { type: DataTypes.STRING, unique: true },
+} as const;
+
+/** The rows of one table, each shop's its own. */
+export interface Rows<R extends Row> {
+  /** What there is about one thing, in the order of writing. */
+  readonly about: (shopId: string, of: string, transaction?: Transaction) => Promise<Written<R>[]>;
+  readonly find: (
+    shopId: string,
+    id: string,
+    transaction?: Transaction,
+  ) => Promise<Written<R> | null>;
+  /** @throws {ProblemError} already_exists for an identity, or a value that is unique, once more */
+  readonly add: (caller: Caller, row: R, transaction: Transaction) => Promise<Written<R>>;
+}
+
+/** @returns the repository of a table of rows */
+export function createRows<R extends Row>(
+  { sequelize }: { sequelize: Sequelize },
+  table: RowTable<R>,
+): Rows<R> {
+  const columns = Object.entries(table.columns) as [string, keyof typeof COLUMN_TYPES][];
+  const model = sequelize.define(
+    table.name,
+    {
+      /** Order of writing. */
+      seq: { type: DataTypes.INTEGER, primaryKey: true, autoIncrement: true },
+      shopId: { type: DataTypes.STRING(64), allowNull: false },
+      id: { type: DataTypes.STRING(64), allowNull: false },
+      author: { type: DataTypes.STRING(64), allowNull: false },
+      at: { type: DataTypes.STRING(32), allowNull: false },
+      ...Object.fromEntries(columns.map(([key, type]) => [key, { ...COLUMN_TYPES[type] }])),
+    } as ModelAttributes<Model>,
+    { tableName: table.name },
+  ) as ModelStatic<Model>;
+  const rowOf = (raw: Record<string, unknown>): Written<R> =>
+    Object.fromEntries(
+      ['id', 'author', 'at', ...columns.map(([key]) => key)].map((key) => {
+        const isJson = columns.some(([name, type]) => name === key && type === 'json');
+        return [key, isJson ? JSON.parse(raw[key] as string) : raw[key]];
+      }),
+    ) as unknown as Written<R>;
+
+  return {
+    about: async (shopId, of, transaction) => {
+      const rows = await model.findAll({
+        where: { shopId, [table.of]: of },
+        order: ['seq'],
+        raw: true,
+        transaction: transaction ?? null,
+      });
+      return rows.map((row) => rowOf(row as unknown as Record<string, unknown>));
+    },
+    find: async (shopId, id, transaction) => {
+      const row = await model.findOne({
+        where: { shopId, id },
+        raw: true,
+        transaction: transaction ?? null,
+      });
+      return row && rowOf(row as unknown as Record<string, unknown>);
+    },
+    add: async ({ shopId, author }, row, transaction) => {
+      try {
+        await model.create({ ...row, shopId, author } as never, { transaction });
+      } catch (error) {
+        if (error instanceof UniqueConstraintError)
+          throw new ProblemError('already_exists', 'This was done already.');
+        throw error;
+      }
+      return { ...row, author };
+    },
+  };
+}

@@ -1,0 +1,112 @@
+import type { Batch, BatchActual, Draft, SampleSet } from '@ratio/core/batch';
+import type { Vessel } from '@ratio/core/brew';
+import type { Coffee } from '@ratio/core/coffee';
+import type { Drink, DrinkVersion } from '@ratio/core/drink';
+import type { FilledJug, Jug, LedgerRow } from '@ratio/core/jug';
+import type { HouseRecipe, Opened, PantryItem } from '@ratio/core/pantry';
+import type { Shop } from '@ratio/core/shop';
+import type { Sequelize } from 'sequelize';
+import { createDocuments } from './documents.ts';
+import { createRows } from './rows.ts';
+import type { WriteTransaction } from './writeTransaction.ts';
+
+/** What the shop's row keeps beside the shop itself. */
+export type StoredShop = Shop & { readonly clockOffsetMs: number };
+
+/** A jug as it was filled, and what its ledger has made of it. */
+export type StoredJug = Jug & { readonly filled: FilledJug };
+
+/** A row of a jug's ledger, as it is written. */
+export type StoredJugRow = LedgerRow & {
+  readonly jugId: string;
+  readonly note: string;
+  readonly at: string;
+};
+
+/** @returns every table of the database, as a repository */
+export function defineTables(of: { sequelize: Sequelize; write: WriteTransaction }) {
+  return {
+    shops: createDocuments<StoredShop>(of, { name: 'shops', what: 'shop' }),
+    coffees: createDocuments<Coffee>(of, { name: 'coffees', what: 'coffee' }),
+    vessels: createDocuments<Vessel>(of, {
+      name: 'vessels',
+      what: 'vessel',
+      columns: { brimMl: 'number' },
+      order: [['brimMl', 'DESC']],
+    }),
+    drinks: createDocuments<Drink>(of, {
+      name: 'drinks',
+      what: 'drink',
+      columns: { order: 'number' },
+      order: [['order', 'ASC']],
+    }),
+    batches: createDocuments<Batch>(of, {
+      name: 'batches',
+      what: 'batch',
+      columns: {
+        coffeeName: 'text',
+        status: 'text',
+        startedAt: 'text',
+        endsAt: 'text',
+        strainedAt: 'text',
+      },
+      order: [['endsAt', 'ASC']],
+    }),
+    jugs: createDocuments<StoredJug>(of, {
+      name: 'jugs',
+      what: 'jug',
+      columns: { madeAt: 'text', useBy: 'text', onHandG: 'number' },
+      order: [['madeAt', 'ASC']],
+    }),
+    drafts: createDocuments<Draft>(of, {
+      name: 'drafts',
+      what: 'draft',
+      columns: { savedAt: 'text' },
+      order: [['savedAt', 'DESC']],
+    }),
+    sampleSets: createDocuments<SampleSet>(of, { name: 'sample_sets', what: 'set of jars' }),
+    pantryItems: createDocuments<PantryItem>(of, { name: 'pantry_items', what: 'ingredient' }),
+    houseRecipes: createDocuments<HouseRecipe>(of, {
+      name: 'house_recipes',
+      what: 'house recipe',
+      columns: { name: 'text' },
+      order: [['name', 'ASC']],
+    }),
+    openedItems: createDocuments<Opened>(of, { name: 'opened_items', what: 'open package' }),
+    batchActuals: createRows<Omit<BatchActual, 'author'>>(of, {
+      name: 'batch_actuals',
+      of: 'batchId',
+      columns: {
+        batchId: 'text',
+        kind: 'text',
+        massG: 'number',
+        tempC: 'number',
+        strengthFrac: 'number',
+        note: 'text',
+      },
+    }),
+    drinkVersions: createRows<Omit<DrinkVersion, 'author'>>(of, {
+      name: 'drink_versions',
+      of: 'drinkId',
+      columns: { drinkId: 'text', drink: 'json', change: 'text', forWhom: 'text' },
+    }),
+    jugEntries: createRows<StoredJugRow>(of, {
+      name: 'jug_entries',
+      of: 'jugId',
+      columns: {
+        jugId: 'text',
+        kind: 'text',
+        massG: 'number',
+        note: 'text',
+        undoes: 'once',
+        strengthFrac: 'number',
+        caffeineMgPerG: 'number',
+        pricePerKg: 'number',
+        useBy: 'text',
+        pairId: 'text',
+      },
+    }),
+  };
+}
+
+export type Tables = ReturnType<typeof defineTables>;

@@ -1,0 +1,41 @@
+import type { Shop } from '@ratio/core/shop';
+import type { Caller } from '../caller.ts';
+import type { Changes } from '../changes/changes.ts';
+import type { Database } from '../database/database.ts';
+import type { Save } from '../database/documents.ts';
+import type { StoredShop } from '../database/tables.ts';
+
+/** The shop itself: its rooms, hours, tools and defaults. */
+export interface ShopService {
+  readonly get: (caller: Caller) => Promise<Shop>;
+  readonly save: (caller: Caller, input: Omit<Save<Shop>, 'id'>) => Promise<Shop>;
+}
+
+const withoutClock = ({ clockOffsetMs: _, ...shop }: StoredShop): Shop => shop;
+
+/** @returns the use cases of the shop */
+export function createShopService({
+  db,
+  changes,
+}: {
+  db: Database;
+  changes: Changes;
+}): ShopService {
+  const { shops } = db;
+  return {
+    get: async ({ shopId }) => withoutClock(await shops.get(shopId, shopId)),
+    save: async (caller, { seenVersion, body }) => {
+      const { shopId: id } = caller;
+      const saved = await db.write(async (transaction) => {
+        const { clockOffsetMs } = await shops.get(id, id, transaction);
+        return shops.save(
+          caller,
+          { id, seenVersion, body: { ...body, clockOffsetMs } },
+          transaction,
+        );
+      });
+      changes.publish(caller, { noun: 'shelf', id });
+      return withoutClock(saved);
+    },
+  };
+}

@@ -1,0 +1,258 @@
+<script setup lang="ts">
+import { extent } from 'd3-array';
+import { scaleLinear } from 'd3-scale';
+import { curveMonotoneX, line } from 'd3-shape';
+import { computed, ref } from 'vue';
+import type { AmountFormat } from '../../format/amountFormat.ts';
+import SvgHandle from '../drawings/SvgHandle.vue';
+import AxisBottom from './AxisBottom.vue';
+import AxisSide from './AxisSide.vue';
+import ChartTable from './ChartTable.vue';
+
+interface MinutePoint {
+  readonly minutes: number;
+  readonly strengthFrac: number;
+  readonly meltedG: number;
+  readonly tempC: number;
+  readonly levelMl: number;
+}
+
+/**
+ * A drink while it stands: strength, temperature or level by minutes. The minute that it is judged
+ * at is the handle; the stretch in which it tastes as meant is marked; other ice is drawn beside it.
+ */
+const props = defineProps<{
+  timeline: readonly MinutePoint[];
+  other: { readonly name: string; readonly timeline: readonly MinutePoint[] } | null;
+  /** What its own ice is, for the legend. */
+  ownName: string;
+  window: { readonly fromMinutes: number; readonly toMinutes: number } | null;
+  minute: number;
+  lastSipMinutes: number;
+  format: AmountFormat;
+}>();
+const emit = defineEmits<{ minute: [minutes: number] }>();
+
+const WIDTH = 440;
+const HEIGHT = 164;
+const LEFT = 46;
+const RIGHT = WIDTH - 16;
+const TOP = 24;
+const BASE = 136;
+const svg = ref<SVGSVGElement | null>(null);
+const VIEWS = [
+  {
+    key: 'strength',
+    name: 'Strength',
+    title: 'Coffee strength, %, by minutes after pouring',
+    digits: 2,
+  },
+  {
+    key: 'temp',
+    name: 'Temperature',
+    title: 'Temperature, degrees, by minutes after pouring',
+    digits: 0,
+  },
+  { key: 'level', name: 'Level', title: 'Level with its ice, by minutes after pouring', digits: 0 },
+] as const;
+type View = (typeof VIEWS)[number];
+const view = ref<View>(VIEWS[0]);
+
+const inUnits = (volumeMl: number): number => volumeMl / props.format.glassUnitMl;
+const valueOf = (point: MinutePoint): number =>
+  ({
+    strength: 100 * point.strengthFrac,
+    temp: props.format.degrees(point.tempC),
+    level: inUnits(point.levelMl),
+  })[view.value.key];
+const LEAST_SPAN = { strength: 0.2, temp: 4, level: 8 } as const;
+
+const x = scaleLinear([0, 30], [LEFT, RIGHT]);
+const y = computed(() => {
+  const both = [...props.timeline, ...(props.other?.timeline ?? [])];
+  const [low = 0, high = 1] = extent(both, valueOf);
+  const room = Math.max(LEAST_SPAN[view.value.key] - (high - low), (high - low) * 0.3) / 2;
+  return scaleLinear([Math.max(0, low - room), high + room], [BASE - 6, TOP]).nice(4);
+});
+const pathOf = (timeline: readonly MinutePoint[]): string =>
+  line<MinutePoint>(
+    (point) => x(point.minutes),
+    (point) => y.value(valueOf(point)),
+  ).curve(curveMonotoneX)(timeline) ?? '';
+const ticks = computed(() => {
+  const format = y.value.tickFormat(4, `.${view.value.digits}f`);
+  return y.value.ticks(4).map((value) => ({ y: y.value(value), label: format(value) }));
+});
+const at = (minutes: number) => {
+  const point = props.timeline[Math.min(30, Math.round(minutes))];
+  return point ? { x: x(minutes), y: y.value(valueOf(point)) } : null;
+};
+const judged = computed(() => at(props.minute));
+const sips = computed(() => [0, props.lastSipMinutes].map(at).filter((place) => place !== null));
+const rows = computed(() =>
+  props.timeline
+    .filter(({ minutes }) => minutes % 5 === 0)
+    .map((point, i) => [
+      `${point.minutes} min`,
+      `${(100 * point.strengthFrac).toFixed(2)} %`,
+      `${point.meltedG.toFixed(0)} g`,
+      props.format.temp(point.tempC),
+      props.format.volume(point.levelMl),
+      props.other ? `${(100 * props.other.timeline[i * 5]!.strengthFrac).toFixed(2)} %` : '',
+    ]),
+);
+</script>
+
+<template>
+  <figure>
+    <div class="views no-print" role="group" aria-label="What the chart shows">
+      <button
+        v-for="one in VIEWS"
+        :key="one.key"
+        type="button"
+        :aria-pressed="view.key === one.key"
+        @click="view = one"
+      >
+        {{ one.name }}
+      </button>
+      <p class="legend">
+        <span class="own">{{ ownName }}</span>
+        <span v-if="other" class="other">{{ other.name }}</span>
+      </p>
+    </div>
+    <svg
+      ref="svg"
+      class="chart"
+      :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
+      role="group"
+      :aria-label="view.title"
+    >
+      <text class="title" :x="LEFT" y="13">{{ view.title }}</text>
+      <rect
+        v-if="window && view.key === 'strength'"
+        class="window"
+        :x="x(window.fromMinutes)"
+        :width="Math.max(1, x(window.toMinutes) - x(window.fromMinutes))"
+        :y="TOP - 4"
+        :height="BASE - TOP + 4"
+      />
+      <text
+        v-if="window && view.key === 'strength'"
+        class="note meant"
+        :x="x(window.toMinutes) - 6"
+        text-anchor="end"
+        :y="BASE - 8"
+      >
+        tastes as meant
+      </text>
+      <AxisSide :ticks="ticks" :x="LEFT" side="left" />
+      <AxisBottom :scale="x" :y="BASE" :majors="[0, 5, 10, 15, 20, 25, 30]" :minor-step="1" />
+      <path v-if="other" class="curve beside" :d="pathOf(other.timeline)" />
+      <path class="curve" :d="pathOf(timeline)" />
+      <circle v-for="sip in sips" :key="sip.x" class="sip" :cx="sip.x" :cy="sip.y" r="4" />
+      <template v-if="judged">
+        <line class="end" :x1="judged.x" :x2="judged.x" :y1="TOP - 4" :y2="BASE" />
+        <circle class="dot" :cx="judged.x" :cy="judged.y" r="5" />
+        <SvgHandle
+          :svg="svg"
+          :x="judged.x"
+          :y="BASE"
+          axis="x"
+          :value="minute"
+          :min="0"
+          :max="30"
+          :step="1"
+          label="Minute at which the drink is judged"
+          :value-text="`${minute} minutes after pouring`"
+          :invert="x.invert"
+          @change="emit('minute', $event)"
+        >
+          <rect class="tab" x="-9" y="-2" width="18" height="12" rx="2" />
+        </SvgHandle>
+      </template>
+    </svg>
+    <ChartTable
+      caption="The drink while it stands"
+      :head="['After pouring', 'Strength', 'Ice melted', 'Temperature', 'Level', other?.name ?? '']"
+      :rows="rows"
+    />
+  </figure>
+</template>
+
+<style scoped>
+.views {
+  display: flex;
+  align-items: center;
+  gap: 4px;
+}
+
+.views button {
+  min-height: 32px;
+  border: 0;
+  border-bottom: 2px solid transparent;
+  background: none;
+  padding: 0 8px;
+  color: var(--ink-soft);
+  font-size: var(--t13);
+  font-weight: 600;
+  cursor: pointer;
+}
+
+.views button[aria-pressed='true'] {
+  border-bottom-color: var(--action);
+  color: var(--ink);
+}
+
+.legend {
+  display: flex;
+  gap: 12px;
+  margin-left: auto;
+  white-space: nowrap;
+  font-size: var(--t13);
+}
+
+.legend span::before {
+  display: inline-block;
+  width: 18px;
+  margin-right: 5px;
+  border-top: 2px solid var(--ink);
+  content: '';
+  vertical-align: middle;
+}
+
+.legend .other::before {
+  border-top-style: dashed;
+  border-top-color: var(--past);
+}
+
+.window {
+  fill: var(--resting-wash);
+}
+
+.meant {
+  fill: var(--resting);
+}
+
+.beside {
+  stroke: var(--past);
+  stroke-dasharray: 6 4;
+}
+
+.sip {
+  fill: var(--paper);
+  stroke: var(--ink);
+  stroke-width: 1.8;
+}
+
+@media (max-width: 640px) {
+  .views {
+    flex-wrap: wrap;
+  }
+}
+
+@media (pointer: coarse) {
+  .views button {
+    min-height: var(--touch);
+  }
+}
+</style>

@@ -1,0 +1,189 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import SvgHandle from './SvgHandle.vue';
+import VesselOutline from './VesselOutline.vue';
+import { heightOfMm, TAPER, vesselShape, volumeAtMl, type VesselKind } from './vesselShape.ts';
+
+/** A steep to one scale: the vessel with grounds and water in it, and the brew that comes out. */
+const props = defineProps<{
+  vessel: { name: string; brimMl: number; heightMm: number; kind: VesselKind };
+  slurryMl: number;
+  /** Most that should go in, mL. */
+  workingMl: number;
+  /** Wet, swollen grounds, mL. */
+  bedMl: number;
+  brewMl: number;
+  retainedText: string;
+  brewText: string;
+  levelText: string;
+  headText: string;
+  steepText: string;
+  steepColour: string;
+  brewColour: string;
+  /** What one unit of the graduations is, mL. */
+  perUnitMl: number;
+}>();
+const emit = defineEmits<{ level: [volumeMl: number] }>();
+
+const WIDTH = 560;
+const HEIGHT = 372;
+const TOP = 34;
+const FLOOR = 356;
+const STEP_ML = 10;
+const svg = ref<SVGSVGElement | null>(null);
+
+const before = computed(() => vesselShape({ ...props.vessel, taper: TAPER[props.vessel.kind] }));
+const after = computed(() => {
+  const brimMl = Math.max(300, props.brewMl * 1.12);
+  // A jug a quarter higher than wide.
+  const heightMm = 1.25 * 2 * Math.cbrt((brimMl * 1000) / (2 * Math.PI * 1.25));
+  return vesselShape({ brimMl, heightMm, taper: TAPER.jug });
+});
+/** px per mm, so that the higher of the two fills the drawing. */
+const scale = computed(() =>
+  Math.min(
+    (FLOOR - TOP) / Math.max(before.value.heightMm, after.value.heightMm),
+    250 / (2 * before.value.topRadiusMm),
+    170 / (2 * after.value.topRadiusMm),
+  ),
+);
+const beforeX = computed(() => 44 + before.value.topRadiusMm * scale.value);
+const afterX = computed(() => WIDTH - 44 - after.value.topRadiusMm * scale.value);
+const level = computed(() => Math.min(props.slurryMl, props.vessel.brimMl));
+const yOf = (volumeMl: number): number => FLOOR - heightOfMm(before.value, volumeMl) * scale.value;
+const edgeX = computed(() => beforeX.value + before.value.topRadiusMm * scale.value);
+const levelY = computed(() => yOf(level.value));
+const brewTop = computed(() => FLOOR - after.value.heightMm * scale.value);
+const overflows = computed(() => props.slurryMl > props.vessel.brimMl);
+const invert = (y: number): number =>
+  volumeAtMl(before.value, Math.max(0, (FLOOR - y) / scale.value));
+const headY = computed(() => Math.min(levelY.value - 26, yOf(props.vessel.brimMl) + 10));
+</script>
+
+<template>
+  <svg
+    ref="svg"
+    class="drawing"
+    :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
+    role="group"
+    :aria-label="`${vessel.name}, to scale. ${levelText}. ${headText}. After straining: ${brewText}; ${retainedText}.`"
+  >
+    <text class="title" x="44" :y="yOf(vessel.brimMl) - 12">{{ vessel.name }}, before</text>
+    <VesselOutline
+      :shape="before"
+      :x="beforeX"
+      :floor="FLOOR"
+      :scale="scale"
+      ticks-side="left"
+      :per-unit-ml="perUnitMl"
+      :layers="[
+        { volumeMl: Math.max(0, level - bedMl), colour: steepColour, grounds: false },
+        { volumeMl: Math.min(level, bedMl), colour: steepColour, grounds: true },
+      ]"
+    />
+    <line
+      class="working"
+      :x1="edgeX - 14"
+      :x2="edgeX + 8"
+      :y1="yOf(workingMl)"
+      :y2="yOf(workingMl)"
+    />
+    <line
+      class="level"
+      :x1="beforeX - before.topRadiusMm * scale - 6"
+      :x2="edgeX + 14"
+      :y1="levelY"
+      :y2="levelY"
+    />
+    <text class="note" :class="{ due: overflows }" :x="edgeX + 12" :y="headY - 6">
+      {{ headText }}
+    </text>
+    <text class="set" :x="edgeX + 30" :y="levelY + 4">{{ levelText }}</text>
+    <SvgHandle
+      :svg="svg"
+      :x="edgeX + 18"
+      :y="levelY"
+      axis="y"
+      :value="Math.round(slurryMl)"
+      :min="Math.round(vessel.brimMl * 0.1)"
+      :max="Math.round(vessel.brimMl)"
+      :step="STEP_ML"
+      label="Level in the vessel"
+      :value-text="levelText"
+      :invert="invert"
+      @change="emit('level', $event)"
+    />
+
+    <g class="way">
+      <text class="note" :x="edgeX + 14" :y="FLOOR - 62">{{ steepText }}</text>
+      <path
+        :d="`M${edgeX + 14} ${FLOOR - 50}H${afterX - after.topRadiusMm * scale - 14}m-9 -5l9 5l-9 5`"
+      />
+    </g>
+
+    <text class="note" :x="afterX + after.topRadiusMm * scale" :y="brewTop - 30" text-anchor="end">
+      {{ retainedText }}
+    </text>
+    <text class="title" :x="afterX + after.topRadiusMm * scale" :y="brewTop - 12" text-anchor="end">
+      Brew, after: {{ brewText }}
+    </text>
+    <VesselOutline
+      :shape="after"
+      :x="afterX"
+      :floor="FLOOR"
+      :scale="scale"
+      ticks-side="right"
+      :per-unit-ml="perUnitMl"
+      :layers="[{ volumeMl: brewMl, colour: brewColour, grounds: false }]"
+    />
+  </svg>
+</template>
+
+<style scoped>
+.drawing {
+  display: block;
+  width: 100%;
+  height: auto;
+}
+
+text {
+  fill: var(--ink);
+  font-size: 13px;
+}
+
+.title {
+  font-weight: 600;
+}
+
+.note {
+  fill: var(--ink-soft);
+  font-size: 12.5px;
+}
+
+.note.due {
+  fill: var(--due);
+  font-weight: 600;
+}
+
+.set {
+  fill: var(--action);
+  font-weight: 600;
+}
+
+.level {
+  stroke: var(--action);
+  stroke-width: 2;
+}
+
+.working {
+  stroke: var(--ink);
+  stroke-width: 1.5;
+  stroke-dasharray: 3 3;
+}
+
+.way path {
+  fill: none;
+  stroke: var(--ink);
+  stroke-width: 1.5;
+}
+</style>

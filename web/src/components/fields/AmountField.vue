@@ -1,0 +1,165 @@
+<script setup lang="ts">
+import {
+  readAmount,
+  understood,
+  type Expected,
+  type OwnMeasure,
+  type UnitId,
+} from '@ratio/core/units';
+import { ElInput } from 'element-plus';
+import { computed, nextTick, ref, useId } from 'vue';
+
+/** An amount typed as one would say it. A wrong entry stays, says why, and changes nothing. */
+const props = defineProps<{
+  label: string;
+  /** In the canonical unit of the first quantity that it accepts. */
+  value: number;
+  accepts: readonly [Expected, ...Expected[]];
+  plainUnit?: UnitId;
+  /** What else it is counted in: the shop's pumps, spoons, cubes. */
+  measures?: readonly OwnMeasure[];
+  /** How a value is written in the field. */
+  write: (value: number) => string;
+  step: number;
+  min: number;
+  max: number;
+  /** Why a value outside the limits will not do, in a sentence. */
+  limitText: string;
+  size?: 'row' | 'middle' | 'large';
+  /** Emits a change when the field is left, for what is saved at once. */
+  lazy?: boolean;
+  /** Why the page could not follow, from whoever owns the amount. */
+  refused?: string;
+}>();
+const emit = defineEmits<{ change: [value: number, quantity: Expected] }>();
+
+const id = useId();
+const typed = ref<string | null>(null);
+const wrong = ref('');
+const hint = ref('');
+let pending: { value: number; quantity: Expected } | null = null;
+const complaint = computed(() => wrong.value || props.refused || '');
+const shown = computed(() => typed.value ?? props.write(props.value));
+
+function input(text: string): void {
+  typed.value = text;
+  const amount = readAmount({
+    text,
+    accepts: props.accepts,
+    ...(props.plainUnit ? { plainUnit: props.plainUnit } : {}),
+    ...(props.measures ? { measures: props.measures } : {}),
+  });
+  if (!amount.ok) {
+    hint.value = '';
+    wrong.value = amount.message;
+    return;
+  }
+  const usual = amount.quantity === props.accepts[0];
+  if (usual && (amount.value < props.min || amount.value > props.max)) {
+    wrong.value = props.limitText;
+    return;
+  }
+  wrong.value = '';
+  hint.value = understood(amount);
+  pending = { value: amount.value, quantity: amount.quantity };
+  if (!props.lazy) emitChange();
+}
+
+function emitChange(): void {
+  if (pending && wrong.value === '') emit('change', pending.value, pending.quantity);
+  pending = null;
+}
+
+function leave(): void {
+  hint.value = '';
+  emitChange();
+  if (complaint.value === '') typed.value = null;
+}
+
+function key(event: KeyboardEvent | Event): void {
+  if (!(event instanceof KeyboardEvent)) return;
+  if (event.key === 'Enter') return leave();
+  if (event.key === 'Escape') {
+    pending = null;
+    hint.value = '';
+    typed.value = null;
+    wrong.value = '';
+    return;
+  }
+  const way = { ArrowUp: 1, ArrowDown: -1 }[event.key];
+  if (way === undefined) return;
+  event.preventDefault();
+  const step = props.step * (event.shiftKey ? 10 : 1);
+  const next = Math.round((props.value + way * step) / props.step) * props.step;
+  typed.value = null;
+  wrong.value = '';
+  emit('change', Math.min(props.max, Math.max(props.min, next)), props.accepts[0]);
+}
+
+async function select(event: FocusEvent): Promise<void> {
+  await nextTick();
+  (event.target as HTMLInputElement).select();
+}
+</script>
+
+<template>
+  <div class="amount bare" :class="size">
+    <ElInput
+      :id="id"
+      :model-value="shown"
+      :aria-label="label"
+      :aria-invalid="complaint !== ''"
+      :aria-describedby="complaint === '' ? undefined : `${id}-wrong`"
+      autocomplete="off"
+      inputmode="text"
+      @update:model-value="input"
+      @keydown="key"
+      @blur="leave"
+      @focus="select"
+    />
+    <p v-if="hint !== '' && complaint === ''" class="hint" role="status">{{ hint }}</p>
+    <p v-if="complaint !== ''" :id="`${id}-wrong`" class="due wrong" role="alert">
+      {{ complaint }}
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.amount {
+  position: relative;
+}
+
+/* Over what follows, so that nothing moves while one types. */
+.hint {
+  position: absolute;
+  top: 100%;
+  left: 0;
+  z-index: 2;
+  border: 1px solid var(--ink);
+  border-radius: 4px;
+  background: var(--panel);
+  padding: 2px 8px;
+  font-size: var(--t13);
+  white-space: nowrap;
+}
+
+.wrong {
+  font-size: var(--t13);
+  font-weight: 600;
+}
+.large :deep(.el-input__inner),
+.middle :deep(.el-input__inner) {
+  height: 1.1em;
+  font-family: var(--figures);
+  font-weight: 500;
+  letter-spacing: -0.04em;
+}
+
+.large :deep(.el-input__inner) {
+  font-size: var(--t64);
+}
+
+.middle :deep(.el-input__inner) {
+  font-size: var(--t40);
+}
+</style>

@@ -1,0 +1,64 @@
+<script setup lang="ts">
+import type { OpenLife } from '../../stores/pantry.ts';
+import { computed } from 'vue';
+import { dateName, dayName } from '../../format/formatClock.ts';
+
+/** Whether a package stands open (or a house recipe is made), until when it is used, and what to do about it. */
+const props = defineProps<{
+  name: string;
+  life: OpenLife | null;
+  zone: string;
+  /** What beginning one is called. */
+  opening: string;
+}>();
+const emit = defineEmits<{ open: []; usedUp: [] }>();
+
+const state = computed(() => {
+  if (!props.life) return null;
+  const { daysLeft, lastDay } = props.life;
+  const last = dateName(lastDay);
+  if (daysLeft < 0) return { text: `past: ${last}`, tone: 'due' };
+  if (daysLeft === 0) return { text: 'to the end of today', tone: 'due' };
+  return { text: `to ${last}`, tone: 'resting' };
+});
+const since = computed(() =>
+  props.life ? `since ${dayName({ at: props.life.at, zone: props.zone })}` : '',
+);
+</script>
+
+<template>
+  <div class="state">
+    <span v-if="state" :class="state.tone" :title="since">{{ state.text }}</span>
+    <span class="ways no-print">
+      <button
+        type="button"
+        :aria-label="`${name}: ${life ? 'a new one' : opening}`"
+        @click="emit('open')"
+      >
+        {{ life ? 'a new one' : opening }}
+      </button>
+      <button v-if="life" type="button" :aria-label="`${name}: used up`" @click="emit('usedUp')">
+        used up
+      </button>
+    </span>
+  </div>
+</template>
+
+<style scoped>
+.state {
+  display: grid;
+  padding: 4px 0 2px;
+  font-size: var(--t13);
+  line-height: 1.3;
+}
+
+button {
+  min-height: 28px;
+  border: 0;
+  background: none;
+  padding: 0 10px 0 0;
+  color: var(--action);
+  text-decoration: underline;
+  cursor: pointer;
+}
+</style>

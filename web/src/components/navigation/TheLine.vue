@@ -1,0 +1,176 @@
+<script setup lang="ts">
+import { RouterLink, useRoute } from 'vue-router';
+import { useSettings } from '../../stores/settings.ts';
+import { useLine } from './useLine.ts';
+
+/** The stations in the order in which coffee moves, with what stands at each now. */
+const route = useRoute();
+const settings = useSettings();
+const { stations } = useLine();
+const emit = defineEmits<{ help: []; find: [] }>();
+</script>
+
+<template>
+  <header class="line no-print">
+    <RouterLink to="/" class="mark" aria-label="Ratio, home">
+      <svg viewBox="0 0 16 32" aria-hidden="true">
+        <circle cx="8" cy="5" r="4" />
+        <circle cx="8" cy="23" r="7.5" />
+      </svg>
+      <span>Ratio</span>
+    </RouterLink>
+    <nav aria-label="Stations">
+      <RouterLink
+        v-for="station in stations"
+        :key="station.to"
+        :to="station.to"
+        class="station"
+        :class="{ here: route.path.startsWith(station.to) }"
+      >
+        <strong>{{ station.name }}</strong>
+        <span :class="station.due ? 'due' : 'soft'">{{ station.text }}</span>
+      </RouterLink>
+    </nav>
+    <div class="end">
+      <RouterLink to="/shelf" class="quiet">Shelf</RouterLink>
+      <button type="button" class="quiet" @click="emit('find')">Find</button>
+      <button type="button" class="quiet" aria-label="Keys" @click="emit('help')">?</button>
+      <button type="button" class="quiet" @click="settings.toggleTheme">Day/night</button>
+      <button
+        type="button"
+        class="boxed"
+        :aria-label="`Units: ${settings.units}. Change`"
+        @click="settings.toggleUnits"
+      >
+        {{ settings.units === 'metric' ? 'g · mL' : 'oz · fl oz' }}
+      </button>
+    </div>
+  </header>
+</template>
+
+<style scoped>
+.line {
+  display: grid;
+  grid-template-columns: 132px minmax(0, 1fr) auto;
+  min-height: 84px;
+  border-bottom: 1px solid var(--hairline);
+}
+
+.mark {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  padding-left: 24px;
+  color: var(--ink);
+  font-size: var(--t18);
+  font-weight: 700;
+  text-decoration: none;
+}
+
+.mark svg {
+  height: 30px;
+  fill: currentColor;
+}
+
+nav {
+  display: grid;
+  grid-template-columns: repeat(4, minmax(0, 1fr));
+}
+
+.station {
+  display: flex;
+  flex-direction: column;
+  justify-content: center;
+  gap: 2px;
+  padding: 0 14px;
+  border-bottom: 4px solid transparent;
+  color: var(--ink);
+  font-size: var(--t13);
+  text-decoration: none;
+}
+
+.station strong {
+  font-size: var(--t15);
+}
+
+.station .due {
+  font-weight: 600;
+}
+
+.station.here {
+  background: var(--panel);
+  border-bottom-color: var(--action);
+  border-inline: 1px solid var(--hairline);
+}
+
+.end {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  padding: 0 24px 0 14px;
+}
+
+.quiet,
+.boxed {
+  display: inline-flex;
+  align-items: center;
+  min-height: 36px;
+  color: var(--ink);
+  text-decoration: none;
+  border: 1px solid transparent;
+  border-radius: 4px;
+  background: none;
+  padding: 0 10px;
+  font-size: var(--t13);
+  cursor: pointer;
+}
+
+.boxed {
+  border-color: var(--hairline-strong);
+  background: var(--panel);
+  font-weight: 600;
+}
+
+@media (max-width: 900px) {
+  .line {
+    grid-template-columns: auto minmax(0, 1fr);
+  }
+
+  nav {
+    grid-column: 1 / -1;
+    grid-row: 2;
+    min-height: 64px;
+    border-top: 1px solid var(--hairline);
+  }
+
+  .mark {
+    min-height: 52px;
+  }
+
+  .end {
+    justify-content: flex-end;
+  }
+}
+
+@media (max-width: 560px) {
+  .station {
+    padding: 6px 8px;
+  }
+
+  .station span {
+    font-size: 0.75rem;
+    line-height: 1.25;
+  }
+
+  .end {
+    padding-right: 12px;
+  }
+}
+
+@media (pointer: coarse) {
+  .quiet,
+  .boxed {
+    min-height: var(--touch);
+  }
+}
+</style>

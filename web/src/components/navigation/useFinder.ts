@@ -1,0 +1,83 @@
+import { computed, ref } from 'vue';
+import { useBatches } from '../../stores/batches.ts';
+import { useJugs } from '../../stores/jugs.ts';
+import { usePantry } from '../../stores/pantry.ts';
+import { useShop } from '../../stores/shop.ts';
+
+/** Something that can be found: where it is, and what to do on the way. */
+export interface Found {
+  readonly key: string;
+  readonly name: string;
+  readonly kind: string;
+  readonly to: string;
+  readonly before?: () => void;
+}
+
+const PAGES: readonly Found[] = [
+  { key: 'plan', name: 'Plan a batch', kind: 'page', to: '/plan' },
+  { key: 'recipe', name: 'Read a recipe', kind: 'page', to: '/plan/recipe' },
+  { key: 'samples', name: 'Small jars first', kind: 'page', to: '/plan/samples' },
+  { key: 'steep', name: 'Steeping', kind: 'page', to: '/steep' },
+  { key: 'jugs', name: 'Concentrate on hand', kind: 'page', to: '/jugs' },
+  { key: 'pour', name: 'Pour a drink', kind: 'page', to: '/pour' },
+  { key: 'menu', name: 'The whole menu', kind: 'page', to: '/pour/menu' },
+  { key: 'house-recipes', name: 'House recipes', kind: 'page', to: '/shelf/house-recipes' },
+  { key: 'ingredients', name: 'Ingredients', kind: 'page', to: '/shelf/ingredients' },
+  { key: 'shelf', name: 'Shelf and defaults', kind: 'page', to: '/shelf' },
+];
+const MOST = 8;
+
+/** Everything of the shop by name. */
+export function useFinder() {
+  const shelf = useShop();
+  const batches = useBatches();
+  const jugs = useJugs();
+  const pantry = usePantry();
+  const sought = ref('');
+
+  const all = computed<Found[]>(() => [
+    ...PAGES,
+    ...shelf.drinks.map(({ id, name }) => ({
+      key: id,
+      name,
+      kind: 'drink',
+      to: `/pour?drink=${id}`,
+    })),
+    ...jugs.onHand.map(({ id, label, coffeeName }) => ({
+      key: id,
+      name: `${label}, ${coffeeName}`,
+      kind: 'jug',
+      to: '/pour',
+      before: () => jugs.choose(id),
+    })),
+    ...batches.steeping.map(({ id, coffeeName, vesselName }) => ({
+      key: id,
+      name: `${coffeeName} in ${vesselName}`,
+      kind: 'steeping',
+      to: '/steep',
+    })),
+    ...pantry.houseRecipes.map(({ id, name }) => ({
+      key: id,
+      name,
+      kind: 'house recipe',
+      to: `/shelf/house-recipes?recipe=${id}`,
+    })),
+    ...pantry.all
+      .filter(({ id }) => !Object.hasOwn(pantry.resolved.made, id))
+      .map(({ id, name }) => ({
+        key: id,
+        name,
+        kind: 'ingredient',
+        to: `/shelf/ingredients?find=${encodeURIComponent(name)}`,
+      })),
+    ...shelf.coffees.map(({ id, name }) => ({ key: id, name, kind: 'coffee', to: '/shelf' })),
+    ...shelf.vessels.map(({ id, name }) => ({ key: id, name, kind: 'vessel', to: '/shelf' })),
+  ]);
+  const found = computed(() => {
+    const words = sought.value.toLowerCase().split(/\s+/).filter(Boolean);
+    const fits = ({ name, kind }: Found) =>
+      words.every((word) => `${name} ${kind}`.toLowerCase().includes(word));
+    return all.value.filter(fits).slice(0, MOST);
+  });
+  return { sought, found };
+}

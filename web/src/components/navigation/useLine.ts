@@ -1,0 +1,70 @@
+import { amountText, writeMass, writeVolume } from '@ratio/core/units';
+import { computed } from 'vue';
+import { clockTime } from '../../format/formatClock.ts';
+import { useBatches } from '../../stores/batches.ts';
+import { useDraft } from '../../stores/draft.ts';
+import { onHandMl, useJugs } from '../../stores/jugs.ts';
+import { useMenu } from '../../stores/menu.ts';
+import { useSettings } from '../../stores/settings.ts';
+import { useShop } from '../../stores/shop.ts';
+
+const DAY_MS = 86_400_000;
+
+/** One station of the line. */
+export interface Station {
+  readonly to: string;
+  readonly name: string;
+  readonly text: string;
+  readonly due: boolean;
+}
+
+/** What stands at each station now. */
+export function useLine() {
+  const shelf = useShop();
+  const drafts = useDraft();
+  const batches = useBatches();
+  const jugs = useJugs();
+  const menu = useMenu();
+  const settings = useSettings();
+
+  const plan = computed(() => {
+    const { doseG, waterG } = drafts.plan;
+    const mass = amountText(writeMass({ massG: doseG, units: settings.units }));
+    return `1 draft, ${mass} at 1:${(waterG / doseG).toFixed(1)}`;
+  });
+  const steep = computed(() => {
+    const [next] = batches.steeping;
+    if (!next) return { text: 'nothing steeping', due: false };
+    const ends = new Date(next.endsAt);
+    const due = ends <= shelf.now;
+    const at = clockTime({ at: ends, zone: shelf.zone });
+    return {
+      text: `${batches.steeping.length} steeping, ${due ? 'strain now' : `strain ${at}`}`,
+      due,
+    };
+  });
+  const stock = computed(() => {
+    const { onHand } = jugs;
+    if (onHand.length === 0) return { text: 'no concentrate', due: true };
+    const volumeMl = onHand.reduce((sum, jug) => sum + onHandMl(jug), 0);
+    const held = amountText(writeVolume({ volumeMl, units: settings.units }));
+    const soon = onHand.filter(
+      ({ useBy }) => Date.parse(useBy) - shelf.now.getTime() < DAY_MS,
+    ).length;
+    const text = `${held} in ${onHand.length} jug${onHand.length === 1 ? '' : 's'}`;
+    return { text: soon > 0 ? `${text}, ${soon} to use up` : text, due: soon > 0 };
+  });
+  const pour = computed(() => {
+    const short = menu.outOfReach.length;
+    const text = `${menu.rows.length} drinks`;
+    return { text: short > 0 ? `${text}, ${short} out of reach` : text, due: short > 0 };
+  });
+
+  const stations = computed<Station[]>(() => [
+    { to: '/plan', name: 'Plan', text: plan.value, due: false },
+    { to: '/steep', name: 'Steep', ...steep.value },
+    { to: '/jugs', name: 'Jugs', ...stock.value },
+    { to: '/pour', name: 'Pour', ...pour.value },
+  ]);
+  return { stations };
+}

@@ -1,0 +1,24 @@
+import { onScopeDispose } from 'vue';
+import { tinykeys } from 'tinykeys';
+
+/** Where a letter is typed or a key already means something else. */
+const TAKES_KEYS = 'input, textarea, [role="slider"], [role="dialog"]';
+
+/**
+ * Keys of a page, as long as it is there; not while somebody types.
+ *
+ * @param keys what each does, by its name for tinykeys: `n`, `/`, `Shift+?`
+ */
+export function useKeys(keys: Readonly<Record<string, () => void>>): void {
+  const bound = Object.fromEntries(
+    Object.entries(keys).map(([key, does]) => [
+      key,
+      (event: KeyboardEvent) => {
+        if ((event.target as HTMLElement).closest(TAKES_KEYS)) return;
+        event.preventDefault();
+        does();
+      },
+    ]),
+  );
+  onScopeDispose(tinykeys(window, bound));
+}

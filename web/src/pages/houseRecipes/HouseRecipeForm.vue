@@ -1,0 +1,134 @@
+<script setup lang="ts">
+import {
+  startingProcess,
+  type HouseRecipe,
+  type Ingredient,
+  type MadeRecipe,
+  type HouseRecipeMethod,
+} from '@ratio/core/pantry';
+import { ElButton } from 'element-plus';
+import AmountField from '../../components/fields/AmountField.vue';
+import ChoiceField from '../../components/fields/ChoiceField.vue';
+import ChoiceRow from '../../components/fields/ChoiceRow.vue';
+import TextField from '../../components/fields/TextField.vue';
+import { useJugs } from '../../stores/jugs.ts';
+import type { AmountFormat } from '../../format/amountFormat.ts';
+import HouseRecipeInputs from './HouseRecipeInputs.vue';
+import HouseRecipeProcess from './HouseRecipeProcess.vue';
+import { leftoverOf } from './useHouseRecipes.ts';
+
+/** A house recipe: what goes in, and what is done with it. */
+defineProps<{
+  recipe: HouseRecipe;
+  made: MadeRecipe | null;
+  ingredients: readonly Ingredient[];
+  format: AmountFormat;
+}>();
+const emit = defineEmits<{ change: [change: Partial<HouseRecipe>, what: string]; remove: [] }>();
+
+const jugs = useJugs();
+const METHODS = [
+  { value: 'mix', label: 'mixed', reason: 'syrup, sweet cream, flavoured milk, nut-butter syrup' },
+  { value: 'infuse', label: 'infused, strained and matched', reason: 'herbs, tea, peel, spice' },
+  { value: 'reduce', label: 'reduced', reason: 'plant milk simmered to a share of its volume' },
+  { value: 'whip', label: 'whipped', reason: 'foam, whipped coffee: volume grows, mass does not' },
+  {
+    value: 'freeze',
+    label: 'frozen into cubes',
+    reason: 'leftover coffee that makes a drink grow',
+  },
+] as const;
+
+const setMethod = (method: HouseRecipeMethod): void =>
+  emit('change', { process: startingProcess(method, leftoverOf(jugs.chosen)) }, method);
+</script>
+
+<template>
+  <section class="recipe" :aria-label="`Recipe of ${recipe.name}`">
+    <ChoiceRow label="Name">
+      <TextField
+        label="Name of the recipe"
+        needed
+        :value="recipe.name"
+        @change="emit('change', { name: $event }, 'renamed')"
+      />
+    </ChoiceRow>
+    <ChoiceRow label="How it is made">
+      <ChoiceField
+        label="How it is made"
+        :options="METHODS"
+        :model-value="recipe.process.method"
+        @update:model-value="setMethod"
+      />
+    </ChoiceRow>
+    <HouseRecipeInputs
+      :recipe="recipe"
+      :made="made"
+      :ingredients="ingredients"
+      :format="format"
+      @change="(inputs, what) => emit('change', { inputs }, what)"
+    />
+
+    <HouseRecipeProcess
+      :process="recipe.process"
+      :made="made"
+      :ingredients="ingredients"
+      :format="format"
+      @change="(process, what) => emit('change', { process }, what)"
+    />
+    <div class="pair">
+      <ChoiceRow
+        label="Keeps, days"
+        :note="recipe.lifeDays === null ? 'as usual' : 'as the shop says'"
+      >
+        <AmountField
+          lazy
+          label="Days that it keeps"
+          :value="recipe.lifeDays ?? made?.lifeDays ?? 1"
+          :accepts="['ratio']"
+          :write="(days) => days.toFixed(0)"
+          :step="1"
+          :min="1"
+          :max="365"
+          limit-text="Between 1 and 365 days."
+          @change="(days) => emit('change', { lifeDays: Math.round(days) }, 'keeps another time')"
+        />
+      </ChoiceRow>
+      <ElButton
+        v-if="recipe.lifeDays !== null"
+        text
+        @click="emit('change', { lifeDays: null }, 'keeps as usual')"
+        >As usual</ElButton
+      >
+    </div>
+    <ChoiceRow label="Note">
+      <TextField
+        label="Note"
+        :value="recipe.note"
+        placeholder="how it is done here"
+        @change="emit('change', { note: $event }, 'noted')"
+      />
+    </ChoiceRow>
+    <ElButton text class="off no-print" @click="emit('remove')">Take it off the shelf</ElButton>
+  </section>
+</template>
+
+<style scoped>
+.recipe {
+  padding: 14px 24px;
+}
+
+.recipe > .el-button {
+  margin-top: 8px;
+}
+
+.pair {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 0 18px;
+}
+
+.off {
+  margin-left: -18px;
+}
+</style>

@@ -1,0 +1,128 @@
+<script setup lang="ts">
+import type { HouseRecipe, Ingredient, MadeRecipe, IngredientAmount } from '@ratio/core/pantry';
+import { ElButton } from 'element-plus';
+import AmountField from '../../components/fields/AmountField.vue';
+import IngredientField from '../../components/fields/IngredientField.vue';
+import type { AmountFormat } from '../../format/amountFormat.ts';
+
+/** What goes into a house recipe, by mass or by volume as it is given, with the other one too. */
+const props = defineProps<{
+  recipe: HouseRecipe;
+  made: MadeRecipe | null;
+  ingredients: readonly Ingredient[];
+  format: AmountFormat;
+}>();
+const emit = defineEmits<{ change: [inputs: HouseRecipe['inputs'], what: string] }>();
+
+const setInput = (i: number, change: Partial<HouseRecipe['inputs'][number]>): void =>
+  emit(
+    'change',
+    props.recipe.inputs.with(i, { ...props.recipe.inputs[i]!, ...change }),
+    'recipe changed',
+  );
+const writeAmount = (amount: IngredientAmount): string =>
+  'massG' in amount ? props.format.mass(amount.massG) : props.format.volume(amount.volumeMl);
+const valueOf = (amount: IngredientAmount): number =>
+  'massG' in amount ? amount.massG : amount.volumeMl;
+/** The same amount by volume where it is given by mass, and by mass where by volume. */
+function otherAmount(i: number): string {
+  const weighed = props.made?.inputs[i];
+  const amount = props.recipe.inputs[i]?.amount;
+  if (!weighed || !amount) return '';
+  return 'massG' in amount
+    ? props.format.volume(weighed.volumeMl)
+    : props.format.mass(weighed.massG);
+}
+const add = (): void =>
+  emit(
+    'change',
+    [...props.recipe.inputs, { ingredient: 'water', amount: { massG: 100 } }],
+    'an input more',
+  );
+</script>
+
+<template>
+  <section class="inputs" aria-labelledby="inputs-head">
+    <h2 id="inputs-head">What goes in</h2>
+    <ul>
+      <li v-for="(input, i) in recipe.inputs" :key="`${recipe.id}-${i}`">
+        <IngredientField
+          :label="`Input ${i + 1}`"
+          :ingredients="ingredients"
+          :model-value="input.ingredient"
+          @update:model-value="setInput(i, { ingredient: $event })"
+        />
+        <AmountField
+          lazy
+          :label="`Amount of input ${i + 1}`"
+          :value="valueOf(input.amount)"
+          :accepts="'massG' in input.amount ? ['mass', 'volume'] : ['volume', 'mass']"
+          :plain-unit="'massG' in input.amount ? format.plainMass : format.plainVolume"
+          :write="() => writeAmount(input.amount)"
+          :step="10"
+          :min="0.1"
+          :max="50000"
+          limit-text="Between 0.1 g and 50 kg."
+          @change="
+            (value, quantity) =>
+              setInput(i, {
+                amount: quantity === 'volume' ? { volumeMl: value } : { massG: value },
+              })
+          "
+        />
+        <span class="soft other">{{ otherAmount(i) }}</span>
+        <button
+          type="button"
+          class="drop"
+          :aria-label="`Leave out input ${i + 1}`"
+          @click="
+            emit(
+              'change',
+              recipe.inputs.filter((_, k) => k !== i),
+              'an input less',
+            )
+          "
+        >
+          ×
+        </button>
+      </li>
+    </ul>
+    <ElButton @click="add">Add an input</ElButton>
+    <p class="soft fine">
+      By mass or by volume, as you say it; a cup of sugar is not a cup of water.
+    </p>
+  </section>
+</template>
+
+<style scoped>
+h2 {
+  padding-top: 12px;
+}
+
+li {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 100px 84px 36px;
+  align-items: center;
+  gap: 10px;
+  border-bottom: 1px solid var(--hairline);
+  padding: 4px 0;
+}
+
+.other,
+.fine {
+  font-size: var(--t13);
+}
+
+.drop {
+  min-width: 36px;
+  min-height: 36px;
+  border: 0;
+  background: none;
+  font-size: var(--t18);
+  cursor: pointer;
+}
+
+.inputs > .el-button {
+  margin-top: 8px;
+}
+</style>

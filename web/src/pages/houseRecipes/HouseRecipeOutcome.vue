@@ -1,0 +1,156 @@
+<script setup lang="ts">
+import { densityGPerMl, energyKcal } from '@ratio/core/matter';
+import type { HouseRecipe, MadeRecipe } from '@ratio/core/pantry';
+import { computed } from 'vue';
+import { RouterLink } from 'vue-router';
+import { dateName } from '../../format/formatClock.ts';
+import BigFigure from '../../components/figures/BigFigure.vue';
+import CautionList from '../../components/figures/CautionList.vue';
+import OpenState from '../../components/figures/OpenState.vue';
+import { useOpened } from '../../composables/useOpened.ts';
+import type { AmountFormat } from '../../format/amountFormat.ts';
+import HouseRecipeScale from './HouseRecipeScale.vue';
+
+/** What a recipe gives, what it costs and keeps, and how much of it to make. */
+const props = defineProps<{
+  recipe: HouseRecipe;
+  made: MadeRecipe;
+  need: { needG: number; factor: number } | null;
+  goesInto: readonly string[];
+  format: AmountFormat;
+}>();
+const emit = defineEmits<{ scale: [factor: number, what: string] }>();
+
+const open = useOpened();
+const useBy = computed(() => dateName(open.lastDayOf(props.made.lifeDays)));
+const per100 = computed(() => {
+  const { per100G } = props.made.ingredient;
+  return {
+    kcal: energyKcal(per100G).toFixed(0),
+    sugarG: per100G.sugarG.toFixed(1),
+    fatG: per100G.fatG.toFixed(1),
+    gPerMl: densityGPerMl({ composition: per100G, tempC: 20 }).toFixed(3),
+  };
+});
+</script>
+
+<template>
+  <section class="outcome" aria-label="What it gives" aria-live="polite">
+    <BigFigure
+      label="It gives"
+      :figure="format.volume(made.yieldMl).split('\u2009')[0]!"
+      :unit="format.volume(made.yieldMl).split('\u2009')[1]!"
+    >
+      <template #also>
+        <span class="soft also"
+          >{{ format.mass(made.yieldG) }}<br />
+          <template v-if="made.lostG > 0.5"
+            >{{ format.mass(made.lostG) }} less than went in</template
+          >
+          <template v-else-if="made.ingredient.overrunFrac > 0"
+            >{{ format.mass(made.yieldG) }} before whipping, too</template
+          ></span
+        >
+      </template>
+    </BigFigure>
+    <div class="facts">
+      <BigFigure
+        v-if="made.sugarFrac > 0.005"
+        label="Sugar"
+        size="small"
+        :figure="(100 * made.sugarFrac).toFixed(1)"
+        unit="%"
+      />
+      <BigFigure
+        v-if="made.strengthFrac > 0"
+        label="Coffee strength"
+        size="small"
+        :figure="(100 * made.strengthFrac).toFixed(2)"
+        unit="%"
+      />
+      <BigFigure
+        label="Cost"
+        size="small"
+        :figure="made.price === null ? '–' : format.money(made.price)"
+        :unit="
+          made.price === null
+            ? 'a price is missing'
+            : `${format.money((1000 * made.price) / made.yieldMl)} a litre`
+        "
+      />
+      <BigFigure
+        label="Keeps"
+        size="small"
+        :figure="String(made.lifeDays)"
+        :unit="`day${made.lifeDays === 1 ? '' : 's'}, to ${useBy} if made now`"
+      />
+    </div>
+    <p class="fine">
+      100 g: {{ per100.kcal }} kcal, {{ per100.sugarG }} g sugar, {{ per100.fatG }} g fat;
+      {{ per100.gPerMl }} g/mL{{ made.ingredient.overrunFrac > 0 ? ' before whipping' : '' }}.
+      <strong>Contains</strong>
+      {{ made.ingredient.allergens.join(', ') || 'none of the listed allergens' }}.
+    </p>
+    <p class="fine">
+      <strong>Goes into</strong> {{ goesInto.join(', ') || 'nothing on the menu yet' }}.
+    </p>
+    <div class="made no-print">
+      <strong>On hand</strong>
+      <OpenState
+        :name="recipe.name"
+        :life="open.lifeOf(recipe.id)"
+        :zone="open.zone.value"
+        opening="Made today"
+        @open="open.start(made.ingredient)"
+        @used-up="open.useUp(made.ingredient)"
+      />
+      <RouterLink :to="`/label?recipe=${recipe.id}`">Its label</RouterLink>
+    </div>
+    <HouseRecipeScale
+      :recipe="recipe"
+      :made="made"
+      :need="need"
+      :format="format"
+      @scale="(factor, what) => emit('scale', factor, what)"
+    />
+    <CautionList :cautions="made.cautions" />
+  </section>
+</template>
+
+<style scoped>
+.outcome {
+  display: grid;
+  align-content: start;
+  gap: 12px;
+  border-left: 1px solid var(--hairline);
+  background: var(--panel);
+  padding: 14px 24px;
+}
+
+.also {
+  display: inline-block;
+  font-size: var(--t13);
+  font-weight: 400;
+}
+
+.facts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 20px;
+}
+
+.fine {
+  font-size: var(--t13);
+}
+
+.made {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  font-size: var(--t13);
+}
+
+.made a {
+  margin-left: auto;
+}
+</style>

@@ -1,0 +1,116 @@
+<script setup lang="ts">
+import type { HouseRecipe, Ingredient, MadeRecipe } from '@ratio/core/pantry';
+import { computed } from 'vue';
+import AmountField from '../../components/fields/AmountField.vue';
+import ChoiceRow from '../../components/fields/ChoiceRow.vue';
+import type { AmountFormat } from '../../format/amountFormat.ts';
+import InfusionSteps from './InfusionSteps.vue';
+
+/** What is done with the inputs, as far as there is something to say about it. */
+const props = defineProps<{
+  process: HouseRecipe['process'];
+  made: MadeRecipe | null;
+  ingredients: readonly Ingredient[];
+  format: AmountFormat;
+}>();
+const emit = defineEmits<{ change: [process: HouseRecipe['process'], what: string] }>();
+
+type Frozen = Extract<HouseRecipe['process'], { method: 'freeze' }>;
+const frozen = computed(() => (props.process.method === 'freeze' ? props.process : null));
+const setFrozen = (change: Partial<Frozen>, what: string): void => {
+  if (frozen.value) emit('change', { ...frozen.value, ...change }, what);
+};
+/** Caffeine stays with the solids. */
+function setStrength(strengthFrac: number): void {
+  if (!frozen.value) return;
+  const { caffeineMgPerG, strengthFrac: before } = frozen.value;
+  const scaled = (caffeineMgPerG * strengthFrac) / (before || strengthFrac || 1);
+  setFrozen({ strengthFrac, caffeineMgPerG: scaled }, 'another strength');
+}
+</script>
+
+<template>
+  <InfusionSteps
+    v-if="process.method === 'infuse'"
+    :process="process"
+    :made="made"
+    :ingredients="ingredients"
+    :format="format"
+    @change="(next, what) => emit('change', next, what)"
+  />
+  <ChoiceRow
+    v-else-if="process.method === 'reduce'"
+    label="Share of the volume that is left"
+    note="a pot marked with the level shows it"
+  >
+    <AmountField
+      lazy
+      label="Share of the volume that is left"
+      :value="process.toFrac"
+      :accepts="['percent']"
+      :write="(frac) => format.percent(frac, 0)"
+      :step="0.05"
+      :min="0.1"
+      :max="1"
+      limit-text="Between 10 and 100 %."
+      @change="(toFrac) => emit('change', { method: 'reduce', toFrac }, 'reduced to another share')"
+    />
+  </ChoiceRow>
+  <ChoiceRow
+    v-else-if="process.method === 'whip'"
+    label="Overrun: air to liquid"
+    note="100 % doubles the volume"
+  >
+    <AmountField
+      lazy
+      label="Overrun"
+      :value="process.overrunFrac"
+      :accepts="['percent']"
+      :write="(frac) => format.percent(frac, 0)"
+      :step="0.1"
+      :min="0"
+      :max="6"
+      limit-text="Between 0 and 600 %."
+      @change="(overrunFrac) => emit('change', { method: 'whip', overrunFrac }, 'another overrun')"
+    />
+  </ChoiceRow>
+  <div v-else-if="frozen" class="pair">
+    <ChoiceRow label="Leftover coffee">
+      <AmountField
+        lazy
+        label="Leftover coffee"
+        :value="frozen.leftoverG"
+        :accepts="['mass']"
+        :plain-unit="format.plainMass"
+        :write="format.mass"
+        :step="50"
+        :min="0"
+        :max="50000"
+        limit-text="Up to 50 kg."
+        @change="(leftoverG) => setFrozen({ leftoverG }, 'another amount')"
+      />
+    </ChoiceRow>
+    <ChoiceRow label="Its strength">
+      <AmountField
+        lazy
+        label="Strength of the leftover"
+        :value="frozen.strengthFrac"
+        :accepts="['percent']"
+        :write="format.percent"
+        :step="0.0005"
+        :min="0"
+        :max="0.2"
+        limit-text="Between 0 and 20 %."
+        @change="setStrength"
+      />
+    </ChoiceRow>
+  </div>
+</template>
+
+<style scoped>
+.pair {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 0 18px;
+}
+</style>

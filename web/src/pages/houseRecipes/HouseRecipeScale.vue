@@ -1,0 +1,111 @@
+<script setup lang="ts">
+import type { HouseRecipe, MadeRecipe } from '@ratio/core/pantry';
+import { ElButton } from 'element-plus';
+import { computed, ref, watch } from 'vue';
+import AmountField from '../../components/fields/AmountField.vue';
+import ChoiceField from '../../components/fields/ChoiceField.vue';
+import type { AmountFormat } from '../../format/amountFormat.ts';
+
+/** How much to make: what the week takes, or what is left of it or of an input. */
+const props = defineProps<{
+  recipe: HouseRecipe;
+  made: MadeRecipe;
+  need: { needG: number; factor: number } | null;
+  format: AmountFormat;
+}>();
+const emit = defineEmits<{ scale: [factor: number, what: string] }>();
+
+const times = (factor: number): string => `× ${factor.toFixed(factor < 10 ? 2 : 0)}`;
+const WHOLE = 'finished';
+const leftOf = ref(WHOLE);
+const leftG = ref(0);
+const options = computed(() => [
+  { value: WHOLE, label: 'of this' },
+  ...props.made.inputs
+    .slice(0, props.recipe.inputs.length)
+    .map(({ ingredient }) => ({ value: ingredient.id, label: `of ${ingredient.name}` })),
+]);
+watch(
+  () => props.recipe.id,
+  () => {
+    leftOf.value = WHOLE;
+    leftG.value = 0;
+  },
+);
+const recipeG = computed(
+  () =>
+    props.made.inputs.find(({ ingredient }) => ingredient.id === leftOf.value)?.massG ??
+    props.made.yieldG,
+);
+const factor = computed(() => leftG.value / recipeG.value);
+</script>
+
+<template>
+  <div class="scale no-print">
+    <h2>How much to make</h2>
+    <div v-if="need && need.needG > 0" class="row need">
+      <p>
+        The week takes {{ format.mass(need.needG) }}
+        <span class="soft fine">{{ times(need.factor) }} this recipe</span>
+      </p>
+      <ElButton @click="emit('scale', need.factor, 'made for the week')">Make that</ElButton>
+    </div>
+    <div class="row">
+      <p>What is left</p>
+      <AmountField
+        label="Amount that is left"
+        :value="leftG"
+        :accepts="['mass']"
+        :plain-unit="format.plainMass"
+        :write="format.mass"
+        :step="10"
+        :min="0"
+        :max="50000"
+        limit-text="Up to 50 kg."
+        @change="leftG = $event"
+      />
+      <ChoiceField v-model="leftOf" label="Left of what" :options="options" />
+      <ElButton :disabled="factor <= 0" @click="emit('scale', factor, 'made from what is left')">{{
+        factor > 0 ? times(factor) : 'Make that'
+      }}</ElButton>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.scale {
+  border-block: 1px solid var(--hairline);
+  padding: 8px 0;
+}
+
+.row {
+  display: flex;
+  margin-top: 6px;
+  align-items: center;
+  gap: 10px;
+}
+
+.row > p {
+  flex: none;
+}
+
+.need > p {
+  flex: 1;
+}
+
+.fine {
+  font-size: var(--t13);
+}
+
+.row :deep(.el-input__inner) {
+  font-size: var(--t18);
+}
+
+.row > .el-button {
+  margin-left: auto;
+}
+
+.row > :deep(.amount) {
+  width: 90px;
+}
+</style>

@@ -1,0 +1,164 @@
+<script setup lang="ts">
+import { ElButton } from 'element-plus';
+import { onScopeDispose } from 'vue';
+import { RouterLink } from 'vue-router';
+import ChoiceField from '../../components/fields/ChoiceField.vue';
+import { useAmountFormat } from '../../composables/useAmountFormat.ts';
+import HouseRecipeOutcome from './HouseRecipeOutcome.vue';
+import HouseRecipeForm from './HouseRecipeForm.vue';
+import { useHouseRecipes } from './useHouseRecipes.ts';
+
+const page = useHouseRecipes();
+const { store, recipe, made } = page;
+const format = useAmountFormat();
+
+function key(event: KeyboardEvent): void {
+  if (event.key !== 'n' || event.ctrlKey || event.metaKey || event.altKey) return;
+  if ((event.target as HTMLElement).closest('input, textarea, [role="dialog"]')) return;
+  void page.add();
+}
+window.addEventListener('keydown', key);
+onScopeDispose(() => window.removeEventListener('keydown', key));
+</script>
+
+<template>
+  <div class="recipes">
+    <section class="list no-print" aria-labelledby="recipes-list">
+      <h1 id="recipes-list">House recipes</h1>
+      <ul>
+        <li v-for="one in store.houseRecipes" :key="one.id">
+          <button
+            type="button"
+            :aria-current="one.id === recipe?.id ? 'true' : undefined"
+            :class="{ chosen: one.id === recipe?.id }"
+            @click="page.choose(one.id)"
+          >
+            <span>{{ one.name }}</span>
+            <span v-if="store.resolved.made[one.id]" class="soft fine">
+              {{ format.volume(store.resolved.made[one.id]!.yieldMl) }}, keeps
+              {{ store.resolved.made[one.id]!.lifeDays }} d
+            </span>
+            <span v-else class="due fine">cannot be made</span>
+          </button>
+        </li>
+      </ul>
+      <div class="more">
+        <ElButton @click="page.add()">New recipe</ElButton>
+        <RouterLink to="/shelf/ingredients">Ingredients</RouterLink>
+      </div>
+      <div class="begin">
+        <span class="label">or begin with</span>
+        <ChoiceField
+          label="Begin a new recipe with"
+          model-value=""
+          :options="
+            page.starting.value.map(({ name, reason }) => ({ value: name, label: name, reason }))
+          "
+          @update:model-value="page.add"
+        />
+      </div>
+    </section>
+    <template v-if="recipe">
+      <HouseRecipeForm
+        :recipe="recipe"
+        :made="made"
+        :ingredients="store.all.filter(({ id }) => id !== recipe?.id)"
+        :format="format"
+        @change="page.change"
+        @remove="page.remove"
+      />
+      <HouseRecipeOutcome
+        v-if="made"
+        :recipe="recipe"
+        :made="made"
+        :need="page.need.value"
+        :goes-into="page.goesInto.value"
+        :format="format"
+        @scale="page.scale"
+      />
+      <div v-else class="empty">
+        <h2>It cannot be made like this</h2>
+        <p>{{ page.broken.value }}</p>
+      </div>
+    </template>
+    <div v-else class="empty">
+      <h2>No house recipe is on the shelf yet</h2>
+      <p>
+        Syrups, infusions, creams and foams, reduced plant milk, coffee cubes: a recipe here becomes
+        something to pour, with its cost, its life and its allergens.
+      </p>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.recipes {
+  display: grid;
+  grid-template-columns: 262px minmax(0, 1fr) 420px;
+  min-height: calc(100vh - 84px);
+}
+
+.list {
+  padding: 14px 10px;
+  border-right: 1px solid var(--hairline);
+}
+
+h1 {
+  padding: 0 10px 8px;
+  font-size: var(--t18);
+}
+
+li button {
+  display: grid;
+  width: 100%;
+  min-height: 52px;
+  border: 0;
+  border-bottom: 1px solid var(--hairline);
+  border-left: 3px solid transparent;
+  background: none;
+  padding: 6px 10px 6px 7px;
+  text-align: left;
+  cursor: pointer;
+}
+
+li button.chosen {
+  border-left-color: var(--action);
+  background: var(--panel);
+}
+
+.fine {
+  font-size: var(--t13);
+}
+
+.more {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  padding: 12px 10px;
+}
+
+.begin {
+  padding: 0 10px;
+  font-size: var(--t13);
+}
+
+.empty {
+  padding: 40px 24px;
+}
+
+@media (max-width: 1180px) {
+  .recipes {
+    grid-template-columns: 230px minmax(0, 1fr);
+  }
+
+  .recipes > :nth-child(3) {
+    grid-column: 1 / -1;
+  }
+}
+
+@media print {
+  .recipes {
+    grid-template-columns: 1fr 1fr;
+  }
+}
+</style>

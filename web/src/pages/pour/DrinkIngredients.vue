@@ -1,0 +1,204 @@
+<script setup lang="ts">
+import type { Drink, DrinkSolution } from '@ratio/core/drink';
+import { measuredGPerMl, type Ingredient } from '@ratio/core/pantry';
+import type { Expected, OwnMeasure } from '@ratio/core/units';
+import { ElButton } from 'element-plus';
+import { computed } from 'vue';
+import AmountField from '../../components/fields/AmountField.vue';
+import IngredientField from '../../components/fields/IngredientField.vue';
+import LockButton from '../../components/fields/LockButton.vue';
+import type { AmountFormat } from '../../format/amountFormat.ts';
+
+/** What goes in with the coffee: ingredients of a set amount, and diluents, which take the rest. */
+const props = defineProps<{
+  drink: Drink;
+  solution: DrinkSolution;
+  ingredients: readonly Ingredient[];
+  /** What the bar counts in: pumps, spoons. */
+  measures: readonly OwnMeasure[];
+  format: AmountFormat;
+}>();
+const emit = defineEmits<{ change: [change: Partial<Drink>] }>();
+
+type Diluent = Drink['diluents'][number];
+const diluents = computed(() => props.drink.diluents);
+
+const setAddition = (i: number, change: Partial<Drink['additions'][number]>): void =>
+  emit('change', {
+    additions: props.drink.additions.with(i, { ...props.drink.additions[i]!, ...change }),
+  });
+/** What is weighed out counts by its density; powders lie loose. */
+function setAmount(i: number, value: number, quantity: Expected): void {
+  const { ingredient: id, tempC } = props.drink.additions[i]!;
+  const ingredient = props.ingredients.find((one) => one.id === id);
+  const isMass = quantity === 'mass' && ingredient !== undefined;
+  setAddition(i, { volumeMl: isMass ? value / measuredGPerMl({ ingredient, tempC }) : value });
+}
+const without = (i: number) => props.drink.additions.filter((_, k) => k !== i);
+const setDiluent = (i: number, change: Partial<Diluent>): void =>
+  emit('change', { diluents: diluents.value.with(i, { ...diluents.value[i]!, ...change }) });
+const withoutDiluent = (i: number) => diluents.value.filter((_, k) => k !== i);
+
+/** A set amount becomes a diluent, with the proportion that it has of them now. */
+function makeDiluent(i: number): void {
+  const { ingredient, volumeMl, tempC } = props.drink.additions[i]!;
+  const whole = diluents.value.reduce((sum, { proportion }) => sum + proportion, 0);
+  const proportion = (volumeMl * whole) / Math.max(1, props.solution.fillMl);
+  emit('change', {
+    additions: without(i),
+    diluents: [
+      ...diluents.value,
+      { ingredient, tempC, proportion: Number(Math.max(0.05, proportion).toFixed(2)) },
+    ],
+  });
+}
+
+/** A diluent becomes a set amount, at what it is now. */
+function setDiluentAmount(i: number): void {
+  const rest = withoutDiluent(i);
+  const { ingredient, tempC } = diluents.value[i]!;
+  const volumeMl = Math.round(props.solution.diluents[i]?.volumeMl ?? 0);
+  if (rest.length > 0)
+    emit('change', {
+      diluents: rest,
+      additions: [...props.drink.additions, { ingredient, tempC, volumeMl }],
+    });
+}
+const add = (): void =>
+  emit('change', {
+    additions: [...props.drink.additions, { ingredient: 'simple-syrup', volumeMl: 10, tempC: 20 }],
+  });
+</script>
+
+<template>
+  <section class="ingredients" aria-labelledby="ingredients-head">
+    <h2 id="ingredients-head">Ingredients</h2>
+    <ul>
+      <li v-for="(one, i) in drink.additions" :key="`set-${i}`">
+        <IngredientField
+          :label="`Ingredient ${i + 1}`"
+          :ingredients="ingredients"
+          :model-value="one.ingredient"
+          @update:model-value="setAddition(i, { ingredient: $event })"
+        />
+        <AmountField
+          :label="`Amount of ingredient ${i + 1}`"
+          :value="one.volumeMl"
+          :accepts="['volume', 'mass']"
+          :plain-unit="format.plainVolume"
+          :measures="measures"
+          :write="format.volume"
+          :step="1"
+          :min="0"
+          :max="5000"
+          limit-text="Up to 5 L."
+          @change="(value, quantity) => setAmount(i, value, quantity)"
+        />
+        <AmountField
+          :label="`Temperature of ingredient ${i + 1}`"
+          :value="one.tempC"
+          :accepts="['temperature']"
+          :write="format.temp"
+          :step="1"
+          :min="0"
+          :max="100"
+          limit-text="Between 0 and 100 °C."
+          @change="(tempC) => setAddition(i, { tempC })"
+        />
+        <LockButton locked :set="false" :what="`ingredient ${i + 1}`" @lock="makeDiluent(i)" />
+        <button
+          type="button"
+          class="drop"
+          :aria-label="`Leave out ingredient ${i + 1}`"
+          @click="emit('change', { additions: without(i) })"
+        >
+          ×
+        </button>
+      </li>
+      <li v-for="(one, i) in diluents" :key="`diluent-${i}`">
+        <IngredientField
+          :label="`Diluent ${i + 1}`"
+          :ingredients="ingredients"
+          :model-value="one.ingredient"
+          @update:model-value="setDiluent(i, { ingredient: $event })"
+        />
+        <AmountField
+          v-if="diluents.length > 1"
+          :label="`Proportion of diluent ${i + 1}`"
+          :value="one.proportion"
+          :accepts="['ratio']"
+          :write="
+            (proportion) => `${Number(proportion.toFixed(2))} part${proportion === 1 ? '' : 's'}`
+          "
+          :step="0.5"
+          :min="0.01"
+          :max="1000"
+          limit-text="More than 0 parts."
+          @change="(proportion) => setDiluent(i, { proportion })"
+        />
+        <span v-else class="soft rest">takes the rest</span>
+        <AmountField
+          :label="`Temperature of diluent ${i + 1}`"
+          :value="one.tempC"
+          :accepts="['temperature']"
+          :write="format.temp"
+          :step="1"
+          :min="0"
+          :max="100"
+          limit-text="Between 0 and 100 °C."
+          @change="(tempC) => setDiluent(i, { tempC })"
+        />
+        <LockButton
+          v-if="diluents.length > 1"
+          :locked="false"
+          :set="false"
+          :what="`diluent ${i + 1}`"
+          @lock="setDiluentAmount(i)"
+        />
+        <button
+          v-if="diluents.length > 1"
+          type="button"
+          class="drop"
+          :aria-label="`Leave out diluent ${i + 1}`"
+          @click="emit('change', { diluents: withoutDiluent(i) })"
+        >
+          ×
+        </button>
+      </li>
+    </ul>
+    <ElButton @click="add">Add an ingredient</ElButton>
+  </section>
+</template>
+
+<style scoped>
+li {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 80px 56px 62px 36px;
+  align-items: center;
+  gap: 6px;
+  border-bottom: 1px solid var(--hairline);
+  padding: 3px 0;
+}
+
+li :deep(.el-input__inner),
+li :deep(.el-select__selected-item) {
+  font-size: var(--t15);
+}
+
+.rest {
+  font-size: var(--t13);
+}
+
+.drop {
+  min-width: 36px;
+  min-height: 36px;
+  border: 0;
+  background: none;
+  font-size: var(--t18);
+  cursor: pointer;
+}
+
+.ingredients > .el-button {
+  margin-top: 8px;
+}
+</style>

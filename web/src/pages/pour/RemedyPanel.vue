@@ -1,0 +1,59 @@
+<script setup lang="ts">
+import type { Caution } from '@ratio/core/caution';
+import CautionList from '../../components/figures/CautionList.vue';
+
+/** Why a drink is out of reach, and what would reach it: each applied by a tap where it can be. */
+defineProps<{
+  why: Caution;
+  remedies: readonly {
+    readonly name: string;
+    readonly text: string;
+    readonly canApply: boolean;
+  }[];
+}>();
+const emit = defineEmits<{ apply: [name: string] }>();
+</script>
+
+<template>
+  <div class="reach">
+    <CautionList :cautions="[why]" />
+    <template v-if="remedies.length > 0">
+      <p><strong>What would reach it</strong></p>
+      <ul>
+        <li v-for="{ name, text, canApply } in remedies" :key="name">
+          <button v-if="canApply" type="button" @click="emit('apply', name)">{{ text }}</button>
+          <template v-else>{{ text }}</template>
+        </li>
+      </ul>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.reach {
+  display: grid;
+  gap: 4px;
+  font-size: var(--t13);
+}
+
+ul {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 8px;
+}
+
+li {
+  display: flex;
+  align-items: center;
+  min-height: 36px;
+}
+
+li button {
+  min-height: 36px;
+  border: 1px solid var(--hairline-strong);
+  border-radius: 4px;
+  background: var(--panel);
+  padding: 0 10px;
+  cursor: pointer;
+}
+</style>

@@ -1,0 +1,68 @@
+import type { Drink, DrinkVersion } from '@ratio/core/drink';
+import { computed, ref, shallowRef, watch, type Ref } from 'vue';
+import { sentenceOf } from '../../api/client.ts';
+import { useAmountFormat } from '../../composables/useAmountFormat.ts';
+import { dayName } from '../../format/formatClock.ts';
+import { useMenu } from '../../stores/menu.ts';
+import { useShop } from '../../stores/shop.ts';
+
+/** A drink as it was kept once, as its history shows it. */
+export interface VersionRow {
+  readonly id: string;
+  readonly drink: DrinkVersion['drink'];
+  readonly day: string;
+  readonly whose: string;
+  readonly change: string;
+  readonly target: string;
+}
+
+/**
+ * The history of a drink.
+ *
+ * @param shown whether somebody looks at it; it is fetched then, and again when the drink changes
+ */
+export function useDrinkVersions(
+  drink: Readonly<Ref<Drink | null>>,
+  shown: Readonly<Ref<boolean>>,
+) {
+  const menu = useMenu();
+  const shelf = useShop();
+  const format = useAmountFormat();
+  const versions = shallowRef<DrinkVersion[]>([]);
+  const state = ref<'loading' | 'ready' | 'failed'>('loading');
+  const failure = ref('');
+
+  watch(
+    () => [shown.value, drink.value?.id, drink.value?.version] as const,
+    async ([isShown, id]) => {
+      if (!isShown || id === undefined) return;
+      state.value = 'loading';
+      try {
+        versions.value = await menu.versions(id);
+        state.value = 'ready';
+      } catch (error) {
+        failure.value = sentenceOf(error);
+        state.value = 'failed';
+      }
+    },
+    { immediate: true },
+  );
+
+  function targetText({ target }: DrinkVersion['drink']): string {
+    if ('strengthFrac' in target) return format.value.percent(target.strengthFrac);
+    if ('parts' in target) return `${target.parts.concentrate} to ${target.parts.fill}`;
+    if ('caffeineMg' in target) return `${target.caffeineMg} mg`;
+    return format.value.volume(target.concentrateMl);
+  }
+  const rows = computed<VersionRow[]>(() =>
+    versions.value.map(({ id, drink: kept, at, forWhom, change }) => ({
+      id,
+      drink: kept,
+      day: dayName({ at: new Date(at), zone: shelf.zone }),
+      whose: forWhom === '' ? 'the usual' : `for ${forWhom}`,
+      change,
+      target: targetText(kept),
+    })),
+  );
+  return { rows, state, failure };
+}

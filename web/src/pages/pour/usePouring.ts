@@ -1,0 +1,51 @@
+import type { Drink, DrinkSolution } from '@ratio/core/drink';
+import { computed, ref, type Ref } from 'vue';
+import { newId, sentenceOf } from '../../api/client.ts';
+import { useAmountFormat } from '../../composables/useAmountFormat.ts';
+import { useJugs } from '../../stores/jugs.ts';
+import { useNotice } from '../../stores/notice.ts';
+
+/** Pouring the drink in hand from the jug in hand, so many at once. */
+export function usePouring(of: {
+  drink: Readonly<Ref<Drink | null>>;
+  solution: Readonly<Ref<DrinkSolution | null>>;
+  count: Readonly<Ref<number>>;
+}) {
+  const { drink, solution, count } = of;
+  const jugs = useJugs();
+  const notice = useNotice();
+  const format = useAmountFormat();
+  const pouring = ref(false);
+  // Kept until the server acknowledges it, so that a second try counts once.
+  let pourId = newId();
+
+  const wholeG = computed(() => count.value * (solution.value?.concentrateG ?? 0));
+  const enough = computed(() => Boolean(jugs.chosen && jugs.chosen.onHandG >= wholeG.value));
+  /** How many of it the jug still holds. */
+  const left = computed(() => {
+    const found = solution.value;
+    if (!jugs.chosen || !found || found.status !== 'met' || found.concentrateG <= 0) return 0;
+    return Math.floor(jugs.chosen.onHandG / found.concentrateG);
+  });
+
+  async function pour(): Promise<void> {
+    const jug = jugs.chosen;
+    if (!jug || !drink.value || !solution.value) return;
+    pouring.value = true;
+    const id = pourId;
+    const n = count.value;
+    const name = n === 1 ? drink.value.name : `${n} × ${drink.value.name}`;
+    try {
+      await jugs.pour({ jug, id, massG: wholeG.value, note: name });
+      pourId = newId();
+      const text = `${name}: ${format.value.volume(n * solution.value.concentrateMl)} from ${jug.label}.`;
+      notice.say({ tone: 'done', text, undo: () => jugs.takeBack(jug, id) });
+    } catch (error) {
+      notice.say({ tone: 'wrong', text: sentenceOf(error) });
+    } finally {
+      pouring.value = false;
+    }
+  }
+
+  return { pouring, enough, left, pour };
+}

@@ -1,0 +1,40 @@
+import { expect } from 'chai';
+import { createPinia, setActivePinia } from 'pinia';
+import { useFinder } from '../../../src/components/navigation/useFinder.ts';
+import { useShop } from '../../../src/stores/shop.ts';
+import { installBrowser } from '../../browser.ts';
+import { lidoShelf } from '../../lidoShelf.ts';
+
+describe('useFinder', () => {
+  let browser: ReturnType<typeof installBrowser>;
+  before(() => {
+    browser = installBrowser();
+  });
+  beforeEach(async () => {
+    browser.storage.clear();
+    browser.answer(lidoShelf);
+    setActivePinia(createPinia());
+    await useShop().load();
+  });
+
+  for (const [sought, first] of [
+    ['', 'Plan a batch'],
+    ['coco drink', 'Coconut cove'],
+    ['slack', 'Slack Tide, natural'],
+    ['JAR vessel', 'Tall jar 6 L'],
+    ['small', 'Small jars first'],
+    ['soy ingredient', 'Soy drink'],
+  ] as const)
+    it(`finds “${sought}”`, () => {
+      const finder = useFinder();
+      finder.sought.value = sought;
+      expect(finder.found.value[0]?.name).to.equal(first);
+    });
+
+  it('finds nothing for what is not there, and never more than eight', () => {
+    const finder = useFinder();
+    expect(finder.found.value).to.have.length(8);
+    finder.sought.value = 'teapot';
+    expect(finder.found.value).to.deep.equal([]);
+  });
+});

@@ -1,0 +1,57 @@
+import { expect } from 'chai';
+import { useChanges } from '../../src/composables/useChanges.ts';
+import { installBrowser } from '../browser.ts';
+import { withApp } from '../withApp.ts';
+
+/** The server's events, as a test sends them. */
+class PretendedEvents {
+  static last: PretendedEvents;
+  onmessage: (event: { data: string }) => void = () => undefined;
+  onerror: () => void = () => undefined;
+  onopen: () => void = () => undefined;
+  constructor(readonly path: string) {
+    PretendedEvents.last = this;
+  }
+  close(): void {
+    this.onmessage = () => undefined;
+  }
+}
+
+describe('useChanges', () => {
+  let browser: ReturnType<typeof installBrowser>;
+  before(() => {
+    browser = installBrowser();
+    Object.assign(globalThis, { EventSource: PretendedEvents });
+    Object.assign(window, { addEventListener: () => undefined });
+  });
+  const settled = () => new Promise((resolve) => setTimeout(resolve, 0));
+  async function listen(): Promise<PretendedEvents> {
+    await withApp({ browser, path: '/pour', use: useChanges });
+    browser.asked.splice(0);
+    return PretendedEvents.last;
+  }
+  const asked = () => [...new Set(browser.asked.map(({ path }) => path))].sort();
+
+  it('reads again what another tablet changed, and only that', async () => {
+    const events = await listen();
+    expect(events.path).to.equal('/api/changes');
+    events.onmessage({ data: JSON.stringify({ noun: 'pantry', id: 'oat-drink' }) });
+    await settled();
+    expect(asked()).to.deep.equal(['/api/house-recipes', '/api/opened', '/api/pantry']);
+    browser.asked.splice(0);
+    events.onmessage({ data: JSON.stringify({ noun: 'jugs', id: 'one' }) });
+    await settled();
+    expect(asked()).to.deep.equal(['/api/jugs']);
+  });
+
+  it('reads everything again after a dropped connection, and nothing on the first one', async () => {
+    const events = await listen();
+    events.onopen();
+    await settled();
+    expect(asked()).to.deep.equal([]);
+    events.onerror();
+    events.onopen();
+    await settled();
+    expect(asked()).to.include.members(['/api/batches', '/api/jugs', '/api/pantry', '/api/shop']);
+  });
+});

@@ -1,0 +1,43 @@
+import { expect } from 'chai';
+import { clockTime, dayName, duration, fromNow } from '../../src/format/formatClock.ts';
+
+const at = (iso: string) => new Date(iso);
+const plain = (text: string) => text.replaceAll('\u00a0', ' ');
+
+describe('clock texts', () => {
+  it('say weekday and time in the shop’s zone', () => {
+    expect(clockTime({ at: at('2026-06-13T06:40:00Z'), zone: 'Europe/Lisbon' })).to.equal(
+      'Sat 07:40',
+    );
+    expect(clockTime({ at: at('2026-06-13T23:05:00Z'), zone: 'Europe/Lisbon' })).to.equal(
+      'Sun 00:05',
+    );
+    expect(dayName({ at: at('2026-06-19T12:00:00Z'), zone: 'Europe/Lisbon' })).to.equal(
+      'Fri 19 Jun',
+    );
+  });
+
+  it('follow the change to winter time', () => {
+    const zone = 'Europe/Lisbon';
+    expect(clockTime({ at: at('2026-10-25T00:30:00Z'), zone })).to.equal('Sun 01:30');
+    expect(clockTime({ at: at('2026-10-25T01:30:00Z'), zone })).to.equal('Sun 01:30');
+  });
+
+  for (const [minutes, text] of [
+    [40, '40 min'],
+    [60, '1 h'],
+    [560, '9 h 20 min'],
+    [1440, '1 d'],
+    [1500, '1 d 1 h'],
+  ] as const)
+    it(`calls ${minutes} minutes ${text}`, () => {
+      expect(plain(duration(minutes))).to.equal(text);
+    });
+
+  it('say how long it is until then, or how long ago it was', () => {
+    const now = at('2026-06-13T06:40:00Z');
+    expect(plain(fromNow({ at: at('2026-06-13T07:10:00Z'), now }))).to.equal('in 30 min');
+    expect(plain(fromNow({ at: at('2026-06-13T04:40:00Z'), now }))).to.equal('2 h ago');
+    expect(fromNow({ at: now, now })).to.equal('now');
+  });
+});
