@@ -1,5 +1,6 @@
+import type { Noun } from '@ratio/core/document';
 import type { Caller } from './caller.ts';
-import type { Change, Changes } from './changes/changes.ts';
+import type { Changes } from './changes/changes.ts';
 import type { Documents, Identified, Remove, Save } from './database/documents.ts';
 
 /** What pages do with documents of one kind. */
@@ -13,7 +14,7 @@ export interface KeptDocuments<T extends Identified> {
 export const keepDocuments = <T extends Identified>(of: {
   documents: Documents<T>;
   changes: Changes;
-  noun: Change['noun'];
+  noun: Noun;
 }): KeptDocuments<T> => {
   const { documents, changes, noun } = of;
   return {

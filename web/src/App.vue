@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { onScopeDispose, ref } from 'vue';
+import { ref } from 'vue';
 import { RouterView, useRouter } from 'vue-router';
 import { sentenceOf } from './api/client.ts';
 import FinderDialog from './components/navigation/FinderDialog.vue';
@@ -8,11 +8,13 @@ import NoticeBar from './components/navigation/NoticeBar.vue';
 import TheLine from './components/navigation/TheLine.vue';
 import { useBatches } from './stores/batches.ts';
 import { useDraft } from './stores/draft.ts';
+import { useDrinks } from './stores/drinks.ts';
 import { useJugs } from './stores/jugs.ts';
 import { usePantry } from './stores/pantry.ts';
 import { useSettings } from './stores/settings.ts';
 import { useShop } from './stores/shop.ts';
 import { useChanges } from './composables/useChanges.ts';
+import { useKeys } from './composables/useKeys.ts';
 
 const STATION_KEYS: Readonly<Record<string, string>> = {
   '1': '/plan',
@@ -30,6 +32,7 @@ const shelf = useShop();
 const batches = useBatches();
 const jugs = useJugs();
 const pantry = usePantry();
+const drinks = useDrinks();
 const drafts = useDraft();
 const router = useRouter();
 const state = ref<'loading' | 'ready' | 'failed'>('loading');
@@ -40,7 +43,7 @@ const finder = ref(false);
 async function load(): Promise<void> {
   state.value = 'loading';
   try {
-    await Promise.all([shelf.load(), pantry.load(), batches.load(), jugs.load()]);
+    await Promise.all([shelf.load(), pantry.load(), drinks.load(), batches.load(), jugs.load()]);
     await drafts.load();
     state.value = 'ready';
   } catch (error) {
@@ -50,23 +53,18 @@ async function load(): Promise<void> {
 }
 void load();
 
-function key(event: KeyboardEvent): void {
-  const target = event.target as HTMLElement;
-  if (target.closest('input, textarea, [role="slider"], [role="dialog"]')) return;
-  if (event.ctrlKey || event.metaKey || event.altKey) return;
-  const station = STATION_KEYS[event.key];
-  if (station) void router.push(station);
-  else if (event.key === '?') help.value = true;
-  else if (event.key === '/') {
-    event.preventDefault();
-    finder.value = true;
-  } else if (event.key === 'n' && !STARTS_ITS_OWN.includes(router.currentRoute.value.path)) {
+useKeys({
+  ...Object.fromEntries(
+    Object.entries(STATION_KEYS).map(([key, to]) => [key, () => void router.push(to)]),
+  ),
+  'Shift+?': () => (help.value = true),
+  '/': () => (finder.value = true),
+  n: () => {
+    if (STARTS_ITS_OWN.includes(router.currentRoute.value.path)) return;
     drafts.restart();
     void router.push('/plan');
-  }
-}
-window.addEventListener('keydown', key);
-onScopeDispose(() => window.removeEventListener('keydown', key));
+  },
+});
 </script>
 
 <template>

@@ -1,3 +1,6 @@
+/** What every problem document has; a test says what is its own. */
+const PROBLEM = { type: 'about:blank', title: 'A problem', code: 'problem', detail: 'A problem.' };
+
 /** The little of a browser that stores touch, for tests without one. */
 export function installBrowser(): {
   storage: Map<string, string>;
@@ -13,6 +16,7 @@ export function installBrowser(): {
   define('localStorage', {
     getItem: (key: string) => storage.get(key) ?? null,
     setItem: (key: string, value: string) => void storage.set(key, value),
+    removeItem: (key: string) => void storage.delete(key),
   });
   define('fetch', async (path: string, init: RequestInit = {}) => {
     const request: Asked = {
@@ -24,7 +28,8 @@ export function installBrowser(): {
     asked.push(request);
     const { status, body } = handler(request);
     if (status === 0) throw new TypeError('network down');
-    return new Response(JSON.stringify(body), { status });
+    const answer = status < 400 ? body : { ...PROBLEM, status, ...(body as object) };
+    return new Response(JSON.stringify(answer), { status });
   });
   define('window', { matchMedia: () => ({ matches: false, addEventListener: () => undefined }) });
   define('document', { documentElement: { dataset: {} } });

@@ -2,30 +2,13 @@ import type { Jug } from '@ratio/core/jug';
 import { createPinia } from 'pinia';
 import { createApp, effectScope } from 'vue';
 import { createMemoryHistory, createRouter } from 'vue-router';
+import { useDrinks } from '../src/stores/drinks.ts';
 import { useJugs } from '../src/stores/jugs.ts';
 import { usePantry } from '../src/stores/pantry.ts';
 import { useShop } from '../src/stores/shop.ts';
 import type { Handler, installBrowser } from './browser.ts';
+import { jugOf } from './documents.ts';
 import { lidoShelf } from './lidoShelf.ts';
-
-/** A jug of concentrate, changed as a test needs it. */
-export const jugOf = (over: Partial<Jug> = {}): Jug => ({
-  id: 'one',
-  version: 1,
-  label: 'Jug 1',
-  coffeeName: 'Slack Tide',
-  batchId: null,
-  strengthFrac: 0.035,
-  readBy: 'refractometer',
-  caffeineMgPerG: 2.1,
-  pricePerKg: 8,
-  capacityMl: 3000,
-  madeAt: '2026-06-12T06:00:00.000Z',
-  useBy: '2026-06-18T06:00:00.000Z',
-  onHandG: 1000,
-  lastEntryId: null,
-  ...over,
-});
 
 /**
  * Runs a page's composable as a page would: in an application with stores and a route, the lido's
@@ -60,7 +43,7 @@ export async function withApp<T>(input: {
   });
   const app = createApp(nothing).use(createPinia()).use(router);
   await router.push(path);
-  const load = app.runWithContext(() => [useShop(), usePantry(), useJugs()]);
+  const load = app.runWithContext(() => [useShop(), usePantry(), useDrinks(), useJugs()]);
   await Promise.all(load.map((store) => store.load()));
   return app.runWithContext(() => effectScope().run(use)!);
 }

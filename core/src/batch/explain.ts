@@ -5,7 +5,7 @@ import { yieldAtRatioFrac } from '../brew/strength.ts';
 import { GRINDS } from '../coffee/grinds.ts';
 import type { PlanOutcome } from './predict.ts';
 import type { Plan } from './schema.ts';
-import type { SourceMark } from '../sourced.ts';
+import type { Explanation, UsedValue } from '../explanation.ts';
 
 /** Numbers of a plan that can say where they come from. */
 export const EXPLAINED = [
@@ -18,37 +18,6 @@ export const EXPLAINED = [
   'cost',
 ] as const;
 export type Explained = (typeof EXPLAINED)[number];
-
-/** A value that an equation uses, and where it is from. */
-export interface UsedValue {
-  readonly symbol: string;
-  readonly name: string;
-  readonly value: string;
-  readonly source: string;
-  readonly mark: SourceMark | 'this batch' | 'this drink';
-}
-
-/** Where a number comes from. */
-export interface Explanation {
-  readonly title: string;
-  readonly equation: string;
-  /** The same with this batch's numbers put in, and the result. */
-  readonly filledIn: string;
-  readonly uses: readonly UsedValue[];
-  readonly method: string;
-}
-
-const MARKS: Readonly<Record<SourceMark, string>> = {
-  exact: 'exact',
-  published: 'published',
-  memory: 'from memory',
-  practice: 'common practice',
-  ours: 'ours',
-};
-
-/** @returns a mark in words */
-export const markText = (mark: UsedValue['mark']): string =>
-  mark === 'this batch' || mark === 'this drink' ? mark : MARKS[mark];
 
 const round = (value: number, digits: number): string => value.toFixed(digits);
 const own = (symbol: string, name: string, value: string): UsedValue => ({

@@ -1,5 +1,5 @@
 export { type Draft, draftSchema, saveDraftRequest, type SaveDraftRequest } from './draftSchema.ts';
-export { type Explained, explainPlan, type Explanation, markText } from './explain.ts';
+export { type Explained, explainPlan } from './explain.ts';
 export { brewSetting, planInput, scoopOf } from './plan.ts';
 export { type PlanOutcome, predictBatch, predictPlan } from './predict.ts';
 export { predictBatchRequest, predictBatchResponse } from './predictSchema.ts';
@@ -23,6 +23,7 @@ export {
   noteActualRequest,
   type NoteActualRequest,
   type Plan,
+  planSchema,
   type Prediction,
   startBatchRequest,
   type StartBatchRequest,

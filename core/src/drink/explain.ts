@@ -6,7 +6,7 @@ import { massG, mix } from '../matter/composition.ts';
 import { iceComposition } from './glass.ts';
 import type { SolvedDrink } from './predict.ts';
 import type { Sourced } from '../sourced.ts';
-import type { Explanation, UsedValue } from '../batch/explain.ts';
+import type { Explanation, UsedValue } from '../explanation.ts';
 import { percentText } from '../units/percent.ts';
 
 /** Numbers of a drink that can say where they come from. */

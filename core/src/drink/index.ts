@@ -23,8 +23,8 @@ export {
   type DrinkVersion,
   drinkVersionSchema,
   GLASSES,
-  keepDrinkRequest,
   type KeepDrinkRequest,
+  keepDrinkRequest,
 } from './schema.ts';
 export { type Serve, SERVES } from './serve.ts';
 export { type DrinkSolution, solveDrink } from './solve.ts';

@@ -3,8 +3,8 @@ export { type FilledJug, type LedgerRow, ledgerSum } from './ledger.ts';
 export {
   type Jug,
   type JugEntry,
-  type JugEntryRequest,
   jugEntryRequest,
+  type JugEntryRequest,
   jugEntrySchema,
   jugSchema,
 } from './schema.ts';

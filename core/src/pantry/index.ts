@@ -5,11 +5,9 @@ export {
   type IngredientAmount,
 } from './houseRecipeSchema.ts';
 export {
-  type Allergen,
   ALLERGENS,
   type Ingredient,
   INGREDIENT_KINDS,
-  type IngredientKind,
   INGREDIENTS,
   measuredGPerMl,
   ofMass,
@@ -17,7 +15,7 @@ export {
 } from './ingredients.ts';
 export { type MadeRecipe, makeHouseRecipe } from './makeHouseRecipe.ts';
 export { openedCautions } from './openedCautions.ts';
-export { compositionOfPackage, packageOfComposition, type PackageTable } from './packageTable.ts';
+export { compositionOfPackage, PACKAGE_BASES, packageOfComposition } from './packageTable.ts';
 export { type ResolvedPantry, resolvePantry, usedBy } from './resolvePantry.ts';
 export { scaleHouseRecipe } from './scaleHouseRecipe.ts';
 export {

@@ -3,9 +3,12 @@ import { COMPONENTS } from '../matter/components.ts';
 import { massG, NOTHING, scaled, type Composition } from '../matter/composition.ts';
 import { volumeMl } from '../matter/properties.ts';
 
+/** What the table on a package is for. */
+export const PACKAGE_BASES = ['100 mL', '100 g'] as const;
+
 /** The table on a package, in grams per 100 mL or 100 g as it is printed. */
 export interface PackageTable {
-  readonly per: '100 mL' | '100 g';
+  readonly per: (typeof PACKAGE_BASES)[number];
   readonly fatG: number;
   /** All carbohydrate, sugars included, as labels count it. */
   readonly carbohydrateG: number;

@@ -1,5 +1,4 @@
 import { fahrenheitToCelsius, UNITS, type UnitId } from '../units/units.ts';
-import { toNumber } from '../units/fraction.ts';
 import { scanNumber } from '../units/scanNumber.ts';
 import { scanUnit } from '../units/scanUnit.ts';
 import type { Grind } from '../coffee/grinds.ts';
@@ -116,7 +115,7 @@ function ratioAt(text: string, at: number): Mention | null {
   if (stated) {
     const number = scanNumber({ text: stated[1]!, at: 0 });
     if (number)
-      return ratio(toNumber(number.value), toNumber(number.value), [at, at + stated[0].length]);
+      return ratio(number.value.valueOf(), number.value.valueOf(), [at, at + stated[0].length]);
   }
   const colon =
     /(\d+(?:\.\d+)?)\s*(?::|to)\s*(\d+(?:\.\d+)?)(?:\s*[-–]\s*(\d+(?:\.\d+)?))?(?!\s*[\d:/])/iy;
@@ -161,7 +160,7 @@ function measure(input: {
   last: NonNullable<ReturnType<typeof scanNumber>>;
 }): Mention | null {
   const { text, at, first, last } = input;
-  const [low, high] = [toNumber(first.value), toNumber(last.value)];
+  const [low, high] = [first.value.valueOf(), last.value.valueOf()];
   if (high < low || low <= 0) return null;
   const from = last.end + /^[\s-]*/.exec(text.slice(last.end))![0].length;
   const degrees = /^(?:°|degrees?)\s*([cf])\b|^([cf])\b/i.exec(text.slice(from));

@@ -1,5 +1,4 @@
 import { fahrenheitToCelsius, UNITS, type Quantity, type UnitId } from './units.ts';
-import { toNumber } from './fraction.ts';
 import { scanNumber } from './scanNumber.ts';
 import { scanUnit } from './scanUnit.ts';
 
@@ -68,7 +67,7 @@ export function readAmount(input: {
   if (!first) return { ok: false, message: `“${text}” has no number in front. Try ${wanted}.` };
   const range = /^\s*(?:[-–—]|to)\s*(?=[\d½⅓⅔¼¾.]|an?\b|half)/i.exec(text.slice(first.end));
   const second = range ? scanNumber({ text, at: first.end + range[0].length }) : null;
-  const [low, high] = [toNumber(first.value), toNumber((second ?? first).value)];
+  const [low, high] = [first.value.valueOf(), (second ?? first).value.valueOf()];
   const rest = text.slice((second ?? first).end).trim();
   if (second && high < low)
     return { ok: false, message: `“${text}” runs backwards. Put the smaller number first.` };
@@ -128,12 +127,12 @@ function compound(input: {
   if (!number) return unknown;
   const after = tail.slice(number.end).trim();
   const { quantity, canonical } = UNITS[unit.value];
-  const isShareOfOne = after === '' && /and/i.test(joint) && toNumber(number.value) < 1;
+  const isShareOfOne = after === '' && /and/i.test(joint) && number.value.valueOf() < 1;
   const second = isShareOfOne ? unit.value : wholeUnit(after);
   if (second === null || UNITS[second].quantity !== quantity) return unknown;
   if (!accepts.includes(quantity))
     return { ok: false, message: `“${rest}” measures ${quantity}; here it takes ${wanted}.` };
-  const sum = low * canonical + toNumber(number.value) * UNITS[second].canonical;
+  const sum = low * canonical + number.value.valueOf() * UNITS[second].canonical;
   return { ok: true, quantity, value: sum, high: sum };
 }
 
@@ -151,6 +150,6 @@ function readRatio(input: {
   const number = scanNumber({ text, at });
   if (!number || text.slice(number.end).trim() !== '')
     return { ok: false, message: `“${text}” is not a ratio. Try ${wanted}.` };
-  const value = toNumber(number.value);
+  const value = number.value.valueOf();
   return { ok: true, quantity: 'ratio', value, high: value };
 }

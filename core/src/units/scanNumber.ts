@@ -1,4 +1,4 @@
-import { add, fraction, multiply, type Fraction } from './fraction.ts';
+import Fraction from 'fraction.js';
 
 /** Something found in a text, and where it ends. */
 export interface Scanned<T> {
@@ -7,17 +7,17 @@ export interface Scanned<T> {
 }
 
 const VULGAR: Readonly<Record<string, Fraction>> = {
-  '½': fraction(1, 2),
-  '⅓': fraction(1, 3),
-  '⅔': fraction(2, 3),
-  '¼': fraction(1, 4),
-  '¾': fraction(3, 4),
-  '⅕': fraction(1, 5),
-  '⅙': fraction(1, 6),
-  '⅛': fraction(1, 8),
-  '⅜': fraction(3, 8),
-  '⅝': fraction(5, 8),
-  '⅞': fraction(7, 8),
+  '½': new Fraction(1, 2),
+  '⅓': new Fraction(1, 3),
+  '⅔': new Fraction(2, 3),
+  '¼': new Fraction(1, 4),
+  '¾': new Fraction(3, 4),
+  '⅕': new Fraction(1, 5),
+  '⅙': new Fraction(1, 6),
+  '⅛': new Fraction(1, 8),
+  '⅜': new Fraction(3, 8),
+  '⅝': new Fraction(5, 8),
+  '⅞': new Fraction(7, 8),
 };
 
 const WORDS: Readonly<Record<string, number>> = {
@@ -44,11 +44,11 @@ const WORDS: Readonly<Record<string, number>> = {
 };
 
 const PART_WORDS: Readonly<Record<string, Fraction>> = {
-  half: fraction(1, 2),
-  third: fraction(1, 3),
-  thirds: fraction(1, 3),
-  quarter: fraction(1, 4),
-  quarters: fraction(1, 4),
+  half: new Fraction(1, 2),
+  third: new Fraction(1, 3),
+  thirds: new Fraction(1, 3),
+  quarter: new Fraction(1, 4),
+  quarters: new Fraction(1, 4),
 };
 
 const WORD = Object.keys(WORDS)
@@ -81,12 +81,12 @@ export function scanNumber(input: { text: string; at: number }): Scanned<Fractio
   const from = whole.end + (gap?.[0].length ?? 0);
   const part = scanPart(text, from);
   if (part) {
-    const joined = { value: add(whole.value, part.value), end: part.end };
+    const joined = { value: whole.value.add(part.value), end: part.end };
     // "two thirds" multiplies, "two and a third" adds.
     const counted = match(text, from, `(${PART})\\b`);
     const isCount =
       counted && !/and/i.test(gap?.[0] ?? '') && !/\d/.test(text.slice(at, whole.end));
-    return isCount ? { value: multiply(whole.value, part.value), end: part.end } : joined;
+    return isCount ? { value: whole.value.mul(part.value), end: part.end } : joined;
   }
   return whole;
 }
@@ -100,7 +100,7 @@ function scanWhole(text: string, at: number): Scanned<Fraction> | null {
   if (plain) return decimal(plain[0].replace(',', '.'), at + plain[0].length);
   const word = match(text, at, `(${WORD})\\b`);
   if (!word) return null;
-  return { value: fraction(WORDS[word[0].toLowerCase()]!), end: at + word[0].length };
+  return { value: new Fraction(WORDS[word[0].toLowerCase()]!), end: at + word[0].length };
 }
 
 function scanPart(text: string, at: number): Scanned<Fraction> | null {
@@ -108,12 +108,13 @@ function scanPart(text: string, at: number): Scanned<Fraction> | null {
   if (sign) return { value: VULGAR[sign[0]]!, end: at + 1 };
   const slash = match(text, at, '(\\d+)\\s*[/⁄]\\s*(\\d+)');
   if (slash && Number(slash[2]) > 0)
-    return { value: fraction(Number(slash[1]), Number(slash[2])), end: at + slash[0].length };
+    return { value: new Fraction(Number(slash[1]), Number(slash[2])), end: at + slash[0].length };
   const word = match(text, at, `(?:an?\\s+)?(${PART})\\b(?:\\s+(?:of\\s+)?an?\\b)?`);
   return word ? { value: PART_WORDS[word[1]!.toLowerCase()]!, end: at + word[0].length } : null;
 }
 
-function decimal(digits: string, end: number): Scanned<Fraction> {
-  const [whole, after = ''] = digits.split('.');
-  return { value: fraction(Number(`${whole}${after}`), 10 ** after.length), end };
-}
+// From the text, not from a number: 0.1 is a tenth then.
+const decimal = (digits: string, end: number): Scanned<Fraction> => ({
+  value: new Fraction(digits),
+  end,
+});

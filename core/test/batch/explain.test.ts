@@ -1,5 +1,6 @@
 import { expect } from 'chai';
-import { EXPLAINED, explainPlan, markText } from '../../src/batch/explain.ts';
+import { EXPLAINED, explainPlan } from '../../src/batch/explain.ts';
+import { markText } from '../../src/explanation.ts';
 import { predictPlan } from '../../src/batch/predict.ts';
 import { USUAL_MODEL as model } from '../../src/brew/model.ts';
 import type { Plan } from '../../src/batch/schema.ts';

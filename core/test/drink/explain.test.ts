@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import { drinkCost } from '../../src/drink/cost.ts';
 import { EXPLAINED_OF_DRINK, explainDrink } from '../../src/drink/explain.ts';
-import { markText } from '../../src/batch/explain.ts';
+import { markText } from '../../src/explanation.ts';
 import { resolvePantry } from '../../src/pantry/resolvePantry.ts';
 import { drinkRequest } from '../../src/drink/request.ts';
 import { solveRequest } from '../../src/drink/predict.ts';

@@ -1,11 +1,6 @@
+import type { Change } from '@ratio/core/document';
 import type { Request, Response } from 'express';
 import type { Caller } from '../caller.ts';
-
-/** That a document of a noun changed; who listens reads it again. */
-export interface Change {
-  readonly noun: 'batches' | 'jugs' | 'drafts' | 'shelf' | 'samples' | 'pantry' | 'drinks';
-  readonly id: string;
-}
 
 /** Publishes to every open page what changed. */
 export interface Changes {

@@ -104,7 +104,7 @@ async function sumUp(
   of: { caller: Caller; jugId: string; transaction: Transaction },
 ): Promise<void> {
   const { caller, jugId, transaction } = of;
-  const { id, version, ...body } = await db.jugs.get(caller.shopId, jugId, transaction);
+  const { id, version: _, ...body } = await db.jugs.get(caller.shopId, jugId, transaction);
   const rows = await db.jugEntries.about(caller.shopId, jugId, transaction);
   await db.jugs.restate(
     caller,

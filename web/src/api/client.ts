@@ -1,4 +1,9 @@
-import type { Problem } from '@ratio/core/document';
+import { problemSchema, type Problem } from '@ratio/core/document';
+import { v4 } from 'uuid';
+import { z } from 'zod';
+
+/** A problem with the document as it is now, for a stale write. */
+const refusalSchema = problemSchema.extend({ current: z.unknown().optional() });
 
 /** A request that the server refused, with the reason in its own words. */
 export class RequestProblem extends Error {
@@ -16,16 +21,25 @@ export class Unreachable extends Error {
   override readonly name = 'Unreachable';
 }
 
+export interface Asking {
+  readonly method?: 'GET' | 'POST' | 'PUT' | 'DELETE';
+  readonly body?: unknown;
+  /** Version that was seen; 0 for a new document. */
+  readonly version?: number;
+}
+
 /**
  * Asks the server.
  *
+ * @param schema what the answer must be; one that is not counts as none
  * @throws {RequestProblem} with the server's problem document
  * @throws {Unreachable} where no answer came
  */
-export async function ask<T>(
+export async function ask<S extends z.ZodType>(
+  schema: S,
   path: string,
-  options: { method?: 'GET' | 'POST' | 'PUT' | 'DELETE'; body?: unknown; version?: number } = {},
-): Promise<T> {
+  options: Asking = {},
+): Promise<z.output<S>> {
   const { method = 'GET', body, version } = options;
   const response = await fetch(path, {
     method,
@@ -38,15 +52,21 @@ export async function ask<T>(
     throw new Unreachable('The server does not answer. Nothing is lost; try again.', { cause });
   });
   const answer: unknown = await response.json().catch(() => null);
-  if (response.ok) return answer as T;
-  if (answer === null)
-    throw new Unreachable('The server answers oddly. Nothing is lost; try again.');
-  throw new RequestProblem(answer as Problem);
+  const parsed = response.ok ? schema.safeParse(answer) : null;
+  if (parsed?.success) return parsed.data;
+  const refusal = refusalSchema.safeParse(answer);
+  if (refusal.success) throw new RequestProblem(refusal.data);
+  throw new Unreachable('The server’s answer cannot be read. Nothing is lost; reload the page.', {
+    cause: parsed?.error,
+  });
 }
 
 /** @returns a sentence for whoever stands at the page */
 export const sentenceOf = (error: unknown): string =>
   error instanceof Error ? error.message : 'Something went wrong.';
 
-/** @returns a new identity, made here so that a repeated request is known again */
-export const newId = (): string => crypto.randomUUID();
+/**
+ * A new identity, made here so that a repeated request is known again. By random values: a tablet on
+ * plain HTTP is no secure context, and has nothing else.
+ */
+export const newId = (): string => v4();

@@ -1,6 +1,9 @@
+import { changeSchema, NOUNS, type Noun } from '@ratio/core/document';
+import { useEventListener } from '@vueuse/core';
 import { onScopeDispose } from 'vue';
 import { useBatches } from '../stores/batches.ts';
 import { useDraft } from '../stores/draft.ts';
+import { useDrinks } from '../stores/drinks.ts';
 import { useJugs } from '../stores/jugs.ts';
 import { usePantry } from '../stores/pantry.ts';
 import { useSamples } from '../stores/samples.ts';
@@ -8,23 +11,23 @@ import { useShop } from '../stores/shop.ts';
 
 /** Reads again what another page changed, and everything after a dropped connection. */
 export function useChanges(): void {
-  const stores = {
+  const stores: Readonly<Record<Noun, { load: () => Promise<void> }>> = {
     batches: useBatches(),
     jugs: useJugs(),
     drafts: useDraft(),
     shelf: useShop(),
     samples: useSamples(),
     pantry: usePantry(),
+    drinks: useDrinks(),
   };
+  const reload = (noun: Noun) => stores[noun].load().catch(() => undefined);
+  const reloadAll = (): void => NOUNS.forEach((noun) => void reload(noun));
+  // Not VueUse's: where two changes come at once it holds the second alone.
   const source = new EventSource('/api/changes');
   let dropped = false;
-  const reload = (noun: keyof typeof stores) => stores[noun].load().catch(() => undefined);
-  const reloadAll = (): void => {
-    for (const noun of Object.keys(stores) as (keyof typeof stores)[]) void reload(noun);
-  };
   source.onmessage = ({ data }: MessageEvent<string>) => {
-    const { noun } = JSON.parse(data) as { noun: keyof typeof stores };
-    void reload(noun);
+    const change = changeSchema.safeParse(JSON.parse(data));
+    if (change.success) void reload(change.data.noun);
   };
   source.onerror = () => (dropped = true);
   source.onopen = () => {
@@ -32,9 +35,6 @@ export function useChanges(): void {
     dropped = false;
     reloadAll();
   };
-  window.addEventListener('online', reloadAll);
-  onScopeDispose(() => {
-    source.close();
-    window.removeEventListener('online', reloadAll);
-  });
+  onScopeDispose(() => source.close());
+  useEventListener('online', reloadAll);
 }

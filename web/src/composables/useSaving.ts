@@ -14,14 +14,18 @@ export function useSaving(reload: () => Promise<unknown>) {
   const write = inOrder();
   return (input: {
     /** Writes; says what was done, and how it is undone. */
-    does: () => Promise<{ text: string; undo: () => Promise<unknown> }>;
+    does: () => Promise<{ text: string; undo?: () => Promise<unknown> }>;
     /** What is said in front of the reason where it fails. */
     failed?: string;
   }): Promise<boolean> =>
     write(async () => {
       try {
         const { text, undo } = await input.does();
-        notice.say({ tone: 'done', text, undo: async () => void (await undo()) });
+        notice.say({
+          tone: 'done',
+          text,
+          ...(undo ? { undo: async () => void (await undo()) } : {}),
+        });
         return true;
       } catch (error) {
         const reason = sentenceOf(error);

@@ -1,22 +1,38 @@
-import { ref, watch, type Ref } from 'vue';
+import { useStorage } from '@vueuse/core';
+import type { Ref } from 'vue';
+import type { z } from 'zod';
+import { useSetAside } from '../stores/setAside.ts';
 
 /**
- * A value that this browser keeps through a reload.
+ * A value that this browser keeps through a reload. What it holds and cannot be read any more is set
+ * aside, not lost and not taken for something else.
  *
  * @param key name under which it is kept
- * @param initial value where nothing (or nothing readable) is kept
+ * @param schema what it must be
+ * @param initial value where nothing is kept
  */
-export function useStored<T>(key: string, initial: T): Ref<T> {
-  const value = ref(read(key, initial)) as Ref<T>;
-  watch(value, (now) => localStorage.setItem(key, JSON.stringify(now)), { deep: true });
-  return value;
+export function useStored<T>(key: string, schema: z.ZodType<T>, initial: T): Ref<T> {
+  const aside = useSetAside();
+  return useStorage<T>(key, initial, localStorage, {
+    writeDefaults: false,
+    // Another tab of this tablet is another hand: what it changes comes by the server.
+    listenToStorageChanges: false,
+    serializer: {
+      read: (text) => {
+        const parsed = schema.safeParse(readJson(text));
+        if (parsed.success) return parsed.data;
+        aside.add({ key, text });
+        return initial;
+      },
+      write: (value) => JSON.stringify(value),
+    },
+  });
 }
 
-function read<T>(key: string, initial: T): T {
+function readJson(text: string): unknown {
   try {
-    const kept = localStorage.getItem(key);
-    return kept === null ? initial : (JSON.parse(kept) as T);
+    return JSON.parse(text);
   } catch {
-    return initial;
+    return undefined;
   }
 }

@@ -1,4 +1,10 @@
-import { brewSetting, type Draft, type Plan, type SaveDraftRequest } from '@ratio/core/batch';
+import {
+  brewSetting,
+  draftSchema,
+  saveDraftRequest,
+  type Draft,
+  type Plan,
+} from '@ratio/core/batch';
 import {
   brewAmounts,
   modelOf,
@@ -10,18 +16,23 @@ import {
   type TargetKey,
 } from '@ratio/core/brew';
 import { CONSTANTS } from '@ratio/core/constants';
+import { idSchema } from '@ratio/core/document';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
+import { z } from 'zod';
 import { ask, newId, RequestProblem } from '../api/client.ts';
 import { useShop } from './shop.ts';
 import { useStored } from '../composables/useStored.ts';
 
+const draftsSchema = z.array(draftSchema);
+const localDraftSchema = saveDraftRequest.extend({
+  id: idSchema,
+  /** 0 before the server has it. */
+  version: z.number().int().min(0),
+  unsaved: z.boolean(),
+});
 /** The draft on this tablet, and which version of it the server is known to have. */
-export interface LocalDraft extends SaveDraftRequest {
-  readonly id: string;
-  readonly version: number;
-  readonly unsaved: boolean;
-}
+export type LocalDraft = Readonly<z.infer<typeof localDraftSchema>>;
 
 /** An amount that could not be set, and why. */
 export interface Conflict {
@@ -60,7 +71,7 @@ const freshDraft = (): LocalDraft => ({
 /** The draft on the planning bench: kept here through a reload, and on the server for every tablet. */
 export const useDraft = defineStore('draft', () => {
   const shelf = useShop();
-  const draft = useStored<LocalDraft>('ratio.plan', freshDraft());
+  const draft = useStored<LocalDraft>('ratio.plan', localDraftSchema, freshDraft());
   const conflict = shallowRef<Conflict | null>(null);
   /** What another tablet made of this draft while it was changed here. */
   const theirs = shallowRef<Draft | null>(null);
@@ -152,7 +163,7 @@ export const useDraft = defineStore('draft', () => {
     const { id, version, unsaved: _, ...body } = draft.value;
     saving.value = 'saving';
     try {
-      const saved = await ask<Draft>(`/api/drafts/${id}`, { method: 'PUT', body, version });
+      const saved = await ask(draftSchema, `/api/drafts/${id}`, { method: 'PUT', body, version });
       saving.value = 'saved';
       if (draft.value.id !== id) return;
       // Typed on meanwhile? Then what was typed still has to be saved.
@@ -160,10 +171,12 @@ export const useDraft = defineStore('draft', () => {
       const still = JSON.stringify(now) !== JSON.stringify(body);
       draft.value = { ...draft.value, version: saved.version, unsaved: still };
     } catch (error) {
-      const current = error instanceof RequestProblem ? error.problem.current : undefined;
-      if (current) theirs.value = current as Draft;
-      saving.value = current ? 'saved' : 'offline';
-      if (!current) timer = setTimeout(() => void save(), RETRY_AFTER_MS);
+      const current = draftSchema.safeParse(
+        error instanceof RequestProblem ? error.problem.current : undefined,
+      );
+      if (current.success) theirs.value = current.data;
+      saving.value = current.success ? 'saved' : 'offline';
+      if (!current.success) timer = setTimeout(() => void save(), RETRY_AFTER_MS);
     }
   }
 
@@ -176,7 +189,7 @@ export const useDraft = defineStore('draft', () => {
 
   /** Takes what the server has, unless something here is not saved yet. */
   async function load(): Promise<void> {
-    const drafts = await ask<Draft[]>('/api/drafts');
+    const drafts = await ask(draftsSchema, '/api/drafts');
     const same = drafts.find(({ id }) => id === draft.value.id);
     const isFresh = draft.value.version === 0 && !draft.value.unsaved;
     const found = same ?? (isFresh ? drafts[0] : undefined);

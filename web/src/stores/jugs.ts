@@ -1,11 +1,20 @@
-import type { Jug, JugEntry, JugEntryRequest } from '@ratio/core/jug';
+import {
+  jugEntrySchema,
+  jugSchema,
+  type Jug,
+  type JugEntry,
+  type JugEntryRequest,
+} from '@ratio/core/jug';
 import { storedCoffeeMl } from '@ratio/core/matter';
 import { defineStore } from 'pinia';
 import { computed, shallowRef } from 'vue';
+import { z } from 'zod';
 import { ask, newId } from '../api/client.ts';
 import { useStored } from '../composables/useStored.ts';
 
 const EMPTY_G = 1;
+const jugsSchema = z.array(jugSchema);
+const entriesSchema = z.array(jugEntrySchema);
 
 /** @returns what is left in a jug, mL */
 export const onHandMl = ({
@@ -17,14 +26,14 @@ export const onHandMl = ({
 /** Concentrate on hand, as the server's ledger has it, and the jug that is being poured from. */
 export const useJugs = defineStore('jugs', () => {
   const jugs = shallowRef<Jug[]>([]);
-  const chosenId = useStored<string | null>('ratio.jug', null);
+  const chosenId = useStored<string | null>('ratio.jug', z.string().nullable(), null);
 
   async function load(): Promise<void> {
-    jugs.value = await ask<Jug[]>('/api/jugs');
+    jugs.value = await ask(jugsSchema, '/api/jugs');
   }
 
   async function enter(jug: Jug, request: JugEntryRequest): Promise<void> {
-    await ask(`/api/jugs/${jug.id}/entries`, { method: 'POST', body: request });
+    await ask(jugSchema, `/api/jugs/${jug.id}/entries`, { method: 'POST', body: request });
     await load();
   }
 
@@ -41,7 +50,7 @@ export const useJugs = defineStore('jugs', () => {
     pour: (input: { jug: Jug; id: string; massG: number; note: string }) =>
       enter(input.jug, { id: input.id, kind: 'poured', massG: input.massG, note: input.note }),
     enter,
-    entries: (id: string) => ask<JugEntry[]>(`/api/jugs/${id}/entries`),
-    takeBack: (jug: Jug, entryId: string) => enter(jug, { id: newId(), kind: 'undone', entryId }),
+    entries: (id: string): Promise<JugEntry[]> => ask(entriesSchema, `/api/jugs/${id}/entries`),
+    undo: (jug: Jug, entryId: string) => enter(jug, { id: newId(), kind: 'undone', entryId }),
   };
 });

@@ -4,14 +4,13 @@ import {
   solveRequest,
   type Drink,
   type DrinkCost,
-  type DrinkVersion,
-  type KeepDrinkRequest,
   type SolvedDrink,
 } from '@ratio/core/drink';
 import type { Jug } from '@ratio/core/jug';
 import { defineStore } from 'pinia';
 import { computed } from 'vue';
-import { ask, newId } from '../api/client.ts';
+import { z } from 'zod';
+import { useDrinks } from './drinks.ts';
 import { useJugs } from './jugs.ts';
 import { usePantry } from './pantry.ts';
 import { useShop } from './shop.ts';
@@ -41,11 +40,12 @@ export const marginFracOf = ({ price }: Drink, cost: DrinkCost): number | null =
 /** The whole menu from the jug in hand. */
 export const useMenu = defineStore('menu', () => {
   const shelf = useShop();
+  const drinks = useDrinks();
   const jugs = useJugs();
   const pantry = usePantry();
 
   /** How cold all ice is at this bar today, °C; null where it is as each drink has it. */
-  const iceTodayC = useStored<number | null>('ratio.iceTodayC', null);
+  const iceTodayC = useStored<number | null>('ratio.iceTodayC', z.number().nullable(), null);
   const withIceToday = (drink: Drink): Drink =>
     iceTodayC.value === null || !drink.ice
       ? drink
@@ -97,7 +97,7 @@ export const useMenu = defineStore('menu', () => {
 
   /** Every drink that can be made, from one jug or from a batch that is not in one yet. */
   const rowsFrom = (from: PouredFrom & { onHandG: number }): MenuRow[] =>
-    shelf.drinks.map((drink) => rowOf(drink, from)).filter((row) => row !== null);
+    drinks.drinks.map((drink) => rowOf(drink, from)).filter((row) => row !== null);
   const rows = computed<MenuRow[]>(() => (jugs.chosen ? rowsFrom(jugs.chosen) : []));
 
   /** How many of the first few drinks a brew makes; 0 where it is too weak for one. */
@@ -105,34 +105,12 @@ export const useMenu = defineStore('menu', () => {
     brew: { brewG: number; strengthFrac: number; caffeineMgPerG: number },
     most = Infinity,
   ) {
-    return shelf.drinks.slice(0, most).flatMap((drink) => {
+    return drinks.drinks.slice(0, most).flatMap((drink) => {
       const solved = solve(drink, brew);
       if (!solved) return [];
       const { concentrateG } = solved.solution;
       return [{ drink, count: countIn(solved, brew.brewG), concentrateG }];
     });
-  }
-
-  async function keep(input: {
-    drink: Drink;
-    change: string;
-    forWhom: string;
-    id?: string;
-  }): Promise<Drink> {
-    const { id, version, ...body } = input.drink;
-    const request: KeepDrinkRequest = {
-      id: input.id ?? newId(),
-      drink: body,
-      change: input.change.slice(0, 300),
-      forWhom: input.forWhom,
-    };
-    const kept = await ask<Drink>(`/api/drinks/${id}/versions`, {
-      method: 'POST',
-      body: request,
-      version,
-    });
-    await shelf.load();
-    return kept;
   }
 
   // A text, so that a pour, which changes no strength, solves nothing again.
@@ -148,7 +126,7 @@ export const useMenu = defineStore('menu', () => {
           .filter(Boolean)
           .map((text) => {
             const from = { strengthFrac: Number(text), caffeineMgPerG: 0 };
-            return [from.strengthFrac, shelf.drinks.map((drink) => solve(drink, from))] as const;
+            return [from.strengthFrac, drinks.drinks.map((drink) => solve(drink, from))] as const;
           }),
       ),
   );
@@ -156,7 +134,7 @@ export const useMenu = defineStore('menu', () => {
   const leftInAll = computed(
     () =>
       new Map(
-        shelf.drinks.map(({ id }, i) => [
+        drinks.drinks.map(({ id }, i) => [
           id,
           jugs.onHand.reduce((sum, { strengthFrac, onHandG }) => {
             const solved = solvedAt.value.get(strengthFrac)?.[i];
@@ -175,12 +153,6 @@ export const useMenu = defineStore('menu', () => {
     costOf,
     countOf,
     poursOf,
-    keep,
-    versions: (drinkId: string) => ask<DrinkVersion[]>(`/api/drinks/${drinkId}/versions`),
-    async remove({ id, version }: Drink): Promise<void> {
-      await ask(`/api/drinks/${id}`, { method: 'DELETE', version });
-      await shelf.load();
-    },
     outOfReach: computed(() => rows.value.filter(({ solution }) => solution.status !== 'met')),
   };
 });

@@ -2,15 +2,15 @@ import { daysLeft, localDate, useBy } from '@ratio/core/calendar';
 import type { Caution } from '@ratio/core/caution';
 import { pouredIds, type Drink } from '@ratio/core/drink';
 import {
+  houseRecipeSchema,
   openedCautions,
+  openedSchema,
+  pantryItemSchema,
   resolvePantry,
-  type HouseRecipe,
-  type Opened,
-  type PantryItem,
 } from '@ratio/core/pantry';
 import { defineStore } from 'pinia';
-import { computed, shallowRef } from 'vue';
-import { ask } from '../api/client.ts';
+import { computed } from 'vue';
+import { useDocuments } from '../composables/useDocuments.ts';
 import { useShop } from './shop.ts';
 
 /** How what stands open is doing. */
@@ -22,40 +22,37 @@ export interface OpenLife {
   readonly daysLeft: number;
 }
 
-/** What the shop can pour: built in, its own, and made by the house. */
+/** What the shop can pour: built in, its own, and made from house recipes. */
 export const usePantry = defineStore('pantry', () => {
-  const items = shallowRef<PantryItem[]>([]);
-  const houseRecipes = shallowRef<HouseRecipe[]>([]);
-  const opened = shallowRef<Opened[]>([]);
+  const items = useDocuments('/api/pantry', pantryItemSchema);
+  const houseRecipes = useDocuments('/api/house-recipes', houseRecipeSchema);
+  const opened = useDocuments('/api/opened', openedSchema);
   const shelf = useShop();
 
   async function load(): Promise<void> {
-    [items.value, houseRecipes.value, opened.value] = await Promise.all([
-      ask<PantryItem[]>('/api/pantry'),
-      ask<HouseRecipe[]>('/api/house-recipes'),
-      ask<Opened[]>('/api/opened'),
-    ]);
+    await Promise.all([items.load(), houseRecipes.load(), opened.load()]);
   }
-
   const resolved = computed(() =>
-    resolvePantry({ own: items.value, houseRecipes: houseRecipes.value }),
+    resolvePantry({ own: items.all.value, houseRecipes: houseRecipes.all.value }),
   );
 
   // A text, so that what follows from it is computed again when the day changes, not at each tick.
   const today = computed(() => localDate({ atMs: shelf.now.getTime(), zone: shelf.zone }));
-  const openedAt = computed(() => Object.fromEntries(opened.value.map(({ id, at }) => [id, at])));
+  const openedAt = computed(() =>
+    Object.fromEntries(opened.all.value.map(({ id, at }) => [id, at])),
+  );
 
   /** How what stands open is doing; null where it is not open, or keeps. */
   function lifeOf(id: string): OpenLife | null {
     const at = openedAt.value[id];
     const days = resolved.value.pantry[id]?.openedDays;
     if (at === undefined || !days) return null;
-    const openedAtMs = Date.parse(at);
-    const { lastDay } = useBy({ fromMs: openedAtMs, days, zone: shelf.zone });
+    const fromMs = Date.parse(at);
+    const { lastDay } = useBy({ fromMs, days, zone: shelf.zone });
     return {
       lastDay,
       daysLeft: daysLeft({ lastDay, today: today.value }),
-      at: new Date(openedAtMs),
+      at: new Date(fromMs),
     };
   }
 
@@ -74,29 +71,21 @@ export const usePantry = defineStore('pantry', () => {
     });
   }
 
-  async function put<T extends { id: string; version: number }>(
-    path: string,
-    document: T,
-  ): Promise<T> {
-    const { id, version, ...body } = document;
-    const saved = await ask<T>(`${path}/${id}`, { method: 'PUT', body, version });
-    await load();
-    return saved;
-  }
-
-  async function remove(path: string, document: { id: string; version: number }): Promise<void> {
-    await ask(`${path}/${document.id}`, { method: 'DELETE', version: document.version });
-    await load();
-  }
-
-  const versionOf = (id: string): number => opened.value.find((one) => one.id === id)?.version ?? 0;
+  /** Each reads the others again: what is taken away closes what stands open of it. */
+  const reading = <D extends { load: () => Promise<void> }>(documents: D): D => ({
+    ...documents,
+    load,
+  });
+  const versionOf = (id: string): number =>
+    opened.all.value.find((one) => one.id === id)?.version ?? 0;
 
   return {
-    items,
-    houseRecipes,
+    items: items.all,
+    houseRecipes: houseRecipes.all,
+    opened: opened.all,
     resolved,
     pantry: computed(() => resolved.value.pantry),
-    /** Everything by name, what the house makes first. */
+    /** Everything by name, house recipes first. */
     all: computed(() =>
       Object.values(resolved.value.pantry).sort(
         (a, b) =>
@@ -106,18 +95,15 @@ export const usePantry = defineStore('pantry', () => {
     /** Whether everything that a drink pours is there. */
     holds: (drink: Drink) =>
       pouredIds(drink).every((id) => Object.hasOwn(resolved.value.pantry, id)),
-    opened,
     lifeOf,
     lastDayOf,
     pastIn,
     /** Opens a package or makes a house recipe; again where one stands open. */
     open: (id: string, at = shelf.now) =>
-      put<Opened>('/api/opened', { id, at: at.toISOString(), version: versionOf(id) }),
-    useUp: (id: string) => remove('/api/opened', { id, version: versionOf(id) }),
+      opened.save({ id, at: at.toISOString(), version: versionOf(id) }),
+    useUp: (id: string) => opened.remove({ id, version: versionOf(id) }),
     load,
-    saveItem: (item: PantryItem) => put('/api/pantry', item),
-    saveRecipe: (recipe: HouseRecipe) => put('/api/house-recipes', recipe),
-    removeItem: (item: PantryItem) => remove('/api/pantry', item),
-    removeRecipe: (recipe: HouseRecipe) => remove('/api/house-recipes', recipe),
+    /** How each is written. */
+    documents: { items: reading(items), houseRecipes: reading(houseRecipes) },
   };
 });

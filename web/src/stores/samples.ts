@@ -1,23 +1,18 @@
-import type { SampleSet } from '@ratio/core/batch';
+import { sampleSetSchema } from '@ratio/core/batch';
 import { defineStore } from 'pinia';
-import { shallowRef } from 'vue';
-import { ask } from '../api/client.ts';
+import { computed } from 'vue';
+import { useDocuments } from '../composables/useDocuments.ts';
+
+/** A set that is not started stands before every date. */
+const NOT_STARTED = '~';
 
 /** Sets of small jars, as the server keeps them, the one started last at the head. */
 export const useSamples = defineStore('samples', () => {
-  const sets = shallowRef<SampleSet[]>([]);
-
-  async function load(): Promise<void> {
-    const all = await ask<SampleSet[]>('/api/samples');
-    sets.value = all.sort((a, b) => (b.startedAt ?? '~').localeCompare(a.startedAt ?? '~'));
-  }
-
-  async function save(set: SampleSet): Promise<SampleSet> {
-    const { id, version, ...body } = set;
-    const saved = await ask<SampleSet>(`/api/samples/${id}`, { method: 'PUT', body, version });
-    await load();
-    return saved;
-  }
-
+  const { all, load, save } = useDocuments('/api/samples', sampleSetSchema);
+  const sets = computed(() =>
+    all.value.toSorted((a, b) =>
+      (b.startedAt ?? NOT_STARTED).localeCompare(a.startedAt ?? NOT_STARTED),
+    ),
+  );
   return { sets, load, save };
 });

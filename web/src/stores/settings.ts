@@ -1,26 +1,26 @@
-import type { ShopUnits } from '@ratio/core/units';
+import { usePreferredDark } from '@vueuse/core';
 import { defineStore } from 'pinia';
-import { ref, watchEffect } from 'vue';
+import { computed, watchEffect } from 'vue';
+import { z } from 'zod';
 import { useStored } from '../composables/useStored.ts';
 
 /** How this tablet shows things: units and theme. */
 export const useSettings = defineStore('settings', () => {
-  const units = useStored<ShopUnits>('ratio.units', 'metric');
-  const theme = useStored<'system' | 'day' | 'night'>('ratio.theme', 'system');
-  const dark = window.matchMedia('(prefers-color-scheme: dark)');
-  const systemIsDark = ref(dark.matches);
-  dark.addEventListener('change', ({ matches }) => (systemIsDark.value = matches));
+  const units = useStored('ratio.units', z.enum(['metric', 'us']), 'metric');
+  const theme = useStored('ratio.theme', z.enum(['system', 'day', 'night']), 'system');
+  const systemIsDark = usePreferredDark();
+  const isNight = computed(
+    () => theme.value === 'night' || (theme.value === 'system' && systemIsDark.value),
+  );
 
   watchEffect(() => {
-    const night = theme.value === 'night' || (theme.value === 'system' && systemIsDark.value);
-    document.documentElement.dataset['theme'] = night ? 'night' : 'day';
+    document.documentElement.dataset['theme'] = isNight.value ? 'night' : 'day';
   });
 
   return {
     units,
     theme,
     toggleUnits: () => (units.value = units.value === 'metric' ? 'us' : 'metric'),
-    toggleTheme: () =>
-      (theme.value = document.documentElement.dataset['theme'] === 'night' ? 'day' : 'night'),
+    toggleTheme: () => (theme.value = isNight.value ? 'day' : 'night'),
   };
 });

@@ -1,52 +1,61 @@
-import type { Vessel } from '@ratio/core/brew';
-import type { Coffee } from '@ratio/core/coffee';
-import type { Drink } from '@ratio/core/drink';
-import type { Shop } from '@ratio/core/shop';
+import { vesselSchema } from '@ratio/core/brew';
+import { coffeeSchema } from '@ratio/core/coffee';
+import { shopSchema, type Shop } from '@ratio/core/shop';
+import { useIntervalFn } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
+import { z } from 'zod';
 import { ask } from '../api/client.ts';
+import { useDocuments, type Documents } from '../composables/useDocuments.ts';
 
 const TICK_MS = 5000;
+const answerSchema = shopSchema.extend({ now: z.iso.datetime(), clockFrozen: z.boolean() });
 
 /** The shop and its shelf, and what its clock says. */
 export const useShop = defineStore('shop', () => {
   const shop = shallowRef<Shop | null>(null);
-  const coffees = shallowRef<Coffee[]>([]);
-  const vessels = shallowRef<Vessel[]>([]);
-  const drinks = shallowRef<Drink[]>([]);
+  const coffees = useDocuments('/api/coffees', coffeeSchema);
+  const vessels = useDocuments('/api/vessels', vesselSchema);
   const now = ref(new Date());
 
-  async function load(): Promise<void> {
-    const [answer, allCoffees, allVessels, allDrinks] = await Promise.all([
-      ask<Shop & { now: string; clockFrozen: boolean }>('/api/shop'),
-      ask<Coffee[]>('/api/coffees'),
-      ask<Vessel[]>('/api/vessels'),
-      ask<Drink[]>('/api/drinks'),
-    ]);
-    coffees.value = allCoffees;
-    vessels.value = allVessels;
-    drinks.value = allDrinks;
-    const { now: time, clockFrozen, ...own } = answer;
-    followClock({ now: time, clockFrozen });
+  async function loadShop(): Promise<void> {
+    const { now: time, clockFrozen, ...own } = await ask(answerSchema, '/api/shop');
+    followClock(new Date(time), clockFrozen);
     shop.value = own;
   }
-
-  let ticking: ReturnType<typeof setInterval> | undefined;
-  function followClock(answer: { now: string; clockFrozen: boolean }): void {
-    clearInterval(ticking);
-    const aheadMs = Date.parse(answer.now) - Date.now();
-    now.value = new Date(answer.now);
-    if (!answer.clockFrozen)
-      ticking = setInterval(() => (now.value = new Date(Date.now() + aheadMs)), TICK_MS);
+  async function load(): Promise<void> {
+    await Promise.all([loadShop(), coffees.load(), vessels.load()]);
   }
+
+  let aheadMs = 0;
+  const ticking = useIntervalFn(() => (now.value = new Date(Date.now() + aheadMs)), TICK_MS, {
+    immediate: false,
+  });
+  function followClock(time: Date, isFrozen: boolean): void {
+    aheadMs = time.getTime() - Date.now();
+    now.value = time;
+    if (isFrozen) ticking.pause();
+    else ticking.resume();
+  }
+
+  /** The shop itself, written as any document. */
+  const shops: Pick<Documents<Shop>, 'load' | 'save'> = {
+    load: loadShop,
+    save: async ({ id: _, version, ...body }) => {
+      const saved = await ask(shopSchema, '/api/shop', { method: 'PUT', body, version });
+      await loadShop();
+      return saved;
+    },
+  };
 
   return {
     shop,
-    coffees,
-    vessels,
-    drinks,
+    coffees: coffees.all,
+    vessels: vessels.all,
     now,
     zone: computed(() => shop.value?.zone ?? 'UTC'),
     load,
+    /** How each is written. */
+    documents: { shops, coffees, vessels },
   };
 });

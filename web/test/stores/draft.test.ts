@@ -7,6 +7,7 @@ import { installBrowser, type Handler } from '../browser.ts';
 import { lidoShelf } from '../lidoShelf.ts';
 
 const SAVED_BY_MS = 520;
+const SAVED_AT = '2026-06-13T06:40:00.000Z';
 const wait = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));
 
 describe('useDraft', () => {
@@ -29,10 +30,10 @@ describe('useDraft', () => {
     await open();
   });
 
-  const heldKeys = () => drafts.draft.targets.map(({ key }) => key);
+  const targetKeys = () => drafts.draft.targets.map(({ key }) => key);
 
-  it('begins held by its ratio and its coffee', () => {
-    expect(heldKeys()).to.deep.equal(['ratio', 'doseG']);
+  it('begins with its ratio and its coffee as targets', () => {
+    expect(targetKeys()).to.deep.equal(['ratio', 'doseG']);
     expect(drafts.amounts?.ratio).to.be.closeTo(5, 1e-9);
   });
 
@@ -40,17 +41,17 @@ describe('useDraft', () => {
     drafts.setAmount('waterG', 6000);
     expect(drafts.plan).to.include({ waterG: 6000 });
     expect(drafts.plan.doseG).to.be.closeTo(1200, 1e-9);
-    expect(heldKeys()).to.deep.equal(['waterG', 'ratio']);
+    expect(targetKeys()).to.deep.equal(['waterG', 'ratio']);
   });
 
-  it('solves for the brew and the strength that are wanted', () => {
+  it('solves for a target brew and a target strength', () => {
     drafts.setAmount('brewMl', 3000);
     drafts.setAmount('strengthFrac', 0.032);
     expect(drafts.amounts?.brewMl).to.be.closeTo(3000, 1e-5);
     expect(drafts.amounts?.strengthFrac).to.be.closeTo(0.032, 1e-10);
   });
 
-  it('holds a wanted strength through another grind', () => {
+  it('keeps a target strength through another grind', () => {
     drafts.setAmount('strengthFrac', 0.033);
     drafts.change({ grind: 'medium' });
     expect(drafts.amounts?.strengthFrac).to.be.closeTo(0.033, 1e-10);
@@ -73,12 +74,12 @@ describe('useDraft', () => {
     expect(drafts.conflict?.solution.status).to.equal('out_of_reach');
   });
 
-  it('keeps the amounts as they are when a choice makes what is held impossible', () => {
+  it('keeps the amounts as they are when a choice makes the targets impossible', () => {
     drafts.setAmount('strengthFrac', 0.08);
     const { doseG, waterG } = drafts.plan;
     drafts.change({ steep: [{ place: 'fridge', tempC: 1, hours: 0.25 }], grind: 'extra-coarse' });
     expect(drafts.plan).to.include({ doseG, waterG, grind: 'extra-coarse' });
-    expect(heldKeys()).to.deep.equal(['doseG', 'waterG']);
+    expect(targetKeys()).to.deep.equal(['doseG', 'waterG']);
   });
 
   it('keeps itself through a reload', async () => {
@@ -89,7 +90,7 @@ describe('useDraft', () => {
     expect(useDraft().plan.doseG).to.equal(777);
   });
 
-  it('begins a new plan by the school of the house', () => {
+  it('begins a new plan by the shop’s defaults', () => {
     drafts.setAmount('doseG', 500);
     drafts.restart();
     expect(drafts.plan).to.include({
@@ -117,7 +118,7 @@ describe('useDraft', () => {
       browser.answer(
         saving((body) => ({
           status: 200,
-          body: { ...(body as object), id: drafts.draft.id, version: 1, savedAt: '' },
+          body: { ...(body as object), id: drafts.draft.id, version: 1, savedAt: SAVED_AT },
         })),
       );
       drafts.setAmount('doseG', 800);
@@ -134,12 +135,12 @@ describe('useDraft', () => {
         id: drafts.draft.id,
         version: 4,
         plan: { ...drafts.plan, doseG: 600 },
-        savedAt: '',
+        savedAt: SAVED_AT,
       };
       browser.answer(
         saving(() => ({
           status: 412,
-          body: { detail: 'stale', code: 'stale', status: 412, current: other },
+          body: { detail: 'stale', code: 'stale', current: other },
         })),
       );
       drafts.setAmount('doseG', 700);
@@ -156,12 +157,12 @@ describe('useDraft', () => {
         ...drafts.draft,
         version: 4,
         plan: { ...drafts.plan, doseG: 600 },
-        savedAt: '',
+        savedAt: SAVED_AT,
       };
       browser.answer(
         saving(() => ({
           status: 412,
-          body: { detail: 'stale', code: 'stale', status: 412, current: other },
+          body: { detail: 'stale', code: 'stale', current: other },
         })),
       );
       drafts.setAmount('doseG', 700);
@@ -180,7 +181,7 @@ describe('useDraft', () => {
       browser.answer(
         saving((body) => ({
           status: 200,
-          body: { ...(body as object), id: drafts.draft.id, version: 1, savedAt: '' },
+          body: { ...(body as object), id: drafts.draft.id, version: 1, savedAt: SAVED_AT },
         })),
       );
       await drafts.save();

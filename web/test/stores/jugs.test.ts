@@ -1,31 +1,14 @@
 import { expect } from 'chai';
-import type { Jug } from '@ratio/core/jug';
 import { createPinia, setActivePinia } from 'pinia';
+import { useDrinks } from '../../src/stores/drinks.ts';
 import { onHandMl, useJugs } from '../../src/stores/jugs.ts';
 import { useMenu } from '../../src/stores/menu.ts';
 import { usePantry } from '../../src/stores/pantry.ts';
 import { useShop } from '../../src/stores/shop.ts';
 import { installBrowser } from '../browser.ts';
+import { jugOf } from '../documents.ts';
 import { lidoDrinks } from '../../../demo/lido.ts';
 import { lidoShelf } from '../lidoShelf.ts';
-
-const jug = (over: Partial<Jug>): Jug => ({
-  id: 'a',
-  version: 1,
-  label: 'Jug',
-  coffeeName: 'Slack Tide',
-  batchId: null,
-  strengthFrac: 0.035,
-  readBy: 'prediction',
-  caffeineMgPerG: 1.9,
-  pricePerKg: 8,
-  capacityMl: 3000,
-  madeAt: '2026-06-12T06:00:00.000Z',
-  useBy: '2026-06-18T06:00:00.000Z',
-  onHandG: 1000,
-  lastEntryId: null,
-  ...over,
-});
 
 describe('jugs and the menu from them', () => {
   let browser: ReturnType<typeof installBrowser>;
@@ -36,15 +19,16 @@ describe('jugs and the menu from them', () => {
     browser.storage.clear();
     browser.asked.splice(0);
     const rows = [
-      jug({ id: 'empty', onHandG: 0 }),
-      jug({ id: 'oldest' }),
-      jug({ id: 'weak', strengthFrac: 0.012 }),
+      jugOf({ id: 'empty', onHandG: 0 }),
+      jugOf({ id: 'oldest' }),
+      jugOf({ id: 'weak', strengthFrac: 0.012 }),
     ];
-    browser.answer((request) =>
-      request.path === '/api/jugs' ? { status: 200, body: rows } : lidoShelf(request),
-    );
+    browser.answer((request) => {
+      if (request.path.endsWith('/entries')) return { status: 201, body: rows[1] };
+      return request.path === '/api/jugs' ? { status: 200, body: rows } : lidoShelf(request);
+    });
     setActivePinia(createPinia());
-    await Promise.all([useShop().load(), usePantry().load(), useJugs().load()]);
+    await Promise.all([useShop().load(), usePantry().load(), useDrinks().load(), useJugs().load()]);
   });
 
   it('offer the oldest that holds something, unless another was picked', () => {
@@ -57,12 +41,12 @@ describe('jugs and the menu from them', () => {
   });
 
   it('hold less room than their grams: coffee is denser than water', () => {
-    expect(onHandMl(jug({ onHandG: 1013 }))).to.be.within(995, 1001);
+    expect(onHandMl(jugOf({ onHandG: 1013 }))).to.be.within(995, 1001);
   });
 
   it('send a draw with its own identity, so that a second try counts once', async () => {
     await useJugs().pour({
-      jug: jug({ id: 'oldest' }),
+      jug: jugOf({ id: 'oldest' }),
       id: 'draw-1',
       massG: 88,
       note: 'Lido black',
@@ -106,7 +90,7 @@ describe('jugs and the menu from them', () => {
     }
   });
 
-  it('leave a drink out while one of its parts is not on the shelf', async () => {
+  it('leave a drink out while one of its ingredients is not on the shelf', async () => {
     const menu = useMenu();
     const known = menu.rows.length;
     browser.answer((request) =>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { markText, type Explanation } from '@ratio/core/batch';
+import { markText, type Explanation } from '@ratio/core/explanation';
 import { ElDialog } from 'element-plus';
 
 /** Where a number comes from: equation, this batch's numbers, constants with their sources, range. */

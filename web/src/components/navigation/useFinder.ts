@@ -1,5 +1,6 @@
 import { computed, ref } from 'vue';
 import { useBatches } from '../../stores/batches.ts';
+import { useDrinks } from '../../stores/drinks.ts';
 import { useJugs } from '../../stores/jugs.ts';
 import { usePantry } from '../../stores/pantry.ts';
 import { useShop } from '../../stores/shop.ts';
@@ -33,11 +34,12 @@ export function useFinder() {
   const batches = useBatches();
   const jugs = useJugs();
   const pantry = usePantry();
+  const menu = useDrinks();
   const sought = ref('');
 
   const all = computed<Found[]>(() => [
     ...PAGES,
-    ...shelf.drinks.map(({ id, name }) => ({
+    ...menu.drinks.map(({ id, name }) => ({
       key: id,
       name,
       kind: 'drink',

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ElButton } from 'element-plus';
-import { onScopeDispose } from 'vue';
 import { RouterLink } from 'vue-router';
+import { useKeys } from '../../composables/useKeys.ts';
 import ChoiceField from '../../components/fields/ChoiceField.vue';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import HouseRecipeOutcome from './HouseRecipeOutcome.vue';
@@ -12,13 +12,7 @@ const page = useHouseRecipes();
 const { store, recipe, made } = page;
 const format = useAmountFormat();
 
-function key(event: KeyboardEvent): void {
-  if (event.key !== 'n' || event.ctrlKey || event.metaKey || event.altKey) return;
-  if ((event.target as HTMLElement).closest('input, textarea, [role="dialog"]')) return;
-  void page.add();
-}
-window.addEventListener('keydown', key);
-onScopeDispose(() => window.removeEventListener('keydown', key));
+useKeys({ n: () => void page.add() });
 </script>
 
 <template>

@@ -11,14 +11,13 @@ import {
   type MadeRecipe,
 } from '@ratio/core/pantry';
 import { computed, watch } from 'vue';
+import { z } from 'zod';
 import { useRoute } from 'vue-router';
-import { newId, sentenceOf } from '../../api/client.ts';
+import { newId } from '../../api/client.ts';
 import { useJugs } from '../../stores/jugs.ts';
 import { useMenu } from '../../stores/menu.ts';
-import { useNotice } from '../../stores/notice.ts';
 import { usePantry } from '../../stores/pantry.ts';
-import { rebased } from '../../composables/rebased.ts';
-import { useSaving } from '../../composables/useSaving.ts';
+import { useEdits } from '../../composables/useEdits.ts';
 import { useStored } from '../../composables/useStored.ts';
 
 /** What is left of a jug; a usual concentrate where none is on hand. */
@@ -33,9 +32,8 @@ export function useHouseRecipes() {
   const store = usePantry();
   const menu = useMenu();
   const jugs = useJugs();
-  const notice = useNotice();
   const route = useRoute();
-  const chosenId = useStored<string | null>('ratio.recipe', null);
+  const chosenId = useStored<string | null>('ratio.recipe', z.string().nullable(), null);
   watch(
     () => route.query['recipe'],
     (asked) => {
@@ -89,29 +87,16 @@ export function useHouseRecipes() {
     ];
   });
 
-  const saving = useSaving(store.load);
+  const edits = useEdits(store.documents.houseRecipes, (id) =>
+    store.houseRecipes.find((one) => one.id === id),
+  );
 
-  /** Saves a change of a recipe, on what earlier changes that are still on their way make of it. */
-  async function save(changed: HouseRecipe, what: string): Promise<void> {
+  /** Saves a change of the recipe in hand, as long as it is one that can be stored. */
+  function change(over: Partial<HouseRecipe>, what: string): void {
     const before = recipe.value;
-    if (!before || !houseRecipeSchema.safeParse(changed).success) return;
-    await saving({
-      failed: `${changed.name}: not saved.`,
-      does: async () => {
-        const now = store.houseRecipes.find(({ id }) => id === before.id) ?? before;
-        const after = { ...rebased({ before, after: changed, now }), version: now.version };
-        const saved = await store.saveRecipe(after);
-        return {
-          text: `${after.name}: ${what}`,
-          undo: () => store.saveRecipe({ ...now, version: saved.version }),
-        };
-      },
-    });
+    if (before && houseRecipeSchema.safeParse({ ...before, ...over }).success)
+      void edits.change(before, over, what);
   }
-
-  const change = (over: Partial<HouseRecipe>, what: string): void => {
-    if (recipe.value) void save({ ...recipe.value, ...over }, what);
-  };
 
   const starting = computed(() => startingRecipes(leftoverOf(jugs.chosen)));
 
@@ -132,30 +117,11 @@ export function useHouseRecipes() {
       lifeDays: null,
       note: '',
     };
-    try {
-      await store.saveRecipe(fresh);
-      chosenId.value = id;
-    } catch (error) {
-      notice.say({ tone: 'wrong', text: sentenceOf(error) });
-    }
+    if (await edits.add(fresh)) chosenId.value = id;
   }
 
   async function remove(): Promise<void> {
-    const gone = recipe.value;
-    if (!gone) return;
-    try {
-      await store.removeRecipe(gone);
-      notice.say({
-        tone: 'done',
-        text: `${gone.name} is gone.`,
-        undo: async () => {
-          await store.saveRecipe({ ...gone, version: 0 });
-          chosenId.value = gone.id;
-        },
-      });
-    } catch (error) {
-      notice.say({ tone: 'wrong', text: sentenceOf(error) });
-    }
+    if (recipe.value) await edits.remove(recipe.value);
   }
 
   return {
@@ -172,7 +138,7 @@ export function useHouseRecipes() {
     remove,
     scale: (factor: number, what: string) => {
       if (recipe.value && factor > 0)
-        void save(scaleHouseRecipe({ recipe: recipe.value, factor }), what);
+        change(scaleHouseRecipe({ recipe: recipe.value, factor }), what);
     },
     /** The same recipe in another amount, without saving it: what it would give. */
     tryScale: (factor: number) => {

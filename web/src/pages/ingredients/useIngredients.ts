@@ -1,36 +1,42 @@
 import { DomainError } from '@ratio/core/errors';
+import { idSchema } from '@ratio/core/document';
 import {
+  ALLERGENS,
   compositionOfPackage,
+  INGREDIENT_KINDS,
   INGREDIENTS,
+  PACKAGE_BASES,
   packageOfComposition,
-  type Allergen,
   type Ingredient,
-  type IngredientKind,
-  type PackageTable,
   type PantryItem,
 } from '@ratio/core/pantry';
 import { computed, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
-import { newId, sentenceOf } from '../../api/client.ts';
-import { useNotice } from '../../stores/notice.ts';
+import { z } from 'zod';
+import { newId } from '../../api/client.ts';
 import { usePantry } from '../../stores/pantry.ts';
-import { rebased } from '../../composables/rebased.ts';
 import { useStored } from '../../composables/useStored.ts';
 import { useOpened } from '../../composables/useOpened.ts';
-import { useSaving } from '../../composables/useSaving.ts';
+import { useEdits } from '../../composables/useEdits.ts';
 
-/** An ingredient as its package has it, before it is on the shelf. */
-export interface PackageForm extends Writable<PackageTable> {
+const packageFormSchema = z.object({
   /** The ingredient that it is about; null for a new one. */
-  id: string | null;
-  name: string;
-  kind: IngredientKind;
-  allergens: Allergen[];
-  openedDays: number | null;
-  pricePerKg: number | null;
-}
-
-type Writable<T> = { -readonly [K in keyof T]: T[K] };
+  id: idSchema.nullable(),
+  name: z.string(),
+  kind: z.enum(INGREDIENT_KINDS),
+  per: z.enum(PACKAGE_BASES),
+  fatG: z.number(),
+  carbohydrateG: z.number(),
+  sugarG: z.number(),
+  proteinG: z.number(),
+  saltG: z.number(),
+  alcoholFrac: z.number(),
+  allergens: z.array(z.enum(ALLERGENS)),
+  openedDays: z.number().nullable(),
+  pricePerKg: z.number().nullable(),
+});
+/** An ingredient as its package has it, before it is on the shelf. */
+export type PackageForm = z.infer<typeof packageFormSchema>;
 
 const emptyForm = (): PackageForm => ({
   id: null,
@@ -51,7 +57,6 @@ const emptyForm = (): PackageForm => ({
 /** Everything that can be poured, changed as the shop has it. */
 export function useIngredients() {
   const store = usePantry();
-  const notice = useNotice();
   const route = useRoute();
   const sought = ref('');
   watch(
@@ -61,7 +66,7 @@ export function useIngredients() {
     },
     { immediate: true },
   );
-  const form = useStored('ratio.package', emptyForm());
+  const form = useStored('ratio.package', packageFormSchema, emptyForm());
 
   const rows = computed(() => {
     const words = sought.value.toLowerCase().split(/\s+/).filter(Boolean);
@@ -80,32 +85,27 @@ export function useIngredients() {
   const leftOf = ({ id }: Ingredient): number => store.lifeOf(id)?.daysLeft ?? 1e6;
   const ownOf = (id: string): PantryItem | undefined => store.items.find((item) => item.id === id);
 
-  const saving = useSaving(store.load);
+  const edits = useEdits(store.documents.items, ownOf);
+  const itemOf = ({ allergens, ...rest }: Ingredient, version: number): PantryItem => ({
+    ...rest,
+    allergens: [...allergens],
+    version,
+  });
 
-  /** Saves the shop's own values, on what earlier changes that are still on their way make of it. */
-  const save = (before: Ingredient, change: Partial<Ingredient>, what: string): Promise<boolean> =>
-    saving({
-      failed: `${change.name ?? before.name}: not saved.`,
-      does: async () => {
-        const own = ownOf(before.id);
-        const now = store.pantry[before.id] ?? before;
-        const { allergens, ...rest } = rebased({ before, after: { ...before, ...change }, now });
-        const item: PantryItem = { ...rest, allergens: [...allergens], version: own?.version ?? 0 };
-        const saved = await store.saveItem(item);
-        return {
-          text: `${item.name}: ${what}`,
-          undo: () =>
-            own ? store.saveItem({ ...own, version: saved.version }) : store.removeItem(saved),
-        };
-      },
-    });
+  /** Saves the shop's own values: of its own ingredient, or in place of a built-in one's. */
+  function save(before: Ingredient, change: Partial<Ingredient>, what: string): Promise<boolean> {
+    const own = ownOf(before.id);
+    if (own) return edits.change(own, itemOf({ ...before, ...change }, own.version), what);
+    const item = itemOf({ ...before, ...change }, 0);
+    return edits.add(item, `${item.name}: ${what}`);
+  }
 
   /** What the package amounts to; why not, where its table cannot be. */
   const fromPackage = computed<{ ingredient: Omit<Ingredient, 'id'> } | { wrong: string }>(() => {
     try {
       const { id, name, kind, allergens, openedDays, pricePerKg, ...table } = form.value;
       // What a package does not say stays as it was.
-      const { looseGPerMl, overrunFrac, caffeineMgPerG } = store.pantry[id ?? ''] ?? UNTOLD;
+      const { looseGPerMl, overrunFrac, caffeineMgPerG } = store.pantry[id ?? ''] ?? UNSAID;
       return {
         ingredient: {
           name: name.trim(),
@@ -147,36 +147,14 @@ export function useIngredients() {
       if (isSaved) discard();
       return;
     }
-    const { allergens, ...rest } = fromPackage.value.ingredient;
-    const item: PantryItem = { ...rest, allergens: [...allergens], id: newId(), version: 0 };
-    try {
-      const saved = await store.saveItem(item);
-      discard();
-      notice.say({
-        tone: 'done',
-        text: `${saved.name} is on the shelf.`,
-        undo: () => store.removeItem(saved),
-      });
-    } catch (error) {
-      notice.say({ tone: 'wrong', text: `Not saved. ${sentenceOf(error)}` });
-    }
+    const isAdded = await edits.add(itemOf({ ...fromPackage.value.ingredient, id: newId() }, 0));
+    if (isAdded) discard();
   }
 
-  async function remove(ingredient: Ingredient): Promise<void> {
-    const own = ownOf(ingredient.id);
-    if (!own) return;
-    try {
-      await store.removeItem(own);
-      notice.say({
-        tone: 'done',
-        text: isBuiltIn(own.id) ? `${own.name} is as it was built in.` : `${own.name} is gone.`,
-        undo: async () => {
-          await store.saveItem({ ...own, version: 0 });
-        },
-      });
-    } catch (error) {
-      notice.say({ tone: 'wrong', text: sentenceOf(error) });
-    }
+  async function remove({ id }: Ingredient): Promise<void> {
+    const own = ownOf(id);
+    if (own)
+      await edits.remove(own, isBuiltIn(id) ? `${own.name} is as it was built in.` : undefined);
   }
 
   return {
@@ -195,7 +173,7 @@ export function useIngredients() {
   };
 }
 
-/** What a package leaves untold of a liquid. */
-const UNTOLD = { looseGPerMl: null, overrunFrac: 0, caffeineMgPerG: 0 };
+/** What a package leaves unsaid of a liquid. */
+const UNSAID = { looseGPerMl: null, overrunFrac: 0, caffeineMgPerG: 0 };
 
 const isBuiltIn = (id: string): boolean => Object.hasOwn(INGREDIENTS, id);

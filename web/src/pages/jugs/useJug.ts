@@ -11,6 +11,7 @@ import {
 import { computed, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { newId, sentenceOf } from '../../api/client.ts';
+import { useDrinks } from '../../stores/drinks.ts';
 import { useJugs } from '../../stores/jugs.ts';
 import { useMenu } from '../../stores/menu.ts';
 import { useNotice } from '../../stores/notice.ts';
@@ -31,6 +32,7 @@ export function useJug() {
   const route = useRoute();
   const jugs = useJugs();
   const menu = useMenu();
+  const drinks = useDrinks();
   const shelf = useShop();
   const notice = useNotice();
   const format = useAmountFormat();
@@ -100,7 +102,7 @@ export function useJug() {
       caffeineMgPerG: jug.value.caffeineMgPerG * per,
       onHandG,
     };
-    const counts = shelf.drinks.map((drink) => ({
+    const counts = drinks.drinks.map((drink) => ({
       name: drink.name,
       count: menu.countOf(from, drink),
     }));
@@ -126,7 +128,7 @@ export function useJug() {
     const id = newId();
     try {
       await jugs.enter(of, { ...request, id } as JugEntryRequest);
-      notice.say({ tone: 'done', text, undo: () => jugs.takeBack(of, id) });
+      notice.say({ tone: 'done', text, undo: () => jugs.undo(of, id) });
     } catch (error) {
       notice.say({ tone: 'wrong', text: sentenceOf(error) });
     } finally {

@@ -1,8 +1,10 @@
-import { predictPlan, type Plan, type PlanOutcome } from '@ratio/core/batch';
+import { planSchema, predictPlan, type Plan, type PlanOutcome } from '@ratio/core/batch';
 import { FILTRATIONS, modelOf } from '@ratio/core/brew';
+import { idSchema } from '@ratio/core/document';
 import { amountText, writeMass, writeVolume } from '@ratio/core/units';
 import { storeToRefs } from 'pinia';
 import { computed } from 'vue';
+import { z } from 'zod';
 import { newId } from '../../api/client.ts';
 import { useDraft } from '../../stores/draft.ts';
 import { useSettings } from '../../stores/settings.ts';
@@ -10,11 +12,9 @@ import { useShop } from '../../stores/shop.ts';
 import { useStored } from '../../composables/useStored.ts';
 import { horizonOf } from './usePlan.ts';
 
+const variantSchema = z.object({ id: idSchema, plan: planSchema });
 /** A plan that was put aside to be compared. */
-export interface Variant {
-  readonly id: string;
-  readonly plan: Plan;
-}
+export type Variant = Readonly<z.infer<typeof variantSchema>>;
 
 const MOST = 3;
 
@@ -23,7 +23,7 @@ export function useVariants() {
   const shelf = useShop();
   const drafts = useDraft();
   const { units } = storeToRefs(useSettings());
-  const variants = useStored<Variant[]>('ratio.variants', []);
+  const variants = useStored<Variant[]>('ratio.variants', z.array(variantSchema), []);
 
   function outcomeOf(
     plan: Plan,

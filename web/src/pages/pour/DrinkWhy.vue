@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Explanation } from '@ratio/core/batch';
+import type { Explanation } from '@ratio/core/explanation';
 import { EXPLAINED_OF_DRINK, type ExplainedOfDrink } from '@ratio/core/drink';
 import WhyDialog from '../../components/figures/WhyDialog.vue';
 

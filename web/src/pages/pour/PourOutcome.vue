@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { CONSTANTS } from '@ratio/core/constants';
-import type { Explanation } from '@ratio/core/batch';
+import type { Explanation } from '@ratio/core/explanation';
 import type {
   Adjustment,
   Bulk,

@@ -1,19 +1,24 @@
 import {
   adjustDrink,
   drinkChanges,
+  drinkSchema,
   STARTING_DRINKS,
   type Adjustment,
   type Drink,
 } from '@ratio/core/drink';
 import { computed, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
+import { z } from 'zod';
 import { newId, sentenceOf } from '../../api/client.ts';
-import { useMenu } from '../../stores/menu.ts';
+import { useDrinks } from '../../stores/drinks.ts';
 import { useNotice } from '../../stores/notice.ts';
 import { usePantry } from '../../stores/pantry.ts';
 import { useShop } from '../../stores/shop.ts';
 import { useStored } from '../../composables/useStored.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
+
+/** A drink that is not on the menu yet has version 0. */
+const editedSchema = drinkSchema.extend({ version: z.number().int().min(0) }).nullable();
 
 /** A drink before anybody has said anything about it. */
 const newDrink = (order: number): Drink => ({
@@ -30,19 +35,19 @@ const newDrink = (order: number): Drink => ({
  */
 export function useDrinkInHand() {
   const shelf = useShop();
-  const menu = useMenu();
+  const menu = useDrinks();
   const pantry = usePantry();
   const notice = useNotice();
   const format = useAmountFormat();
   const route = useRoute();
-  const chosenId = useStored<string | null>('ratio.drink', null);
+  const chosenId = useStored<string | null>('ratio.drink', z.string().nullable(), null);
   /** The drink as it is changed; null where it is as the menu has it. */
-  const edited = useStored<Drink | null>('ratio.drink.edited', null);
+  const edited = useStored<Drink | null>('ratio.drink.edited', editedSchema, null);
   const keeping = ref(false);
   let keptId = newId();
 
   const usual = computed<Drink | null>(
-    () => shelf.drinks.find(({ id }) => id === chosenId.value) ?? shelf.drinks[0] ?? null,
+    () => menu.drinks.find(({ id }) => id === chosenId.value) ?? menu.drinks[0] ?? null,
   );
   // What was changed here is discarded where one of its ingredients has left the shelf meanwhile.
   const drink = computed<Drink | null>(() =>
@@ -109,9 +114,9 @@ export function useDrinkInHand() {
       notice.say({ tone: 'done', text, ...(undo ? { undo } : {}) });
     } catch (error) {
       notice.say({ tone: 'wrong', text: `Not kept. ${sentenceOf(error)}` });
-      await shelf.load().catch(() => undefined);
+      await menu.load().catch(() => undefined);
       // The next try is for the drink as it is now.
-      const now = shelf.drinks.find(({ id }) => id === kept.id);
+      const now = menu.drinks.find(({ id }) => id === kept.id);
       if (now && edited.value) edited.value = { ...edited.value, version: now.version };
     } finally {
       keeping.value = false;
@@ -163,7 +168,7 @@ export function useDrinkInHand() {
         edited.value = { ...version, id: usual.value.id, version: usual.value.version };
     },
     startNew: () => {
-      const last = Math.max(0, ...shelf.drinks.map(({ order }) => order));
+      const last = Math.max(0, ...menu.drinks.map(({ order }) => order));
       edited.value = newDrink(last + 1);
     },
   };

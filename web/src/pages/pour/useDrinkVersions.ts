@@ -3,7 +3,7 @@ import { computed, ref, shallowRef, watch, type Ref } from 'vue';
 import { sentenceOf } from '../../api/client.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { dayName } from '../../format/formatClock.ts';
-import { useMenu } from '../../stores/menu.ts';
+import { useDrinks } from '../../stores/drinks.ts';
 import { useShop } from '../../stores/shop.ts';
 
 /** A drink as it was kept once, as its history shows it. */
@@ -25,7 +25,7 @@ export function useDrinkVersions(
   drink: Readonly<Ref<Drink | null>>,
   shown: Readonly<Ref<boolean>>,
 ) {
-  const menu = useMenu();
+  const menu = useDrinks();
   const shelf = useShop();
   const format = useAmountFormat();
   const versions = shallowRef<DrinkVersion[]>([]);

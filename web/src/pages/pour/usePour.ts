@@ -9,6 +9,7 @@ import {
   type MeasuredBy,
 } from '@ratio/core/drink';
 import { computed, ref, watch } from 'vue';
+import { z } from 'zod';
 import { useJugs } from '../../stores/jugs.ts';
 import { useMenu } from '../../stores/menu.ts';
 import { usePantry } from '../../stores/pantry.ts';
@@ -21,8 +22,11 @@ import { useDragging } from './useDragging.ts';
 import { useDrinkInHand } from './useDrinkInHand.ts';
 import { useRemedies } from './useRemedies.ts';
 
+const MEASURINGS = ['jigger', 'scale', 'exact'] as const satisfies readonly (
+  MeasuredBy | 'exact'
+)[];
 /** How the bar measures on this tablet. */
-export type Measuring = MeasuredBy | 'exact';
+export type Measuring = (typeof MEASURINGS)[number];
 
 /** A cup that is warm to drink and does not scald. */
 const WARM_CUP_C = 62;
@@ -38,7 +42,7 @@ export function usePour() {
   const format = useAmountFormat();
   const hand = useDrinkInHand();
   const { drink } = hand;
-  const measuring = useStored<Measuring>('ratio.measuring', 'jigger');
+  const measuring = useStored<Measuring>('ratio.measuring', z.enum(MEASURINGS), 'jigger');
   /** How many of it are poured at once. */
   const count = ref(1);
   watch(

@@ -39,7 +39,7 @@ export function usePouring(of: {
       await jugs.pour({ jug, id, massG: wholeG.value, note: name });
       pourId = newId();
       const text = `${name}: ${format.value.volume(n * solution.value.concentrateMl)} from ${jug.label}.`;
-      notice.say({ tone: 'done', text, undo: () => jugs.takeBack(jug, id) });
+      notice.say({ tone: 'done', text, undo: () => jugs.undo(jug, id) });
     } catch (error) {
       notice.say({ tone: 'wrong', text: sentenceOf(error) });
     } finally {

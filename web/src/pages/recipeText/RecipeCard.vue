@@ -2,11 +2,11 @@
 import { amountText, writeMass, type ShopUnits } from '@ratio/core/units';
 import { ElButton, ElInput } from 'element-plus';
 import { computed } from 'vue';
-import { piecesOf, type ToldRecipe } from './useRecipeReader.ts';
+import { piecesOf, type RecipeOnPage } from './useRecipeReader.ts';
 
 /** One recipe: its text, what each piece of it became, and what it really is. */
 const props = defineProps<{
-  recipe: ToldRecipe;
+  recipe: RecipeOnPage;
   letter: string;
   units: ShopUnits;
   only: boolean;

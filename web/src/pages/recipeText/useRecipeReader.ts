@@ -1,6 +1,7 @@
 import { splitBatch, type Plan } from '@ratio/core/batch';
 import { predictRecipe, type PredictedRecipe } from '@ratio/core/recipeText';
 import { computed } from 'vue';
+import { z } from 'zod';
 import { useShop } from '../../stores/shop.ts';
 import { useStored } from '../../composables/useStored.ts';
 
@@ -12,7 +13,7 @@ const MOST = 4;
 const WARM_WATER_C = 32;
 
 /** A recipe on the page, with what it was read as. */
-export interface ToldRecipe {
+export interface RecipeOnPage {
   readonly text: string;
   readonly read: PredictedRecipe | null;
   readonly wrong: string;
@@ -44,8 +45,8 @@ export function piecesOf(
 /** Recipes in words, side by side; kept in this browser. */
 export function useRecipeReader() {
   const shelf = useShop();
-  const texts = useStored<string[]>('ratio.recipes', EXAMPLES);
-  const recipes = computed<ToldRecipe[]>(() =>
+  const texts = useStored('ratio.recipes', z.array(z.string()), EXAMPLES);
+  const recipes = computed<RecipeOnPage[]>(() =>
     texts.value.map((text) => {
       if (text.trim() === '') return { text, read: null, wrong: '' };
       try {

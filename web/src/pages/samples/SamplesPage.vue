@@ -1,117 +1,18 @@
 <script setup lang="ts">
-import { MOST_SAMPLES, planOfSample, sampleSet, type SampleSet } from '@ratio/core/batch';
-import { GRIND_NAMES, type Grind } from '@ratio/core/coffee';
-import { amountText, writeMass } from '@ratio/core/units';
+import { MOST_SAMPLES } from '@ratio/core/batch';
+import { GRIND_NAMES } from '@ratio/core/coffee';
 import { ElButton } from 'element-plus';
-import { storeToRefs } from 'pinia';
-import { computed, ref } from 'vue';
-import { RouterLink, useRouter } from 'vue-router';
-import { newId, sentenceOf } from '../../api/client.ts';
-import { clockTime } from '../../format/formatClock.ts';
+import { RouterLink } from 'vue-router';
 import ChoiceField from '../../components/fields/ChoiceField.vue';
 import ChoiceRow from '../../components/fields/ChoiceRow.vue';
 import HoursListField from '../../components/fields/HoursListField.vue';
 import ListField from '../../components/fields/ListField.vue';
-import { useDraft } from '../../stores/draft.ts';
-import { useNotice } from '../../stores/notice.ts';
-import { useSamples } from '../../stores/samples.ts';
-import { useSettings } from '../../stores/settings.ts';
-import { useShop } from '../../stores/shop.ts';
-import { useStored } from '../../composables/useStored.ts';
 import SampleTable from './SampleTable.vue';
+import { useSampleSets } from './useSampleSets.ts';
 
-const HOUR_MS = 3_600_000;
-
-const shelf = useShop();
-const drafts = useDraft();
-const samples = useSamples();
-const settings = useSettings();
-const notice = useNotice();
-const router = useRouter();
-const { plan, coffee, model } = storeToRefs(drafts);
-const busy = ref(false);
-void samples
-  .load()
-  .catch((error: unknown) => notice.say({ tone: 'wrong', text: sentenceOf(error) }));
-
-const jarId = useStored<string>('ratio.samples.jar', '');
-const ratios = useStored<number[]>('ratio.samples.ratios', [5, 7]);
-const grinds = useStored<Grind[]>('ratio.samples.grinds', ['coarse', 'medium']);
-const hours = useStored<number[]>('ratio.samples.hours', [18]);
-
-const jar = computed(
-  () => shelf.vessels.find(({ id }) => id === jarId.value) ?? shelf.vessels.at(-1) ?? null,
-);
-const count = computed(() => ratios.value.length * grinds.value.length * hours.value.length);
-const jars = computed<SampleSet['jars']>(() => {
-  if (!model.value || !jar.value || count.value < 1 || count.value > MOST_SAMPLES) return [];
-  const made = sampleSet({
-    plan: plan.value,
-    model: model.value,
-    jar: jar.value,
-    ratios: ratios.value,
-    grinds: grinds.value,
-    hours: hours.value,
-  });
-  return made.map((sample) => ({ ...sample, score: null, note: '' }));
-});
-const mass = (massG: number): string =>
-  massG < 500 && settings.units === 'metric'
-    ? `${massG.toFixed(1)}\u2009g`
-    : amountText(writeMass({ massG, units: settings.units }));
-const strainAt = (startedAt: string | null) => (after: number) =>
-  startedAt === null
-    ? `after ${after} h`
-    : clockTime({ at: new Date(Date.parse(startedAt) + after * HOUR_MS), zone: shelf.zone });
-const toggle = (grind: Grind): void => {
-  const on = grinds.value.includes(grind);
-  const next = on ? grinds.value.filter((one) => one !== grind) : [...grinds.value, grind];
-  if (next.length > 0) grinds.value = next;
-};
-
-async function keep(set: SampleSet, done: string): Promise<void> {
-  busy.value = true;
-  try {
-    await samples.save(set);
-    notice.say({ tone: 'done', text: done });
-  } catch (error) {
-    notice.say({ tone: 'wrong', text: sentenceOf(error) });
-    await samples.load().catch(() => undefined);
-  } finally {
-    busy.value = false;
-  }
-}
-
-const start = (): Promise<void> =>
-  keep(
-    {
-      id: newId(),
-      version: 0,
-      plan: plan.value,
-      jarId: jar.value!.id,
-      jarName: jar.value!.name,
-      coffeeName: coffee.value!.name,
-      jars: jars.value,
-      startedAt: shelf.now.toISOString(),
-    },
-    `${jars.value.length} jars are steeping.`,
-  );
-
-const score = (set: SampleSet, number: number, value: number | null): Promise<void> =>
-  keep(
-    {
-      ...set,
-      jars: set.jars.map((one) => (one.number === number ? { ...one, score: value } : one)),
-    },
-    `Jar ${number}: ${value === null ? 'not tasted' : `${value} of 5`}.`,
-  );
-
-async function take(from: Pick<SampleSet, 'plan' | 'jars'>, number: number): Promise<void> {
-  const sample = from.jars.find((one) => one.number === number);
-  if (!sample) return;
-  drafts.takePlan(planOfSample({ plan: from.plan, sample }));
-  await router.push('/plan');
-}
+const { shelf, samples, coffee, jar, jarId, ratios, grinds, hours, count, jars, busy, ...page } =
+  useSampleSets();
+const { mass, strainAt, startedText, toggleGrind, start, score, take, takeNew } = page;
 const print = (): void => window.print();
 </script>
 
@@ -151,7 +52,7 @@ const print = (): void => window.print();
       <ChoiceRow label="Grinds">
         <div class="grinds">
           <label v-for="grind in GRIND_NAMES" :key="grind">
-            <input type="checkbox" :checked="grinds.includes(grind)" @change="toggle(grind)" />
+            <input type="checkbox" :checked="grinds.includes(grind)" @change="toggleGrind(grind)" />
             {{ grind }}
           </label>
         </div>
@@ -163,7 +64,7 @@ const print = (): void => window.print();
         :write-mass="mass"
         :strain-at="strainAt(null)"
         :scored="false"
-        @take="take({ plan, jars }, $event)"
+        @take="takeNew"
       />
       <p class="go no-print">
         <ElButton type="primary" :loading="busy" @click="start">Start them together</ElButton>
@@ -182,11 +83,7 @@ const print = (): void => window.print();
     >
       <h2 class="name">
         {{ set.coffeeName }}, {{ set.jars.length }} in {{ set.jarName }}
-        <span class="soft">{{
-          set.startedAt
-            ? `since ${clockTime({ at: new Date(set.startedAt), zone: shelf.zone })}`
-            : ''
-        }}</span>
+        <span class="soft">{{ startedText(set.startedAt) }}</span>
       </h2>
       <SampleTable
         :jars="set.jars"

@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import { createPinia, setActivePinia } from 'pinia';
 import { useFinder } from '../../../src/components/navigation/useFinder.ts';
+import { useDrinks } from '../../../src/stores/drinks.ts';
 import { useShop } from '../../../src/stores/shop.ts';
 import { installBrowser } from '../../browser.ts';
 import { lidoShelf } from '../../lidoShelf.ts';
@@ -14,7 +15,7 @@ describe('useFinder', () => {
     browser.storage.clear();
     browser.answer(lidoShelf);
     setActivePinia(createPinia());
-    await useShop().load();
+    await Promise.all([useShop().load(), useDrinks().load()]);
   });
 
   for (const [sought, first] of [

@@ -5,10 +5,10 @@ import { useBatches } from '../../../src/stores/batches.ts';
 import { useJugs } from '../../../src/stores/jugs.ts';
 import { useSettings } from '../../../src/stores/settings.ts';
 import { installBrowser } from '../../browser.ts';
-import { jugOf, withApp } from '../../withApp.ts';
+import { batchOf, jugOf } from '../../documents.ts';
+import { withApp } from '../../withApp.ts';
 
-const steeping = (id: string, endsAt: string): Batch =>
-  ({ id, version: 1, status: 'steeping', endsAt }) as Batch;
+const steeping = (id: string, endsAt: string): Batch => batchOf({ id, endsAt });
 
 describe('useLine', () => {
   let browser: ReturnType<typeof installBrowser>;

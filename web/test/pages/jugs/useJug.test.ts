@@ -1,7 +1,8 @@
 import { expect } from 'chai';
 import { useJug } from '../../../src/pages/jugs/useJug.ts';
 import { installBrowser } from '../../browser.ts';
-import { jugOf, withApp } from '../../withApp.ts';
+import { jugOf } from '../../documents.ts';
+import { withApp } from '../../withApp.ts';
 
 describe('useJug', () => {
   let browser: ReturnType<typeof installBrowser>;

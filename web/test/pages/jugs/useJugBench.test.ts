@@ -3,7 +3,8 @@ import { nextTick } from 'vue';
 import { useJugBench } from '../../../src/pages/jugs/useJugBench.ts';
 import { useJugs } from '../../../src/stores/jugs.ts';
 import { installBrowser } from '../../browser.ts';
-import { jugOf, withApp } from '../../withApp.ts';
+import { jugOf } from '../../documents.ts';
+import { withApp } from '../../withApp.ts';
 
 describe('useJugBench', () => {
   let browser: ReturnType<typeof installBrowser>;

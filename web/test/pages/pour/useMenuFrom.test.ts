@@ -1,28 +1,14 @@
-import type { Batch } from '@ratio/core/batch';
 import { expect } from 'chai';
 import { useMenuFrom } from '../../../src/pages/pour/useMenuFrom.ts';
 import { useBatches } from '../../../src/stores/batches.ts';
 import { useMenu } from '../../../src/stores/menu.ts';
 import { installBrowser } from '../../browser.ts';
-import { jugOf, withApp } from '../../withApp.ts';
-import { lidoBatches, lidoCoffees } from '../../../../demo/lido.ts';
+import { batchOf, jugOf } from '../../documents.ts';
+import { withApp } from '../../withApp.ts';
+import { lidoCoffees } from '../../../../demo/lido.ts';
 
-const { plan } = lidoBatches[0]!;
-const batch = {
-  id: 'steeping',
-  version: 1,
-  coffeeName: 'Slack Tide',
-  plan,
-  predicted: {
-    strengthFrac: 0.0175,
-    strengthLowFrac: 0.0155,
-    strengthHighFrac: 0.02,
-    brewG: 2000,
-    caffeineMgPerG: 1.1,
-  },
-  status: 'steeping',
-  endsAt: '2026-06-13T07:10:00.000Z',
-} as Batch;
+const batch = batchOf();
+const { plan } = batch;
 
 describe('useMenuFrom', () => {
   let browser: ReturnType<typeof installBrowser>;

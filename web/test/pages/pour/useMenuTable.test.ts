@@ -4,7 +4,8 @@ import { useMenuTable } from '../../../src/pages/pour/useMenuTable.ts';
 import { useMenu } from '../../../src/stores/menu.ts';
 import { usePantry } from '../../../src/stores/pantry.ts';
 import { installBrowser } from '../../browser.ts';
-import { jugOf, withApp } from '../../withApp.ts';
+import { jugOf } from '../../documents.ts';
+import { withApp } from '../../withApp.ts';
 
 describe('useMenuTable', () => {
   let browser: ReturnType<typeof installBrowser>;

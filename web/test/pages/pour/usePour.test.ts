@@ -1,7 +1,8 @@
 import { expect } from 'chai';
 import { usePour } from '../../../src/pages/pour/usePour.ts';
 import { installBrowser } from '../../browser.ts';
-import { jugOf, withApp } from '../../withApp.ts';
+import { jugOf } from '../../documents.ts';
+import { withApp } from '../../withApp.ts';
 
 describe('usePour', () => {
   let browser: ReturnType<typeof installBrowser>;

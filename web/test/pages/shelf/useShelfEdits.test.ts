@@ -10,7 +10,10 @@ describe('useShelfEdits', () => {
   before(() => {
     browser = installBrowser();
   });
-  const saves: Handler = ({ body }) => ({ status: 200, body: { ...(body as object), version: 2 } });
+  const saves: Handler = ({ path, body }) => ({
+    status: 200,
+    body: { ...(body as object), id: path.split('/').at(-1), version: 2 },
+  });
   const open = (answer: Handler = saves) =>
     withApp({
       browser,

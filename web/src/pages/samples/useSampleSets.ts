@@ -1,0 +1,135 @@
+import { MOST_SAMPLES, planOfSample, sampleSet, type SampleSet } from '@ratio/core/batch';
+import { GRIND_NAMES, type Grind } from '@ratio/core/coffee';
+import { amountText, writeMass } from '@ratio/core/units';
+import { storeToRefs } from 'pinia';
+import { computed, ref } from 'vue';
+import { useRouter } from 'vue-router';
+import { z } from 'zod';
+import { newId, sentenceOf } from '../../api/client.ts';
+import { useStored } from '../../composables/useStored.ts';
+import { clockTime } from '../../format/formatClock.ts';
+import { useDraft } from '../../stores/draft.ts';
+import { useNotice } from '../../stores/notice.ts';
+import { useSamples } from '../../stores/samples.ts';
+import { useSettings } from '../../stores/settings.ts';
+import { useShop } from '../../stores/shop.ts';
+
+const HOUR_MS = 3_600_000;
+const SMALL_JAR_G = 500;
+const numbersSchema = z.array(z.number().positive());
+
+/** A set of small jars made from the draft, and the sets that were started. */
+export function useSampleSets() {
+  const shelf = useShop();
+  const drafts = useDraft();
+  const samples = useSamples();
+  const settings = useSettings();
+  const notice = useNotice();
+  const router = useRouter();
+  const { plan, coffee, model } = storeToRefs(drafts);
+  const busy = ref(false);
+  void samples
+    .load()
+    .catch((error: unknown) => notice.say({ tone: 'wrong', text: sentenceOf(error) }));
+
+  const jarId = useStored('ratio.samples.jar', z.string(), '');
+  const ratios = useStored('ratio.samples.ratios', numbersSchema, [5, 7]);
+  const grinds = useStored<Grind[]>('ratio.samples.grinds', z.array(z.enum(GRIND_NAMES)), [
+    'coarse',
+    'medium',
+  ]);
+  const hours = useStored('ratio.samples.hours', numbersSchema, [18]);
+
+  const jar = computed(
+    () => shelf.vessels.find(({ id }) => id === jarId.value) ?? shelf.vessels.at(-1) ?? null,
+  );
+  const count = computed(() => ratios.value.length * grinds.value.length * hours.value.length);
+  const jars = computed<SampleSet['jars']>(() => {
+    if (!model.value || !jar.value || count.value < 1 || count.value > MOST_SAMPLES) return [];
+    const made = sampleSet({
+      plan: plan.value,
+      model: model.value,
+      jar: jar.value,
+      ratios: ratios.value,
+      grinds: grinds.value,
+      hours: hours.value,
+    });
+    return made.map((sample) => ({ ...sample, score: null, note: '' }));
+  });
+
+  const mass = (massG: number): string =>
+    massG < SMALL_JAR_G && settings.units === 'metric'
+      ? `${massG.toFixed(1)}\u2009g`
+      : amountText(writeMass({ massG, units: settings.units }));
+  const timeText = (atMs: number): string => clockTime({ at: new Date(atMs), zone: shelf.zone });
+
+  async function save(set: SampleSet, done: string): Promise<void> {
+    busy.value = true;
+    try {
+      await samples.save(set);
+      notice.say({ tone: 'done', text: done });
+    } catch (error) {
+      notice.say({ tone: 'wrong', text: sentenceOf(error) });
+      await samples.load().catch(() => undefined);
+    } finally {
+      busy.value = false;
+    }
+  }
+
+  /** Takes a jar's ratio, grind and hours into the plan of a whole batch. */
+  async function take(from: Pick<SampleSet, 'plan' | 'jars'>, number: number): Promise<void> {
+    const sample = from.jars.find((one) => one.number === number);
+    if (!sample) return;
+    drafts.takePlan(planOfSample({ plan: from.plan, sample }));
+    await router.push('/plan');
+  }
+
+  return {
+    shelf,
+    samples,
+    coffee,
+    jar,
+    jarId,
+    ratios,
+    grinds,
+    hours,
+    count,
+    jars,
+    busy,
+    mass,
+    /** @returns when a jar is strained, from its hours */
+    strainAt: (startedAt: string | null) => (after: number) =>
+      startedAt === null ? `after ${after} h` : timeText(Date.parse(startedAt) + after * HOUR_MS),
+    startedText: (startedAt: string | null): string =>
+      startedAt === null ? '' : `since ${timeText(Date.parse(startedAt))}`,
+    /** The last grind stays. */
+    toggleGrind(grind: Grind): void {
+      const next = GRIND_NAMES.filter((one) => (one === grind) !== grinds.value.includes(one));
+      if (next.length > 0) grinds.value = next;
+    },
+    async start(): Promise<void> {
+      if (!jar.value || !coffee.value) return;
+      const set: SampleSet = {
+        id: newId(),
+        version: 0,
+        plan: plan.value,
+        jarId: jar.value.id,
+        jarName: jar.value.name,
+        coffeeName: coffee.value.name,
+        jars: jars.value,
+        startedAt: shelf.now.toISOString(),
+      };
+      await save(set, `${jars.value.length} jars are steeping.`);
+    },
+    score: (set: SampleSet, number: number, value: number | null): Promise<void> =>
+      save(
+        {
+          ...set,
+          jars: set.jars.map((one) => (one.number === number ? { ...one, score: value } : one)),
+        },
+        `Jar ${number}: ${value === null ? 'not tasted' : `${value} of 5`}.`,
+      ),
+    take,
+    takeNew: (number: number) => take({ plan: plan.value, jars: jars.value }, number),
+  };
+}
