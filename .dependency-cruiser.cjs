@@ -93,7 +93,14 @@ module.exports = {
       comment: 'What lies beside a page takes plain values; the page wires it to composables.',
       severity: 'error',
       from: { path: '^web/src/pages/.+\\.vue$', pathNot: 'Page\\.vue$' },
-      to: { path: '^web/src/(stores|api|composables)/|^web/src/.+/use[A-Z][^/]*\\.ts$' },
+      to: { path: '^web/src/(stores|api|composables)/' },
+    },
+    {
+      name: 'pages-alone-use-composables',
+      comment: 'The type of a row may come from the composable that makes it; nothing else does.',
+      severity: 'error',
+      from: { path: '^web/src/pages/.+\\.vue$', pathNot: 'Page\\.vue$' },
+      to: { path: '^web/src/pages/.+/use[A-Z][^/]*\\.ts$', dependencyTypesNot: ['type-only'] },
     },
     {
       name: 'format-and-composables-know-no-page',

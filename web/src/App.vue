@@ -1,64 +1,45 @@
 <script setup lang="ts">
 import { ref } from 'vue';
 import { RouterView, useRouter } from 'vue-router';
-import { sentenceOf } from './api/client.ts';
 import FinderDialog from './components/navigation/FinderDialog.vue';
 import KeysHelp from './components/navigation/KeysHelp.vue';
 import NoticeBar from './components/navigation/NoticeBar.vue';
+import SetAsideStrip from './components/navigation/SetAsideStrip.vue';
 import TheLine from './components/navigation/TheLine.vue';
-import { useBatches } from './stores/batches.ts';
-import { useDraft } from './stores/draft.ts';
-import { useDrinks } from './stores/drinks.ts';
-import { useJugs } from './stores/jugs.ts';
-import { usePantry } from './stores/pantry.ts';
-import { useSettings } from './stores/settings.ts';
-import { useShop } from './stores/shop.ts';
+import { saveFile } from './api/saveFile.ts';
 import { useChanges } from './composables/useChanges.ts';
+import { useFinder } from './composables/useFinder.ts';
 import { useKeys } from './composables/useKeys.ts';
-
-const STATION_KEYS: Readonly<Record<string, string>> = {
-  '1': '/plan',
-  '2': '/steep',
-  '3': '/jugs',
-  '4': '/pour',
-};
+import { useLine } from './composables/useLine.ts';
+import { useStart } from './composables/useStart.ts';
+import { useDraft } from './stores/draft.ts';
+import { useNotice } from './stores/notice.ts';
+import { useSetAside } from './stores/setAside.ts';
+import { useSettings } from './stores/settings.ts';
 
 /** Pages whose `n` makes one of what they hold. */
 const STARTS_ITS_OWN = ['/pour', '/shelf/house-recipes', '/shelf/ingredients'];
 
-useSettings();
-useChanges();
-const shelf = useShop();
-const batches = useBatches();
-const jugs = useJugs();
-const pantry = usePantry();
-const drinks = useDrinks();
+const settings = useSettings();
+const notices = useNotice();
+const aside = useSetAside();
 const drafts = useDraft();
 const router = useRouter();
-const state = ref<'loading' | 'ready' | 'failed'>('loading');
-const failure = ref('');
+useChanges();
+const { state, failure, load } = useStart();
+const { stations } = useLine();
+const { sought, found, go } = useFinder();
 const help = ref(false);
-const finder = ref(false);
-
-async function load(): Promise<void> {
-  state.value = 'loading';
-  try {
-    await Promise.all([shelf.load(), pantry.load(), drinks.load(), batches.load(), jugs.load()]);
-    await drafts.load();
-    state.value = 'ready';
-  } catch (error) {
-    failure.value = sentenceOf(error);
-    state.value = 'failed';
-  }
-}
-void load();
+const finding = ref(false);
+const to = (path: string) => () => void router.push(path);
 
 useKeys({
-  ...Object.fromEntries(
-    Object.entries(STATION_KEYS).map(([key, to]) => [key, () => void router.push(to)]),
-  ),
-  'Shift+?': () => (help.value = true),
-  '/': () => (finder.value = true),
+  '1': to('/plan'),
+  '2': to('/steep'),
+  '3': to('/jugs'),
+  '4': to('/pour'),
+  '?': () => (help.value = true),
+  '/': () => (finding.value = true),
   n: () => {
     if (STARTS_ITS_OWN.includes(router.currentRoute.value.path)) return;
     drafts.restart();
@@ -69,7 +50,19 @@ useKeys({
 
 <template>
   <a href="#page" class="skip">Skip to the page</a>
-  <TheLine @help="help = true" @find="finder = true" />
+  <TheLine
+    :stations="stations"
+    :units="settings.units"
+    @help="help = true"
+    @find="finding = true"
+    @theme="settings.toggleTheme"
+    @units="settings.toggleUnits"
+  />
+  <SetAsideStrip
+    :count="aside.all.length"
+    @export="saveFile({ name: 'ratio-set-aside.json', text: aside.exported() })"
+    @discard="aside.discard"
+  />
   <main id="page" tabindex="-1">
     <RouterView v-if="state === 'ready'" />
     <h1 v-else-if="state === 'loading'" class="wait soft">Fetching the shop …</h1>
@@ -79,9 +72,9 @@ useKeys({
       <button type="button" @click="load">Try again</button>
     </div>
   </main>
-  <NoticeBar />
+  <NoticeBar :notice="notices.shown" @undo="notices.undo" @close="notices.dismiss" />
   <KeysHelp v-model="help" />
-  <FinderDialog v-model="finder" />
+  <FinderDialog v-model="finding" v-model:sought="sought" :found="found" @go="go" />
 </template>
 
 <style scoped>

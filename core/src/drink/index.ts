@@ -23,8 +23,8 @@ export {
   type DrinkVersion,
   drinkVersionSchema,
   GLASSES,
-  type KeepDrinkRequest,
   keepDrinkRequest,
+  type KeepDrinkRequest,
 } from './schema.ts';
 export { type Serve, SERVES } from './serve.ts';
 export { type DrinkSolution, solveDrink } from './solve.ts';

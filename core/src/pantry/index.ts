@@ -13,7 +13,7 @@ export {
   ofMass,
   type Pantry,
 } from './ingredients.ts';
-export { type MadeRecipe, makeHouseRecipe } from './makeHouseRecipe.ts';
+export { type MadeRecipe } from './makeHouseRecipe.ts';
 export { openedCautions } from './openedCautions.ts';
 export { compositionOfPackage, PACKAGE_BASES, packageOfComposition } from './packageTable.ts';
 export { type ResolvedPantry, resolvePantry, usedBy } from './resolvePantry.ts';

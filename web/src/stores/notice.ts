@@ -1,7 +1,9 @@
+import { useTimeoutFn } from '@vueuse/core';
 import { defineStore } from 'pinia';
-import { shallowRef } from 'vue';
+import { computed, shallowRef } from 'vue';
+import { sentenceOf } from '../api/client.ts';
 
-/** One sentence about what just happened, and how to take it back. */
+/** One sentence about what just happened, and how to undo it. */
 export interface Notice {
   readonly text: string;
   readonly tone: 'done' | 'wrong';
@@ -13,13 +15,33 @@ const SHOWN_MS = 12_000;
 /** The one place where pages say what happened. */
 export const useNotice = defineStore('notice', () => {
   const notice = shallowRef<Notice | null>(null);
-  let timer: ReturnType<typeof setTimeout> | undefined;
+  const dismiss = (): void => void (notice.value = null);
+  const fading = useTimeoutFn(dismiss, SHOWN_MS, { immediate: false });
 
   function say(next: Notice): void {
-    clearTimeout(timer);
     notice.value = next;
-    timer = setTimeout(() => (notice.value = null), SHOWN_MS);
+    fading.start();
   }
 
-  return { notice, say, dismiss: () => (notice.value = null) };
+  /** Undoes what the notice tells of. */
+  async function undo(): Promise<void> {
+    const { undo: back, text } = notice.value ?? {};
+    if (!back) return;
+    try {
+      await back();
+      say({ tone: 'done', text: `Undone: ${text}` });
+    } catch (error) {
+      say({ tone: 'wrong', text: sentenceOf(error) });
+    }
+  }
+
+  const shown = computed(
+    () =>
+      notice.value && {
+        text: notice.value.text,
+        tone: notice.value.tone,
+        canUndo: notice.value.undo !== undefined,
+      },
+  );
+  return { notice, shown, say, undo, dismiss };
 });

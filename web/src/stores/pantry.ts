@@ -14,7 +14,7 @@ import { useDocuments } from '../composables/useDocuments.ts';
 import { useShop } from './shop.ts';
 
 /** How what stands open is doing. */
-export interface OpenLife {
+interface OpenLife {
   readonly at: Date;
   /** The last day on which it is used, as 2026-06-19. */
   readonly lastDay: string;

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { percentText, percentFigure } from '@ratio/core/units';
 import type { BrewPoint } from '@ratio/core/brew';
 import { max } from 'd3-array';
 import { scaleLinear } from 'd3-scale';
@@ -82,13 +83,13 @@ const band = computed(
 );
 const majors = computed(() => x.value.ticks(6));
 const yieldTicks = computed(() =>
-  y.value.ticks(5).map((value) => ({ y: y.value(value), label: (100 * value).toFixed(0) })),
+  y.value.ticks(5).map((value) => ({ y: y.value(value), label: percentFigure(value, 0) })),
 );
 const strengthTicks = computed(() => {
   const strongest = props.curve.at(-1)?.strengthFrac ?? 0.04;
   return scaleLinear([0, strongest * 1.1], [0, 1])
     .ticks(5)
-    .map((value) => ({ y: y.value(props.yieldOfStrength(value)), label: (100 * value).toFixed(1) }))
+    .map((value) => ({ y: y.value(props.yieldOfStrength(value)), label: percentFigure(value, 1) }))
     .filter((tick) => tick.y >= TOP - 4);
 });
 const at = computed(() => ({ x: x.value(props.hours), y: y.value(props.yieldFrac) }));
@@ -98,8 +99,8 @@ const rows = computed(() =>
     .filter((_, i) => i % 12 === 0)
     .map((point) => [
       `${point.hours.toFixed(1)} h`,
-      `${(100 * point.extractionYieldFrac).toFixed(1)} %`,
-      `${(100 * point.strengthFrac).toFixed(2)} %`,
+      `${percentText(point.extractionYieldFrac, 1)}`,
+      `${percentText(point.strengthFrac)}`,
     ]),
 );
 </script>
@@ -151,8 +152,8 @@ const rows = computed(() =>
         :transform="`translate(${at.x + (labelLeft ? -12 : 12)} ${at.y + 26})`"
         :text-anchor="labelLeft ? 'end' : 'start'"
       >
-        <text class="set figures">{{ (100 * yieldFrac).toFixed(1) }} %</text>
-        <text class="note" y="18">{{ (100 * releasedFrac).toFixed(0) }} % of what it gives</text>
+        <text class="set figures">{{ percentText(yieldFrac, 1) }}</text>
+        <text class="note" y="18">{{ percentText(releasedFrac, 0) }} of what it gives</text>
       </g>
       <SvgHandle
         :svg="svg"

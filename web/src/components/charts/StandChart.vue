@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { percentText } from '@ratio/core/units';
 import { extent } from 'd3-array';
 import { scaleLinear } from 'd3-scale';
 import { curveMonotoneX, line } from 'd3-shape';
@@ -94,11 +95,11 @@ const rows = computed(() =>
     .filter(({ minutes }) => minutes % 5 === 0)
     .map((point, i) => [
       `${point.minutes} min`,
-      `${(100 * point.strengthFrac).toFixed(2)} %`,
+      `${percentText(point.strengthFrac)}`,
       `${point.meltedG.toFixed(0)} g`,
       props.format.temp(point.tempC),
       props.format.volume(point.levelMl),
-      props.other ? `${(100 * props.other.timeline[i * 5]!.strengthFrac).toFixed(2)} %` : '',
+      props.other ? `${percentText(props.other.timeline[i * 5]!.strengthFrac)}` : '',
     ]),
 );
 </script>

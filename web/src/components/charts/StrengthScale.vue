@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { percentFigure } from '@ratio/core/units';
 import { STRENGTH_NAMES } from '@ratio/core/brew';
 import { scaleLinear } from 'd3-scale';
 import { computed } from 'vue';
@@ -32,7 +33,7 @@ const bounds = computed(() =>
     />
     <g v-for="tick in ticks" :key="tick">
       <line :x1="x(tick)" :x2="x(tick)" y1="20" y2="25" />
-      <text :x="x(tick)" y="38" text-anchor="middle">{{ (100 * tick).toFixed(0) }}</text>
+      <text :x="x(tick)" y="38" text-anchor="middle">{{ percentFigure(tick, 0) }}</text>
     </g>
     <path class="mark" :d="`M${x(strengthFrac) - 6} 4h12l-6 14z`" />
   </svg>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { toRef } from 'vue';
+import { ref, toRef } from 'vue';
 import { useSvgDrag } from './useSvgDrag.ts';
 
 /** A grip on a drawing: dragged by pointer, stepped by arrow keys, spoken as a slider. */
@@ -21,7 +21,9 @@ const emit = defineEmits<{ change: [value: number] }>();
 
 const within = (value: number): number => Math.min(props.max, Math.max(props.min, value));
 const snapped = (value: number): number => within(Math.round(value / props.step) * props.step);
-const drag = useSvgDrag({
+const handle = ref<SVGGElement | null>(null);
+useSvgDrag({
+  handle,
   svg: toRef(props, 'svg'),
   moved: (point) => emit('change', snapped(props.invert(point[props.axis]))),
 });
@@ -47,6 +49,7 @@ function key(event: KeyboardEvent): void {
 
 <template>
   <g
+    ref="handle"
     class="handle"
     :class="axis"
     role="slider"
@@ -58,10 +61,6 @@ function key(event: KeyboardEvent): void {
     :aria-valuenow="value"
     :aria-valuetext="valueText"
     :aria-orientation="axis === 'x' ? 'horizontal' : 'vertical'"
-    @pointerdown.prevent="drag.down"
-    @pointermove="drag.move"
-    @pointerup="drag.up"
-    @pointercancel="drag.up"
     @keydown="key"
   >
     <circle class="reach" r="22" />

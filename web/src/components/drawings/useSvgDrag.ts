@@ -1,39 +1,28 @@
-import { ref, type Ref } from 'vue';
+import { drag, type D3DragEvent, type DragContainerElement } from 'd3-drag';
+import { select } from 'd3-selection';
+import { onScopeDispose, watch, type Ref } from 'vue';
+
+type DragEvent = D3DragEvent<SVGGElement, unknown, unknown>;
 
 /**
  * Dragging inside an SVG: pointer positions in its own coordinates, and one update per frame.
  *
+ * @param input.handle what is dragged
  * @param input.svg the element whose viewBox gives the coordinates
  * @param input.moved told the position while the pointer is down
  */
 export function useSvgDrag(input: {
-  svg: Ref<SVGSVGElement | null>;
+  handle: Readonly<Ref<SVGGElement | null>>;
+  svg: Readonly<Ref<SVGSVGElement | null>>;
   moved: (point: { x: number; y: number }) => void;
-}) {
-  const dragging = ref(false);
+}): void {
   let frame = 0;
-
-  function pointOf(event: PointerEvent): { x: number; y: number } | null {
-    const matrix = input.svg.value?.getScreenCTM();
-    if (!matrix) return null;
-    const { x, y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse());
-    return { x, y };
-  }
-
-  return {
-    dragging,
-    down(event: PointerEvent): void {
-      (event.currentTarget as Element).setPointerCapture(event.pointerId);
-      dragging.value = true;
-    },
-    move(event: PointerEvent): void {
-      if (!dragging.value) return;
-      const point = pointOf(event);
+  const behaviour = drag<SVGGElement, unknown>()
+    .container((): DragContainerElement => input.svg.value!)
+    .on('drag', ({ x, y }: DragEvent) => {
       cancelAnimationFrame(frame);
-      if (point) frame = requestAnimationFrame(() => input.moved(point));
-    },
-    up(): void {
-      dragging.value = false;
-    },
-  };
+      frame = requestAnimationFrame(() => input.moved({ x, y }));
+    });
+  watch(input.handle, (handle) => handle && select(handle).call(behaviour));
+  onScopeDispose(() => cancelAnimationFrame(frame));
 }

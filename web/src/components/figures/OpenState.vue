@@ -1,12 +1,11 @@
 <script setup lang="ts">
-import type { OpenLife } from '../../stores/pantry.ts';
 import { computed } from 'vue';
 import { dateName, dayName } from '../../format/formatClock.ts';
 
 /** Whether a package stands open (or a house recipe is made), until when it is used, and what to do about it. */
 const props = defineProps<{
   name: string;
-  life: OpenLife | null;
+  life: { at: Date; lastDay: string; daysLeft: number } | null;
   zone: string;
   /** What beginning one is called. */
   opening: string;

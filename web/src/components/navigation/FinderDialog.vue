@@ -1,32 +1,40 @@
 <script setup lang="ts">
 import { ElDialog, ElInput } from 'element-plus';
 import { nextTick, ref, watch } from 'vue';
-import { useRouter } from 'vue-router';
-import { useFinder, type Found } from './useFinder.ts';
+
+interface Found {
+  readonly key: string;
+  readonly name: string;
+  readonly kind: string;
+}
 
 /** Finds anything of the shop by a few letters. */
 const open = defineModel<boolean>({ required: true });
 
-const router = useRouter();
-const { sought, found } = useFinder();
-const at = ref(0);
-watch(found, () => (at.value = 0));
+const sought = defineModel<string>('sought', { required: true });
+const props = defineProps<{ found: readonly Found[] }>();
+const emit = defineEmits<{ go: [key: string] }>();
 
-async function go(one: Found | undefined): Promise<void> {
+const at = ref(0);
+watch(
+  () => props.found,
+  () => (at.value = 0),
+);
+
+function go(one: Found | undefined): void {
   if (!one) return;
   open.value = false;
-  one.before?.();
-  await router.push(one.to);
+  emit('go', one.key);
 }
 
 function key(event: KeyboardEvent | Event): void {
   if (!(event instanceof KeyboardEvent)) return;
-  const way = { ArrowDown: 1, ArrowUp: -1 }[event.key];
-  if (way !== undefined) {
+  const step = { ArrowDown: 1, ArrowUp: -1 }[event.key];
+  if (step !== undefined) {
     event.preventDefault();
-    const count = found.value.length || 1;
-    at.value = (at.value + way + count) % count;
-  } else if (event.key === 'Enter') void go(found.value[at.value]);
+    const count = props.found.length || 1;
+    at.value = (at.value + step + count) % count;
+  } else if (event.key === 'Enter') go(props.found[at.value]);
 }
 
 const input = ref<InstanceType<typeof ElInput> | null>(null);

@@ -1,26 +1,15 @@
 <script setup lang="ts">
-import { sentenceOf } from '../../api/client.ts';
-import { useNotice, type Notice } from '../../stores/notice.ts';
-
 /** What just happened, and an undo. */
-const store = useNotice();
-
-async function undo({ undo: back, text }: Notice): Promise<void> {
-  try {
-    await back?.();
-    store.say({ tone: 'done', text: `Undone: ${text}` });
-  } catch (error) {
-    store.say({ tone: 'wrong', text: sentenceOf(error) });
-  }
-}
+defineProps<{ notice: { text: string; tone: 'done' | 'wrong'; canUndo: boolean } | null }>();
+const emit = defineEmits<{ undo: []; close: [] }>();
 </script>
 
 <template>
-  <div class="holder no-print" :role="store.notice?.tone === 'wrong' ? 'alert' : 'status'">
-    <div v-if="store.notice" class="bar" :class="store.notice.tone">
-      <span>{{ store.notice.text }}</span>
-      <button v-if="store.notice.undo" type="button" @click="undo(store.notice)">Undo</button>
-      <button type="button" @click="store.dismiss">Close</button>
+  <div class="holder no-print" :role="notice?.tone === 'wrong' ? 'alert' : 'status'">
+    <div v-if="notice" class="bar" :class="notice.tone">
+      <span>{{ notice.text }}</span>
+      <button v-if="notice.canUndo" type="button" @click="emit('undo')">Undo</button>
+      <button type="button" @click="emit('close')">Close</button>
     </div>
   </div>
 </template>

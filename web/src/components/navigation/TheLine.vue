@@ -1,13 +1,19 @@
 <script setup lang="ts">
+import type { ShopUnits } from '@ratio/core/units';
 import { RouterLink, useRoute } from 'vue-router';
-import { useSettings } from '../../stores/settings.ts';
-import { useLine } from './useLine.ts';
+
+/** One station of the line, and what stands there now. */
+interface Station {
+  readonly to: string;
+  readonly name: string;
+  readonly text: string;
+  readonly due: boolean;
+}
 
 /** The stations in the order in which coffee moves, with what stands at each now. */
+defineProps<{ stations: readonly Station[]; units: ShopUnits }>();
+const emit = defineEmits<{ help: []; find: []; theme: []; units: [] }>();
 const route = useRoute();
-const settings = useSettings();
-const { stations } = useLine();
-const emit = defineEmits<{ help: []; find: [] }>();
 </script>
 
 <template>
@@ -35,14 +41,14 @@ const emit = defineEmits<{ help: []; find: [] }>();
       <RouterLink to="/shelf" class="quiet">Shelf</RouterLink>
       <button type="button" class="quiet" @click="emit('find')">Find</button>
       <button type="button" class="quiet" aria-label="Keys" @click="emit('help')">?</button>
-      <button type="button" class="quiet" @click="settings.toggleTheme">Day/night</button>
+      <button type="button" class="quiet" @click="emit('theme')">Day/night</button>
       <button
         type="button"
         class="boxed"
-        :aria-label="`Units: ${settings.units}. Change`"
-        @click="settings.toggleUnits"
+        :aria-label="`Units: ${units}. Change`"
+        @click="emit('units')"
       >
-        {{ settings.units === 'metric' ? 'g · mL' : 'oz · fl oz' }}
+        {{ units === 'metric' ? 'g · mL' : 'oz · fl oz' }}
       </button>
     </div>
   </header>

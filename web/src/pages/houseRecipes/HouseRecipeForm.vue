@@ -5,28 +5,28 @@ import {
   type Ingredient,
   type MadeRecipe,
   type HouseRecipeMethod,
+  type Leftover,
 } from '@ratio/core/pantry';
 import { ElButton } from 'element-plus';
 import AmountField from '../../components/fields/AmountField.vue';
 import ChoiceField from '../../components/fields/ChoiceField.vue';
 import ChoiceRow from '../../components/fields/ChoiceRow.vue';
 import TextField from '../../components/fields/TextField.vue';
-import { useJugs } from '../../stores/jugs.ts';
 import type { AmountFormat } from '../../format/amountFormat.ts';
 import HouseRecipeInputs from './HouseRecipeInputs.vue';
 import HouseRecipeProcess from './HouseRecipeProcess.vue';
-import { leftoverOf } from './useHouseRecipes.ts';
 
 /** A house recipe: what goes in, and what is done with it. */
-defineProps<{
+const props = defineProps<{
   recipe: HouseRecipe;
   made: MadeRecipe | null;
   ingredients: readonly Ingredient[];
+  /** What coffee cubes would be frozen from. */
+  leftover: Leftover;
   format: AmountFormat;
 }>();
 const emit = defineEmits<{ change: [change: Partial<HouseRecipe>, what: string]; remove: [] }>();
 
-const jugs = useJugs();
 const METHODS = [
   { value: 'mix', label: 'mixed', reason: 'syrup, sweet cream, flavoured milk, nut-butter syrup' },
   { value: 'infuse', label: 'infused, strained and matched', reason: 'herbs, tea, peel, spice' },
@@ -40,7 +40,7 @@ const METHODS = [
 ] as const;
 
 const setMethod = (method: HouseRecipeMethod): void =>
-  emit('change', { process: startingProcess(method, leftoverOf(jugs.chosen)) }, method);
+  emit('change', { process: startingProcess(method, props.leftover) }, method);
 </script>
 
 <template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { percentFigure } from '@ratio/core/units';
 import { densityGPerMl, energyKcal } from '@ratio/core/matter';
 import type { HouseRecipe, MadeRecipe } from '@ratio/core/pantry';
 import { computed } from 'vue';
@@ -7,7 +8,6 @@ import { dateName } from '../../format/formatClock.ts';
 import BigFigure from '../../components/figures/BigFigure.vue';
 import CautionList from '../../components/figures/CautionList.vue';
 import OpenState from '../../components/figures/OpenState.vue';
-import { useOpened } from '../../composables/useOpened.ts';
 import type { AmountFormat } from '../../format/amountFormat.ts';
 import HouseRecipeScale from './HouseRecipeScale.vue';
 
@@ -17,12 +17,15 @@ const props = defineProps<{
   made: MadeRecipe;
   need: { needG: number; factor: number } | null;
   goesInto: readonly string[];
+  /** How what was made last is doing; null where none is. */
+  life: { at: Date; lastDay: string; daysLeft: number } | null;
+  /** The last day of what is made now, as 2026-06-19. */
+  useBy: string;
+  zone: string;
   format: AmountFormat;
 }>();
-const emit = defineEmits<{ scale: [factor: number, what: string] }>();
+const emit = defineEmits<{ scale: [factor: number, what: string]; open: []; usedUp: [] }>();
 
-const open = useOpened();
-const useBy = computed(() => dateName(open.lastDayOf(props.made.lifeDays)));
 const per100 = computed(() => {
   const { per100G } = props.made.ingredient;
   return {
@@ -58,14 +61,14 @@ const per100 = computed(() => {
         v-if="made.sugarFrac > 0.005"
         label="Sugar"
         size="small"
-        :figure="(100 * made.sugarFrac).toFixed(1)"
+        :figure="percentFigure(made.sugarFrac, 1)"
         unit="%"
       />
       <BigFigure
         v-if="made.strengthFrac > 0"
         label="Coffee strength"
         size="small"
-        :figure="(100 * made.strengthFrac).toFixed(2)"
+        :figure="percentFigure(made.strengthFrac)"
         unit="%"
       />
       <BigFigure
@@ -82,7 +85,7 @@ const per100 = computed(() => {
         label="Keeps"
         size="small"
         :figure="String(made.lifeDays)"
-        :unit="`day${made.lifeDays === 1 ? '' : 's'}, to ${useBy} if made now`"
+        :unit="`day${made.lifeDays === 1 ? '' : 's'}, to ${dateName(useBy)} if made now`"
       />
     </div>
     <p class="fine">
@@ -98,11 +101,11 @@ const per100 = computed(() => {
       <strong>On hand</strong>
       <OpenState
         :name="recipe.name"
-        :life="open.lifeOf(recipe.id)"
-        :zone="open.zone.value"
+        :life="life"
+        :zone="zone"
         opening="Made today"
-        @open="open.start(made.ingredient)"
-        @used-up="open.useUp(made.ingredient)"
+        @open="emit('open')"
+        @used-up="emit('usedUp')"
       />
       <RouterLink :to="`/label?recipe=${recipe.id}`">Its label</RouterLink>
     </div>

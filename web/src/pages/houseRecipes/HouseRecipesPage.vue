@@ -3,6 +3,7 @@ import { ElButton } from 'element-plus';
 import { RouterLink } from 'vue-router';
 import { useKeys } from '../../composables/useKeys.ts';
 import ChoiceField from '../../components/fields/ChoiceField.vue';
+import { useOpened } from '../../composables/useOpened.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import HouseRecipeOutcome from './HouseRecipeOutcome.vue';
 import HouseRecipeForm from './HouseRecipeForm.vue';
@@ -10,6 +11,7 @@ import { useHouseRecipes } from './useHouseRecipes.ts';
 
 const page = useHouseRecipes();
 const { store, recipe, made } = page;
+const open = useOpened();
 const format = useAmountFormat();
 
 useKeys({ n: () => void page.add() });
@@ -57,6 +59,7 @@ useKeys({ n: () => void page.add() });
         :recipe="recipe"
         :made="made"
         :ingredients="store.all.filter(({ id }) => id !== recipe?.id)"
+        :leftover="page.leftover.value"
         :format="format"
         @change="page.change"
         @remove="page.remove"
@@ -67,8 +70,13 @@ useKeys({ n: () => void page.add() });
         :made="made"
         :need="page.need.value"
         :goes-into="page.goesInto.value"
+        :life="open.lifeOf(recipe.id)"
+        :use-by="open.lastDayOf(made.lifeDays)"
+        :zone="open.zone.value"
         :format="format"
         @scale="page.scale"
+        @open="open.start(made.ingredient)"
+        @used-up="open.useUp(made.ingredient)"
       />
       <div v-else class="empty">
         <h2>It cannot be made like this</h2>

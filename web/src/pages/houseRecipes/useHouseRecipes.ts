@@ -2,7 +2,6 @@ import { weekNeedG } from '@ratio/core/drink';
 import type { Jug } from '@ratio/core/jug';
 import {
   houseRecipeSchema,
-  makeHouseRecipe,
   scaleHouseRecipe,
   startingRecipes,
   usedBy,
@@ -21,7 +20,7 @@ import { useEdits } from '../../composables/useEdits.ts';
 import { useStored } from '../../composables/useStored.ts';
 
 /** What is left of a jug; a usual concentrate where none is on hand. */
-export const leftoverOf = (jug: Jug | null): Leftover => ({
+const leftoverOf = (jug: Jug | null): Leftover => ({
   strengthFrac: jug?.strengthFrac ?? 0.03,
   caffeineMgPerG: jug?.caffeineMgPerG ?? 2,
   pricePerKg: jug?.pricePerKg ?? null,
@@ -98,7 +97,8 @@ export function useHouseRecipes() {
       void edits.change(before, over, what);
   }
 
-  const starting = computed(() => startingRecipes(leftoverOf(jugs.chosen)));
+  const leftover = computed(() => leftoverOf(jugs.chosen));
+  const starting = computed(() => startingRecipes(leftover.value));
 
   /** A new recipe, begun from one by its name; with plain syrup where none is named. */
   async function add(name?: string): Promise<void> {
@@ -133,17 +133,13 @@ export function useHouseRecipes() {
     goesInto,
     choose: (id: string) => (chosenId.value = id),
     change,
+    leftover,
     starting,
     add,
     remove,
     scale: (factor: number, what: string) => {
       if (recipe.value && factor > 0)
         change(scaleHouseRecipe({ recipe: recipe.value, factor }), what);
-    },
-    /** The same recipe in another amount, without saving it: what it would give. */
-    tryScale: (factor: number) => {
-      if (!recipe.value || factor <= 0) return null;
-      return makeHouseRecipe(scaleHouseRecipe({ recipe: recipe.value, factor }), store.pantry);
     },
   };
 }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { percentFigure } from '@ratio/core/units';
 import { densityGPerMl, energyKcal } from '@ratio/core/matter';
 import { ALLERGENS, INGREDIENT_KINDS, type Ingredient } from '@ratio/core/pantry';
 import { ElButton } from 'element-plus';
@@ -88,7 +89,7 @@ const check = computed(() => {
           label="Alcohol by volume"
           :value="form.alcoholFrac"
           :accepts="['percent']"
-          :write="(frac) => `${(100 * frac).toFixed(1)}\u2009%`"
+          :write="(frac) => `${percentFigure(frac, 1)}\u2009%`"
           :step="0.005"
           :min="0"
           :max="0.96"

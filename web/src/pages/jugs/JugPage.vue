@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { percentFigure } from '@ratio/core/units';
 import { coffeeOf, storedCoffeeMl } from '@ratio/core/matter';
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
@@ -62,7 +63,7 @@ const afterMl = (massG: number, strengthFrac: number): string =>
               : 'Strength (TDS), predicted'
         "
         size="middle"
-        :figure="(100 * jug.strengthFrac).toFixed(2)"
+        :figure="percentFigure(jug.strengthFrac)"
         unit="%"
       />
       <BigFigure

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Jug } from '@ratio/core/jug';
 import { coffeeOf } from '@ratio/core/matter';
-import { amountText, writeVolume } from '@ratio/core/units';
+import { amountText, writeVolume, percentText } from '@ratio/core/units';
 import { computed } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
 import { clockTime, dayName, fromNow } from '../../format/formatClock.ts';
@@ -67,7 +67,7 @@ async function pourFrom(jug: Jug): Promise<void> {
           <p class="soft">made {{ row.made }}</p>
         </div>
         <p class="number">
-          <span class="figures">{{ (100 * jug.strengthFrac).toFixed(2) }} %</span>
+          <span class="figures">{{ percentText(jug.strengthFrac) }}</span>
           <span class="soft note">{{ READ_BY[jug.readBy] }}</span>
         </p>
         <p class="number">

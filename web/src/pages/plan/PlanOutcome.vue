@@ -8,7 +8,13 @@ import {
   type TargetKey,
 } from '@ratio/core/brew';
 import type { Drink } from '@ratio/core/drink';
-import { amountText, writeVolume, type ShopUnits } from '@ratio/core/units';
+import {
+  amountText,
+  writeVolume,
+  type ShopUnits,
+  percentText,
+  percentFigure,
+} from '@ratio/core/units';
 import { ElButton } from 'element-plus';
 import { computed } from 'vue';
 import StrengthScale from '../../components/charts/StrengthScale.vue';
@@ -43,7 +49,6 @@ const volume = (volumeMl: number): string =>
   amountText(writeVolume({ volumeMl, units: props.units }));
 // A no-break space, because thin ones are as wide as a figure in this type.
 const big = (text: string): string => text.replace('\u2009', '\u00a0');
-const pct = (frac: number): string => (100 * frac).toFixed(2);
 const brewRange = computed(() => props.sampled?.brewMl ?? props.result.range.brewMl);
 const range = computed(() => props.sampled?.strengthFrac ?? props.result.range.strengthFrac);
 const narrows = computed(() => {
@@ -51,7 +56,7 @@ const narrows = computed(() => {
   if (!most || most.shareFrac < 0.25) return '';
   const left = widthLeftFrac(most.shareFrac);
   const way = NARROWED_BY[most.input];
-  return `${way[0]!.toUpperCase()}${way.slice(1)}, and ${(100 * left).toFixed(0)} % of the range is left.`;
+  return `${way[0]!.toUpperCase()}${way.slice(1)}, and ${percentText(left, 0)} of the range is left.`;
 });
 const isSet = (key: TargetKey): boolean => props.targets.some((target) => target.key === key);
 const refusal = (key: TargetKey): string => (props.refused?.key === key ? props.refused.text : '');
@@ -110,7 +115,7 @@ const noStart = computed(() => {
           size="middle"
           :value="result.outcome.strengthFrac"
           :accepts="['percent']"
-          :write="(frac) => `${pct(frac)}\u00a0%`"
+          :write="(frac) => `${percentFigure(frac)}\u00a0%`"
           :step="0.0005"
           :min="0.001"
           :max="0.3"
@@ -126,8 +131,9 @@ const noStart = computed(() => {
         :high="range.high"
       />
       <p class="fine">
-        {{ pct(range.low) }} to {{ pct(range.high) }} %. {{ narrows }} Diluted 1:1 about
-        <strong class="figures">{{ pct(result.outcome.strengthFrac / 2) }}</strong> %.
+        {{ percentFigure(range.low) }} to {{ percentText(range.high) }}. {{ narrows }} Diluted 1:1
+        about
+        <strong class="figures">{{ percentFigure(result.outcome.strengthFrac / 2) }}</strong> %.
       </p>
     </div>
     <div v-if="pours.length > 0">
@@ -168,7 +174,7 @@ const noStart = computed(() => {
         <BigFigure
           label="Extraction, why"
           size="small"
-          :figure="(100 * result.outcome.extractionYieldFrac).toFixed(1)"
+          :figure="percentFigure(result.outcome.extractionYieldFrac, 1)"
           unit="%"
         />
       </button>

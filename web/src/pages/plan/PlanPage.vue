@@ -1,18 +1,11 @@
 <script setup lang="ts">
-import { explainPlan, type Explained, type Plan } from '@ratio/core/batch';
-import { NARROWED_BY } from '@ratio/core/brew';
-import { amountText, writeMass } from '@ratio/core/units';
 import { storeToRefs } from 'pinia';
-import { computed, ref, watchEffect } from 'vue';
-import { RouterLink, useRouter } from 'vue-router';
-import { sentenceOf } from '../../api/client.ts';
+import { computed } from 'vue';
+import { RouterLink } from 'vue-router';
 import ReleaseChart from '../../components/charts/ReleaseChart.vue';
-import { clockTime } from '../../format/formatClock.ts';
 import SteepDrawing from '../../components/drawings/SteepDrawing.vue';
 import WhyDialog from '../../components/figures/WhyDialog.vue';
-import { useBatches } from '../../stores/batches.ts';
 import { useDraft } from '../../stores/draft.ts';
-import { useNotice } from '../../stores/notice.ts';
 import { useShop } from '../../stores/shop.ts';
 import BatchSheet from './BatchSheet.vue';
 import CompareTable from './CompareTable.vue';
@@ -21,140 +14,35 @@ import PlanChoices from './PlanChoices.vue';
 import PlanClock from './PlanClock.vue';
 import PlanExtras from './PlanExtras.vue';
 import PlanOutcome from './PlanOutcome.vue';
-import { solutionSentence } from './solutionSentence.ts';
+import { planText, solutionSentence } from './planText.ts';
 import { useBatchSheet } from './useBatchSheet.ts';
 import { useExtras } from './useExtras.ts';
 import { usePlan } from './usePlan.ts';
-import { usePlanClock, type OfferedFit } from './usePlanClock.ts';
+import { usePlanClock } from './usePlanClock.ts';
+import { usePlanEdits } from './usePlanEdits.ts';
+import { usePlanWhy } from './usePlanWhy.ts';
+import { useStartSteep } from './useStartSteep.ts';
 import { useVariants } from './useVariants.ts';
-
-const DAY_MS = 86_400_000;
 
 const shelf = useShop();
 const drafts = useDraft();
-const batches = useBatches();
-const notice = useNotice();
-const router = useRouter();
 const { draft, plan, coffee, model, conflict, theirs } = storeToRefs(drafts);
-const { vessel, hours, result, failure, sampled, drawing, chart, pours, costPerL, units } =
-  usePlan();
+const page = usePlan();
+const { vessel, hours, result, failure, sampled, drawing, chart, pours, costPerL, units } = page;
 const clock = usePlanClock(hours);
 const variants = useVariants();
 const extras = useExtras();
 const sheet = useBatchSheet({ result, timeline: clock.timeline });
+const { setHours, setLevel, takeFit, setDrinks } = usePlanEdits(page);
+const { asked, explanation, rangeText, narrowedBy } = usePlanWhy(page);
+const { starting, start } = useStartSteep();
 const print = (): void => window.print();
-const starting = ref(false);
-const asked = ref<Explained | null>(null);
 
-// A draft without a coffee or a jar takes one of the shelf, so that the page always shows one.
-watchEffect(() => {
-  const [firstCoffee] = shelf.coffees;
-  const firstVessel = shelf.vessels[1] ?? shelf.vessels[0];
-  if (plan.value.coffeeId === '' && firstCoffee && firstVessel)
-    drafts.draft = {
-      ...draft.value,
-      plan: { ...plan.value, coffeeId: firstCoffee.id, vesselId: firstVessel.id },
-    };
-});
-
-const restedDays = computed(() =>
-  coffee.value
-    ? Math.max(0, Math.floor((shelf.now.getTime() - Date.parse(coffee.value.roastedOn)) / DAY_MS))
-    : 0,
-);
 const refused = computed(() =>
   conflict.value
     ? { key: conflict.value.key, text: solutionSentence(conflict.value, units.value) }
     : null,
 );
-const explained = computed(() =>
-  result.value && coffee.value && model.value
-    ? explainPlan({
-        plan: plan.value,
-        model: model.value,
-        pricePerKg: coffee.value.pricePerKg,
-        result: result.value,
-      })
-    : null,
-);
-const explanation = computed(() =>
-  asked.value && explained.value ? explained.value[asked.value] : null,
-);
-const pct = (frac: number): string => (100 * frac).toFixed(2);
-const whyRange = computed(() => {
-  const from = sampled.value;
-  if (!from) return '';
-  const draws = `5th to 95th percentile of ${from.draws} draws`;
-  switch (asked.value) {
-    case 'strength':
-      return `${pct(from.strengthFrac.low)} to ${pct(from.strengthFrac.high)} %, ${draws}`;
-    case 'extraction':
-      return `${pct(from.extractionYieldFrac.low)} to ${pct(from.extractionYieldFrac.high)} %, ${draws}`;
-    case 'brew':
-      return `${from.brewMl.low.toFixed(0)} to ${from.brewMl.high.toFixed(0)} mL, ${draws}`;
-    default:
-      return '';
-  }
-});
-const narrowedBy = computed(() => {
-  const from = sampled.value;
-  const ranges = {
-    strength: from?.strengthFrac,
-    extraction: from?.extractionYieldFrac,
-    brew: from?.brewMl,
-  };
-  const range =
-    asked.value && asked.value in ranges ? ranges[asked.value as keyof typeof ranges] : undefined;
-  return (range?.contributions ?? [])
-    .filter(({ shareFrac }) => shareFrac > 0.05)
-    .map(
-      ({ input, shareFrac }) =>
-        `${(100 * shareFrac).toFixed(0)} % of its variance would go: ${NARROWED_BY[input]}.`,
-    );
-});
-
-const writePlan = (of: Plan): string => {
-  const mass = (massG: number) => amountText(writeMass({ massG, units: units.value }));
-  const steep = of.steep.map(({ hours: h, place }) => `${h} h ${place}`).join(', ');
-  return `${mass(of.doseG)} ${of.grind} and ${mass(of.waterG)}, ${steep}`;
-};
-
-const setLevel = (volumeMl: number): void => drafts.setAmount('fillMl', volumeMl);
-
-function setHours(whole: number): void {
-  const last = plan.value.steep.at(-1)!;
-  const before = hours.value - last.hours;
-  drafts.change({
-    steep: [...plan.value.steep.slice(0, -1), { ...last, hours: Math.max(0.25, whole - before) }],
-  });
-}
-
-function takeFit(fit: OfferedFit): void {
-  if (fit.steepHours !== hours.value) setHours(fit.steepHours);
-  drafts.commit({ startAt: new Date(fit.startMs).toISOString() });
-}
-
-/** So many of a drink: the brew that it takes, at the strength that the brew has. */
-function setDrinks(drinkId: string, count: number): void {
-  const brew = result.value?.outcome;
-  const per = pours.value.find(({ drink }) => drink.id === drinkId)?.concentrateG;
-  if (brew && per) drafts.setAmount('brewMl', (count * per * brew.brewMl) / brew.brewG);
-}
-
-async function start(): Promise<void> {
-  starting.value = true;
-  try {
-    const batch = await batches.start({ id: draft.value.id, plan: plan.value });
-    drafts.renew();
-    const at = clockTime({ at: new Date(batch.endsAt), zone: shelf.zone });
-    notice.say({ tone: 'done', text: `Steeping: ${batch.coffeeName}. Strain ${at}.` });
-    await router.push('/steep');
-  } catch (error) {
-    notice.say({ tone: 'wrong', text: sentenceOf(error) });
-  } finally {
-    starting.value = false;
-  }
-}
 </script>
 
 <template>
@@ -165,7 +53,7 @@ async function start(): Promise<void> {
       v-if="theirs"
       :mine="plan"
       :theirs="theirs.plan"
-      :write="writePlan"
+      :write="(of) => planText(of, units)"
       @settle="drafts.settle"
     />
     <div class="left">
@@ -190,7 +78,7 @@ async function start(): Promise<void> {
         :fridge-c="shelf.shop.fridgeC"
         :room-c="shelf.shop.roomC"
         :scoop-ml="shelf.shop.scoopMl"
-        :rested-days="restedDays"
+        :rested-days="page.restedDays.value"
         :mill="shelf.shop.mill.settings"
         @change="drafts.change"
         @amount="
@@ -270,7 +158,7 @@ async function start(): Promise<void> {
     </PlanOutcome>
     <WhyDialog
       :explanation="explanation"
-      :range="whyRange"
+      :range="rangeText"
       :narrowed-by="narrowedBy"
       @close="asked = null"
     />

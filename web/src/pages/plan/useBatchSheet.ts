@@ -1,6 +1,13 @@
 import type { PlanOutcome } from '@ratio/core/batch';
 import { FILTRATIONS, WETTINGS } from '@ratio/core/brew';
-import { amountText, writeMass, writeTemp, writeVolume, type ShopUnits } from '@ratio/core/units';
+import {
+  amountText,
+  writeMass,
+  writeTemp,
+  writeVolume,
+  type ShopUnits,
+  percentText,
+} from '@ratio/core/units';
 import { storeToRefs } from 'pinia';
 import { computed, type Ref } from 'vue';
 import { useDraft } from '../../stores/draft.ts';
@@ -32,7 +39,6 @@ export function useBatchSheet(input: {
     const vessel = shelf.vessels.find(({ id }) => id === plan.value.vesselId)?.name ?? '';
     const dial = shelf.shop.mill.settings[plan.value.grind];
     const volume = (volumeMl: number) => amountText(writeVolume({ volumeMl, units: own }));
-    const pct = (frac: number) => `${(100 * frac).toFixed(2)} %`;
     const { filtration } = plan.value;
     return {
       title: `${coffee.value.name}, ${vessel}`,
@@ -64,10 +70,10 @@ export function useBatchSheet(input: {
         { what: 'Level', amount: volume(outcome.slurryMl) },
         { what: 'Brew', amount: volume(outcome.brewMl) },
         { what: 'between', amount: `${volume(range.brewMl.low)} and ${volume(range.brewMl.high)}` },
-        { what: 'Strength', amount: pct(outcome.strengthFrac) },
+        { what: 'Strength', amount: percentText(outcome.strengthFrac) },
         {
           what: 'between',
-          amount: `${pct(range.strengthFrac.low)} and ${pct(range.strengthFrac.high)}`,
+          amount: `${percentText(range.strengthFrac.low)} and ${percentText(range.strengthFrac.high)}`,
         },
       ],
       cautions: found.cautions.map(({ text }) => text),

@@ -9,7 +9,7 @@ import {
 } from '@ratio/core/batch';
 import { hoursToRelease, hoursToStrength, looseMassG, STRENGTH_NAMES } from '@ratio/core/brew';
 import { GRIND_NAMES } from '@ratio/core/coffee';
-import { amountText, writeMass } from '@ratio/core/units';
+import { amountText, writeMass, percentText, percentFigure } from '@ratio/core/units';
 import { storeToRefs } from 'pinia';
 import { computed, ref } from 'vue';
 import { duration } from '../../format/formatClock.ts';
@@ -46,7 +46,7 @@ export function useExtras() {
     if (isRound) return null;
     const [before, after] = [strengthOf(plan.value), strengthOf({ ...plan.value, ...to })];
     if (before === null || after === null) return null;
-    const effect = `${(100 * before).toFixed(2)} → ${(100 * after).toFixed(2)} %`;
+    const effect = `${percentFigure(before)} → ${percentText(after)}`;
     return { ...to, text: `Round to ${mass(to.doseG)} and ${mass(to.waterG)}: ${effect}` };
   });
   /** Scoops of the shop and its bags, where the coffee comes to about whole ones. */
@@ -99,7 +99,7 @@ export function useExtras() {
     });
     const days = course.map(
       ({ days: day, strengthFrac }) =>
-        `${day === 0 ? 'first' : `day ${day + 1}`} ${(100 * strengthFrac).toFixed(2)}`,
+        `${day === 0 ? 'first' : `day ${day + 1}`} ${percentFigure(strengthFrac)}`,
     );
     return `Strength by day, left on the grounds, %: ${days.join(', ')}.`;
   });

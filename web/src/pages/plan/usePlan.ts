@@ -4,7 +4,7 @@ import { CONSTANTS } from '@ratio/core/constants';
 import { coffeeOf } from '@ratio/core/matter';
 import { convert, amountText, writeVolume } from '@ratio/core/units';
 import { storeToRefs } from 'pinia';
-import { computed } from 'vue';
+import { computed, watchEffect } from 'vue';
 import { cssColour } from '../../components/drawings/colour.ts';
 import { duration } from '../../format/formatClock.ts';
 import { useDraft } from '../../stores/draft.ts';
@@ -17,6 +17,7 @@ import { useSampledRange } from '../../workers/useSampledRange.ts';
 /** Room of a drained bed, mL per g of coffee: the grounds and the liquid that they retain. */
 const BED_ML_PER_G = CONSTANTS.groundsDisplaceMlPerG.value + FILTRATIONS.drain.retainedGPerG;
 const DRAWS = 5000;
+const DAY_MS = 86_400_000;
 
 /** Hours that a plan's curve goes on. */
 export const horizonOf = (plan: Plan): number => {
@@ -36,6 +37,20 @@ export function usePlan() {
   const vessel = computed(
     () => vessels.value.find(({ id }) => id === plan.value.vesselId) ?? vessels.value[0],
   );
+  // A draft without a coffee or a jar takes one of the shelf, so that the page always shows one.
+  watchEffect(() => {
+    const [firstCoffee] = shelf.coffees;
+    const firstVessel = shelf.vessels[1] ?? shelf.vessels[0];
+    if (plan.value.coffeeId === '' && firstCoffee && firstVessel)
+      drafts.draft = {
+        ...draft.value,
+        plan: { ...plan.value, coffeeId: firstCoffee.id, vesselId: firstVessel.id },
+      };
+  });
+  const restedDays = computed(() => {
+    const roastedMs = Date.parse(coffee.value?.roastedOn ?? '');
+    return Math.max(0, Math.floor((shelf.now.getTime() - roastedMs) / DAY_MS) || 0);
+  });
   const hours = computed(() => plan.value.steep.reduce((sum, piece) => sum + piece.hours, 0));
 
   const predicted = computed<PlanOutcome | { failure: string } | null>(() => {
@@ -136,6 +151,7 @@ export function usePlan() {
 
   return {
     vessel,
+    restedDays,
     hours,
     result,
     failure,

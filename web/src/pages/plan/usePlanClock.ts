@@ -1,3 +1,4 @@
+import { percentFigure } from '@ratio/core/units';
 import {
   batchSchedule,
   crewWindows,
@@ -87,7 +88,7 @@ export function usePlanClock(hours: Ref<number>) {
       const change = yieldAt(fit.steepHours) / yieldAt(hours.value) - 1;
       const effect = moved
         ? 'same extraction'
-        : `extraction ${change < 0 ? '−' : '+'}${Math.abs(100 * change).toFixed(1)} %`;
+        : `extraction ${change < 0 ? '−' : '+'}${percentFigure(Math.abs(change), 1)} %`;
       const what = moved ? `start ${at(fit.startMs)}` : duration(Math.round(fit.steepHours * 60));
       return { ...fit, text: `${what}, strain ${at(strainMs)}, ${effect}` };
     });

@@ -1,7 +1,7 @@
 import { planSchema, predictPlan, type Plan, type PlanOutcome } from '@ratio/core/batch';
 import { FILTRATIONS, modelOf } from '@ratio/core/brew';
 import { idSchema } from '@ratio/core/document';
-import { amountText, writeMass, writeVolume } from '@ratio/core/units';
+import { amountText, writeMass, writeVolume, percentText } from '@ratio/core/units';
 import { storeToRefs } from 'pinia';
 import { computed } from 'vue';
 import { z } from 'zod';
@@ -66,11 +66,8 @@ export function useVariants() {
       row('Brew', ({ result }) =>
         amountText(writeVolume({ volumeMl: result.outcome.brewMl, units: units.value })),
       ),
-      row('Strength', ({ result }) => `${(100 * result.outcome.strengthFrac).toFixed(2)} %`),
-      row(
-        'Extraction',
-        ({ result }) => `${(100 * result.outcome.extractionYieldFrac).toFixed(1)} %`,
-      ),
+      row('Strength', ({ result }) => `${percentText(result.outcome.strengthFrac)}`),
+      row('Extraction', ({ result }) => `${percentText(result.outcome.extractionYieldFrac, 1)}`),
     ];
   });
 

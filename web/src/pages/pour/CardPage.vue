@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { percentText } from '@ratio/core/units';
 import { ElButton } from 'element-plus';
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
@@ -69,7 +70,7 @@ const print = (): void => window.print();
           {{ (solution.energyKcal / drink.servings).toFixed(0) }} kcal,
           {{ (solution.sugarG / drink.servings).toFixed(0) }} g sugar
           <template v-if="solution.alcoholFrac > 0"
-            >, {{ (100 * solution.alcoholFrac).toFixed(1) }} % alcohol by volume</template
+            >, {{ percentText(solution.alcoholFrac, 1) }} alcohol by volume</template
           >
           <template v-if="drink.servings > 1"> each</template>
         </p>

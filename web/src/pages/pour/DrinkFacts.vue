@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { percentFigure } from '@ratio/core/units';
 import type { ExplainedOfDrink } from '@ratio/core/drink';
 import { computed } from 'vue';
 import BigFigure from '../../components/figures/BigFigure.vue';
@@ -32,7 +33,7 @@ const facts = computed<Fact[]>(() => [
   { label: 'Energy', figure: props.energyKcal.toFixed(0), unit: 'kcal', why: 'energy' },
   { label: 'Sugar', figure: props.sugarG.toFixed(1), unit: 'g' },
   ...(props.alcoholFrac > 0
-    ? [{ label: 'Alcohol', figure: (100 * props.alcoholFrac).toFixed(1), unit: '% vol' }]
+    ? [{ label: 'Alcohol', figure: percentFigure(props.alcoholFrac, 1), unit: '% vol' }]
     : []),
   { label: 'Cost', figure: props.cost, unit: '', why: 'cost' },
   { label: 'Price', figure: props.price, unit: props.margin },

@@ -1,20 +1,19 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import ChoiceField from '../../components/fields/ChoiceField.vue';
-import { useMenu } from '../../stores/menu.ts';
-import { useAmountFormat } from '../../composables/useAmountFormat.ts';
+import type { AmountFormat } from '../../format/amountFormat.ts';
 import { ICE_TEMPS } from './iceTemps.ts';
 
 /** How cold the ice is at this bar today, when it is not what the drinks were made for. */
-const menu = useMenu();
-const format = useAmountFormat();
+const props = defineProps<{ tempC: number | null; format: AmountFormat }>();
+const emit = defineEmits<{ change: [tempC: number | null] }>();
 
 const OWN = 'own';
 const options = computed(() => [
   { value: OWN, label: 'ice as in each drink', reason: 'as the menu has it' },
   ...ICE_TEMPS.map(({ tempC, reason }) => ({
     value: String(tempC),
-    label: `all ice at ${format.value.temp(tempC)}`,
+    label: `all ice at ${props.format.temp(tempC)}`,
     reason,
   })),
 ]);
@@ -23,8 +22,8 @@ const options = computed(() => [
 <template>
   <ChoiceField
     label="Ice today"
-    :model-value="menu.iceTodayC === null ? OWN : String(menu.iceTodayC)"
+    :model-value="tempC === null ? OWN : String(tempC)"
     :options="options"
-    @update:model-value="(value) => (menu.iceTodayC = value === OWN ? null : Number(value))"
+    @update:model-value="(value) => emit('change', value === OWN ? null : Number(value))"
   />
 </template>

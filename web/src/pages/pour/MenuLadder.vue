@@ -1,11 +1,19 @@
 <script setup lang="ts">
+import { percentText, percentFigure } from '@ratio/core/units';
+import type { Drink, DrinkSolution } from '@ratio/core/drink';
 import type { Jug } from '@ratio/core/jug';
 import { ElButton } from 'element-plus';
 import { RouterLink } from 'vue-router';
 import ChoiceField from '../../components/fields/ChoiceField.vue';
-import type { MenuRow } from '../../stores/menu.ts';
+import type { AmountFormat } from '../../format/amountFormat.ts';
 import IceToday from './IceToday.vue';
 import StrengthRung from './StrengthRung.vue';
+
+interface MenuRow {
+  readonly drink: Pick<Drink, 'id' | 'name'>;
+  readonly solution: Pick<DrinkSolution, 'status' | 'strengthFrac' | 'needsStrengthFrac'>;
+  readonly wantedFrac: number;
+}
 
 /** The menu as a ladder of strengths from one jug, and what is out of its reach. */
 defineProps<{
@@ -16,10 +24,16 @@ defineProps<{
   jugs: readonly Jug[];
   /** What is in a jug, in the shop's units. */
   writeJug: (jug: Jug) => string;
+  /** How cold all ice is today, °C; null where it is as each drink has it. */
+  iceTodayC: number | null;
+  format: AmountFormat;
 }>();
-const emit = defineEmits<{ choose: [drinkId: string]; jug: [jugId: string]; add: [] }>();
-
-const pct = (frac: number): string => (100 * frac).toFixed(2);
+const emit = defineEmits<{
+  choose: [drinkId: string];
+  jug: [jugId: string];
+  ice: [tempC: number | null];
+  add: [];
+}>();
 
 function trouble({ solution }: MenuRow): string {
   switch (solution.status) {
@@ -30,7 +44,7 @@ function trouble({ solution }: MenuRow): string {
     case 'too_weak':
       return solution.needsStrengthFrac === null
         ? 'out of reach in this glass'
-        : `short: needs a ${pct(solution.needsStrengthFrac)} % jug`;
+        : `short: needs a ${percentText(solution.needsStrengthFrac)} jug`;
   }
 }
 </script>
@@ -44,14 +58,14 @@ function trouble({ solution }: MenuRow): string {
       :options="
         jugs.map((one) => ({
           value: one.id,
-          label: `${one.label}, ${pct(one.strengthFrac)} %`,
+          label: `${one.label}, ${percentText(one.strengthFrac)}`,
           reason: `${one.coffeeName}, ${writeJug(one)}`,
         }))
       "
       @update:model-value="emit('jug', $event)"
     />
     <p class="soft fine">{{ jug.coffeeName }} · {{ writeJug(jug) }}</p>
-    <IceToday class="ice" />
+    <IceToday class="ice" :temp-c="iceTodayC" :format="format" @change="emit('ice', $event)" />
     <div class="more">
       <ElButton @click="emit('add')">New drink</ElButton>
       <RouterLink to="/pour/menu">Whole menu</RouterLink>
@@ -66,7 +80,7 @@ function trouble({ solution }: MenuRow): string {
         >
           <span class="top">
             <span>{{ row.drink.name }}</span>
-            <span class="figures">{{ pct(row.solution.strengthFrac) }}</span>
+            <span class="figures">{{ percentFigure(row.solution.strengthFrac) }}</span>
           </span>
           <StrengthRung
             :wanted-frac="row.wantedFrac"

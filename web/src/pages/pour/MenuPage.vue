@@ -56,7 +56,7 @@ const print = (): void => window.print();
           "
           @update:model-value="take"
         />
-        <IceToday />
+        <IceToday :temp-c="menu.iceTodayC" :format="format" @change="menu.iceTodayC = $event" />
         <ElButton @click="print">Print the menu</ElButton>
         <RouterLink to="/pour">Back to the glass</RouterLink>
       </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { percentFigure } from '@ratio/core/units';
 import { RouterLink } from 'vue-router';
 import LadderAxis from './LadderAxis.vue';
 import StrengthRung from './StrengthRung.vue';
@@ -46,7 +47,7 @@ const emit = defineEmits<{ choose: [drinkId: string] }>();
             <RouterLink :to="`/pour?drink=${row.id}`">{{ row.name }}</RouterLink>
             <span v-if="row.servings > 1" class="soft"> for {{ row.servings }}</span>
           </th>
-          <td class="n big">{{ (100 * row.reachedFrac).toFixed(2) }}</td>
+          <td class="n big">{{ percentFigure(row.reachedFrac) }}</td>
           <td class="rungs">
             <StrengthRung
               :wanted-frac="row.wantedFrac"

@@ -11,11 +11,11 @@ import type {
   SiphonPlan,
   SolvedDrink,
 } from '@ratio/core/drink';
+import { useIntersectionObserver } from '@vueuse/core';
 import { ElButton } from 'element-plus';
 import { computed, ref } from 'vue';
 import StandChart from '../../components/charts/StandChart.vue';
 import CautionList from '../../components/figures/CautionList.vue';
-import { useInView } from '../../composables/useInView.ts';
 import BuildList from './BuildList.vue';
 import BulkCard from './BulkCard.vue';
 import DrinkFacts from './DrinkFacts.vue';
@@ -68,7 +68,9 @@ const emit = defineEmits<{
 }>();
 
 const solution = computed(() => props.solved.solution);
+/** What the button's row covers at the bottom of the window. */
 const FOOTER_PX = 64;
+const SEEN_FRAC = 0.95;
 const lastSip = CONSTANTS.lastSipMinutes.value;
 
 const each = (amount: number): number => amount / props.drink.servings;
@@ -80,7 +82,12 @@ const cautions = computed(() =>
 );
 const firstWarning = computed(() => cautions.value.find(({ severity }) => severity === 'warn'));
 const cautionList = ref<HTMLElement | null>(null);
-const cautionsSeen = useInView(cautionList, FOOTER_PX);
+const cautionsSeen = ref(true);
+useIntersectionObserver(
+  cautionList,
+  ([entry]) => (cautionsSeen.value = (entry?.intersectionRatio ?? 0) >= SEEN_FRAC),
+  { rootMargin: `0px 0px -${FOOTER_PX}px 0px`, threshold: [SEEN_FRAC] },
+);
 </script>
 
 <template>

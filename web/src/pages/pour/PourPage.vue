@@ -54,8 +54,11 @@ useKeys({ n: startNew });
       :jug="jugs.chosen"
       :jugs="jugs.onHand"
       :write-jug="writeJug"
+      :ice-today-c="menu.iceTodayC"
+      :format="format"
       @choose="hand.choose"
       @jug="jugs.choose"
+      @ice="menu.iceTodayC = $event"
       @add="startNew"
     />
     <section class="middle" aria-label="The glass">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { percentText, percentFigure } from '@ratio/core/units';
 import { STRENGTH_NAMES } from '@ratio/core/brew';
 import { scaleLinear } from 'd3-scale';
 import { computed } from 'vue';
@@ -40,7 +41,7 @@ const bands = computed(() =>
   <svg
     :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
     role="img"
-    :aria-label="`Ratio and strength: ${points.map((p) => `${p.letter} 1:${p.ratio.value.toFixed(1)}, ${(100 * p.strengthFrac.value).toFixed(2)} %`).join('; ')}`"
+    :aria-label="`Ratio and strength: ${points.map((p) => `${p.letter} 1:${p.ratio.value.toFixed(1)}, ${percentText(p.strengthFrac.value)}`).join('; ')}`"
   >
     <g v-for="band in bands" :key="band.name">
       <line class="bound" :x1="LEFT" :x2="RIGHT" :y1="band.low" :y2="band.low" />
@@ -57,7 +58,7 @@ const bands = computed(() =>
     <line :x1="LEFT" :x2="LEFT" :y1="TOP" :y2="BASE" />
     <g v-for="tick in y.ticks(5)" :key="tick">
       <line :x1="LEFT - 6" :x2="LEFT" :y1="y(tick)" :y2="y(tick)" />
-      <text :x="LEFT - 10" :y="y(tick) + 4" text-anchor="end">{{ (100 * tick).toFixed(0) }}</text>
+      <text :x="LEFT - 10" :y="y(tick) + 4" text-anchor="end">{{ percentFigure(tick, 0) }}</text>
     </g>
     <line :x1="LEFT" :x2="RIGHT" :y1="BASE" :y2="BASE" />
     <g v-for="tick in x.ticks(7)" :key="tick">

@@ -1,8 +1,15 @@
 <script setup lang="ts">
-import { amountText, writeMass, type ShopUnits } from '@ratio/core/units';
+import {
+  amountText,
+  writeMass,
+  type ShopUnits,
+  percentText,
+  percentFigure,
+} from '@ratio/core/units';
 import { ElButton, ElInput } from 'element-plus';
 import { computed } from 'vue';
-import { piecesOf, type RecipeOnPage } from './useRecipeReader.ts';
+import { piecesOf } from './textPieces.ts';
+import type { RecipeOnPage } from './useRecipeReader.ts';
 
 /** One recipe: its text, what each piece of it became, and what it really is. */
 const props = defineProps<{
@@ -65,15 +72,14 @@ const assumed = computed(
       </p>
       <p class="really">
         <span class="figures big">1:{{ read.ratio.value.toFixed(1) }}</span>
-        <span class="figures big">{{ (100 * read.strengthFrac.value).toFixed(2) }} %</span>
+        <span class="figures big">{{ percentText(read.strengthFrac.value) }}</span>
         <strong>{{ read.strengthName }}</strong>
       </p>
       <p class="soft fine">
         {{ span(read.coffee.massG.low, read.coffee.massG.high, mass) }} coffee,
         {{ read.coffee.grind }};
         {{ span(read.water.massG.low, read.water.massG.high, mass) }} water; {{ steep }}. Strength
-        {{ (100 * read.strengthFrac.low).toFixed(2) }} to
-        {{ (100 * read.strengthFrac.high).toFixed(2) }} %.
+        {{ percentFigure(read.strengthFrac.low) }} to {{ percentText(read.strengthFrac.high) }}.
       </p>
       <ul>
         <li v-for="note in grave" :key="note.code + note.text" class="due">{{ note.text }}</li>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { percentText } from '@ratio/core/units';
 import { SCORES, type SampleSet } from '@ratio/core/batch';
 
 /** The jars of a set: what goes in, what to expect, how it was liked. */
@@ -43,7 +44,7 @@ const valueOf = (event: Event): number | null =>
         <td class="figures">{{ jar.hours }}</td>
         <td class="figures right">{{ writeMass(jar.doseG) }}</td>
         <td class="figures right">{{ writeMass(jar.waterG) }}</td>
-        <td class="figures right">{{ (100 * jar.strengthFrac).toFixed(2) }} %</td>
+        <td class="figures right">{{ percentText(jar.strengthFrac) }}</td>
         <td>
           <template v-if="scored">
             <select

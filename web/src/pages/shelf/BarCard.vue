@@ -2,13 +2,12 @@
 import type { Shop } from '@ratio/core/shop';
 import AmountField from '../../components/fields/AmountField.vue';
 import ChoiceRow from '../../components/fields/ChoiceRow.vue';
-import { useAmountFormat } from '../../composables/useAmountFormat.ts';
+import type { AmountFormat } from '../../format/amountFormat.ts';
 
 /** What the bar measures with, and its siphons and keg. */
-const props = defineProps<{ bar: Shop['bar'] }>();
+const props = defineProps<{ bar: Shop['bar']; format: AmountFormat }>();
 const emit = defineEmits<{ change: [bar: Shop['bar'], what: string] }>();
 
-const format = useAmountFormat();
 const VOLUMES = [
   { key: 'jiggerMl', label: 'Marks of the jigger', step: 1, min: 0.5, max: 50 },
   { key: 'pumpMl', label: 'One pump', step: 0.5, min: 1, max: 60 },
@@ -22,9 +21,9 @@ const NUMBERS = [
   { key: 'chargePrice', label: 'Price of a charger', digits: 2, step: 0.05, min: 0, max: 100 },
 ] as const;
 const small = (volumeMl: number): string =>
-  volumeMl < 100 && format.value.units === 'metric'
+  volumeMl < 100 && props.format.units === 'metric'
     ? `${Number(volumeMl.toFixed(1))}\u2009mL`
-    : format.value.volume(volumeMl);
+    : props.format.volume(volumeMl);
 const set = (change: Partial<Shop['bar']>): void =>
   emit('change', { ...props.bar, ...change }, 'The bar’s tools changed');
 </script>

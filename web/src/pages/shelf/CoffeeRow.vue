@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { percentFigure } from '@ratio/core/units';
 import type { Coffee } from '@ratio/core/coffee';
 import AmountField from '../../components/fields/AmountField.vue';
 import ChoiceField from '../../components/fields/ChoiceField.vue';
@@ -14,7 +15,7 @@ const ROASTS = [
   { value: 'medium', label: 'medium', reason: 'for both' },
   { value: 'dark', label: 'dark', reason: 'low in acid; under milk and coconut' },
 ] as const;
-const share = (frac: number): string => `${(100 * frac).toFixed(0)}\u2009%`;
+const share = (frac: number): string => `${percentFigure(frac, 0)}\u2009%`;
 </script>
 
 <template>
@@ -91,7 +92,7 @@ const share = (frac: number): string => `${(100 * frac).toFixed(0)}\u2009%`;
         label="Equilibrium yield"
         :value="coffee.solubleFrac"
         :accepts="['percent']"
-        :write="(frac) => `${(100 * frac).toFixed(1)}\u2009%`"
+        :write="(frac) => `${percentFigure(frac, 1)}\u2009%`"
         :step="0.001"
         :min="0.05"
         :max="0.35"

@@ -4,6 +4,7 @@ import { ElButton } from 'element-plus';
 import { useSettings } from '../../stores/settings.ts';
 import { useShop } from '../../stores/shop.ts';
 import { RouterLink } from 'vue-router';
+import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import BarCard from './BarCard.vue';
 import CoffeeRow from './CoffeeRow.vue';
 import ShopCard from './ShopCard.vue';
@@ -13,6 +14,7 @@ import VesselCard from './VesselCard.vue';
 const shelf = useShop();
 const settings = useSettings();
 const edits = useShelfEdits();
+const format = useAmountFormat();
 
 const volume = (volumeMl: number): string =>
   amountText(writeVolume({ volumeMl, units: settings.units }));
@@ -57,6 +59,7 @@ const mass = (massG: number): string => amountText(writeMass({ massG, units: set
     <BarCard
       v-if="shelf.shop"
       :bar="shelf.shop.bar"
+      :format="format"
       @change="(bar, what) => shelf.shop && edits.shop(shelf.shop, { bar }, what)"
     />
     <ShopCard

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Batch } from '@ratio/core/batch';
-import { amountText, writeMass, writeVolume } from '@ratio/core/units';
+import { amountText, writeMass, writeVolume, percentText, percentFigure } from '@ratio/core/units';
 import { ref } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
 import { newId, sentenceOf } from '../../api/client.ts';
@@ -25,7 +25,6 @@ const when = (instant: string): string => fromNow({ at: new Date(instant), now: 
 const mass = (massG: number): string => amountText(writeMass({ massG, units: settings.units }));
 const volume = (volumeMl: number): string =>
   amountText(writeVolume({ volumeMl, units: settings.units }));
-const pct = (frac: number): string => (100 * frac).toFixed(2);
 const isDue = ({ endsAt }: Batch): boolean => Date.parse(endsAt) <= shelf.now.getTime();
 
 function passedFrac({ startedAt, endsAt }: Batch): number {
@@ -82,10 +81,10 @@ async function strain(
           <span>{{ at(batch.startedAt) }}</span>
           <span>
             expects {{ volume(batch.predicted.brewMl) }} at
-            <strong class="figures">{{ pct(batch.predicted.strengthFrac) }} %</strong> ({{
-              pct(batch.predicted.strengthLowFrac)
+            <strong class="figures">{{ percentText(batch.predicted.strengthFrac) }}</strong> ({{
+              percentFigure(batch.predicted.strengthLowFrac)
             }}
-            to {{ pct(batch.predicted.strengthHighFrac) }})
+            to {{ percentFigure(batch.predicted.strengthHighFrac) }})
           </span>
           <span>{{ at(batch.endsAt) }}</span>
         </p>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Batch } from '@ratio/core/batch';
-import { amountText, writeMass, type ShopUnits } from '@ratio/core/units';
+import { amountText, writeMass, type ShopUnits, percentFigure } from '@ratio/core/units';
 import { ElButton } from 'element-plus';
 import { ref } from 'vue';
 import AmountField from '../../components/fields/AmountField.vue';
@@ -45,7 +45,7 @@ function setReading(value: number): void {
         label="Refractometer reading"
         :value="strengthFrac"
         :accepts="['percent']"
-        :write="(frac) => `${(100 * frac).toFixed(2)}\u2009%`"
+        :write="(frac) => `${percentFigure(frac)}\u2009%`"
         :step="0.0001"
         :min="0.001"
         :max="0.3"

@@ -1,12 +1,12 @@
 import type { Batch } from '@ratio/core/batch';
 import { expect } from 'chai';
-import { useLine } from '../../../src/components/navigation/useLine.ts';
-import { useBatches } from '../../../src/stores/batches.ts';
-import { useJugs } from '../../../src/stores/jugs.ts';
-import { useSettings } from '../../../src/stores/settings.ts';
-import { installBrowser } from '../../browser.ts';
-import { batchOf, jugOf } from '../../documents.ts';
-import { withApp } from '../../withApp.ts';
+import { useLine } from '../../src/composables/useLine.ts';
+import { useBatches } from '../../src/stores/batches.ts';
+import { useJugs } from '../../src/stores/jugs.ts';
+import { useSettings } from '../../src/stores/settings.ts';
+import { installBrowser } from '../browser.ts';
+import { batchOf, jugOf } from '../documents.ts';
+import { withApp } from '../withApp.ts';
 
 const steeping = (id: string, endsAt: string): Batch => batchOf({ id, endsAt });
 

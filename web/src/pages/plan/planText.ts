@@ -1,5 +1,6 @@
+import type { Plan } from '@ratio/core/batch';
 import type { Target, TargetKey } from '@ratio/core/brew';
-import { amountText, writeMass, writeVolume, type ShopUnits } from '@ratio/core/units';
+import { amountText, writeMass, writeVolume, type ShopUnits, percentText } from '@ratio/core/units';
 import type { Conflict } from '../../stores/draft.ts';
 
 const NAMES: Readonly<Record<TargetKey, string>> = {
@@ -23,7 +24,7 @@ export function writeTarget({ key, value }: Target, units: ShopUnits): string {
     case 'ratio':
       return `1:${value.toFixed(1)}`;
     case 'strengthFrac':
-      return `${(100 * value).toFixed(2)} %`;
+      return percentText(value);
   }
 }
 
@@ -34,11 +35,19 @@ export function solutionSentence({ solution }: Conflict, units: ShopUnits): stri
   if (solution.status === 'contradiction') {
     const [asked, other] = solution.between;
     const given = writeTarget({ key: other.key, value: solution.given }, units);
-    const off = `${Math.abs(100 * solution.offFrac).toFixed(0)} % ${solution.offFrac < 0 ? 'less' : 'more'}`;
+    const off = `${percentText(Math.abs(solution.offFrac), 0)} ${solution.offFrac < 0 ? 'less' : 'more'}`;
     return `${capital(NAMES[asked.key])} ${writeTarget(asked, units)} and ${NAMES[other.key]} ${writeTarget(other, units)} contradict each other: the first gives ${given}, ${off}. Free one of the two.`;
   }
   const { key, value } = solution.target;
   const wanted = writeTarget({ key, value }, units);
   const ends = [solution.low, solution.high].map((end) => writeTarget({ key, value: end }, units));
   return `${wanted} cannot be had here: ${NAMES[key]} lies between ${ends.join(' and ')}. Unlock what is set, or ask for less.`;
+}
+
+/** @returns a plan in one line, in the shop's units */
+export function planText({ doseG, waterG, grind, steep }: Plan, units: ShopUnits): string {
+  const coffee = writeTarget({ key: 'doseG', value: doseG }, units);
+  const water = writeTarget({ key: 'waterG', value: waterG }, units);
+  const places = steep.map(({ hours, place }) => `${hours} h ${place}`).join(', ');
+  return `${coffee} ${grind} and ${water}, ${places}`;
 }

@@ -1,17 +1,17 @@
 import { amountText, writeMass, writeVolume } from '@ratio/core/units';
 import { computed } from 'vue';
-import { clockTime } from '../../format/formatClock.ts';
-import { useBatches } from '../../stores/batches.ts';
-import { useDraft } from '../../stores/draft.ts';
-import { onHandMl, useJugs } from '../../stores/jugs.ts';
-import { useMenu } from '../../stores/menu.ts';
-import { useSettings } from '../../stores/settings.ts';
-import { useShop } from '../../stores/shop.ts';
+import { clockTime } from '../format/formatClock.ts';
+import { useBatches } from '../stores/batches.ts';
+import { useDraft } from '../stores/draft.ts';
+import { onHandMl, useJugs } from '../stores/jugs.ts';
+import { useMenu } from '../stores/menu.ts';
+import { useSettings } from '../stores/settings.ts';
+import { useShop } from '../stores/shop.ts';
 
 const DAY_MS = 86_400_000;
 
 /** One station of the line. */
-export interface Station {
+interface Station {
   readonly to: string;
   readonly name: string;
   readonly text: string;

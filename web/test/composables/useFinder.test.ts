@@ -1,10 +1,10 @@
 import { expect } from 'chai';
 import { createPinia, setActivePinia } from 'pinia';
-import { useFinder } from '../../../src/components/navigation/useFinder.ts';
-import { useDrinks } from '../../../src/stores/drinks.ts';
-import { useShop } from '../../../src/stores/shop.ts';
-import { installBrowser } from '../../browser.ts';
-import { lidoShelf } from '../../lidoShelf.ts';
+import { useFinder } from '../../src/composables/useFinder.ts';
+import { useDrinks } from '../../src/stores/drinks.ts';
+import { useShop } from '../../src/stores/shop.ts';
+import { installBrowser } from '../browser.ts';
+import { lidoShelf } from '../lidoShelf.ts';
 
 describe('useFinder', () => {
   let browser: ReturnType<typeof installBrowser>;

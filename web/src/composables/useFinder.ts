@@ -1,12 +1,13 @@
 import { computed, ref } from 'vue';
-import { useBatches } from '../../stores/batches.ts';
-import { useDrinks } from '../../stores/drinks.ts';
-import { useJugs } from '../../stores/jugs.ts';
-import { usePantry } from '../../stores/pantry.ts';
-import { useShop } from '../../stores/shop.ts';
+import { useRouter } from 'vue-router';
+import { useBatches } from '../stores/batches.ts';
+import { useDrinks } from '../stores/drinks.ts';
+import { useJugs } from '../stores/jugs.ts';
+import { usePantry } from '../stores/pantry.ts';
+import { useShop } from '../stores/shop.ts';
 
 /** Something that can be found: where it is, and what to do on the way. */
-export interface Found {
+interface Found {
   readonly key: string;
   readonly name: string;
   readonly kind: string;
@@ -35,6 +36,7 @@ export function useFinder() {
   const jugs = useJugs();
   const pantry = usePantry();
   const menu = useDrinks();
+  const router = useRouter();
   const sought = ref('');
 
   const all = computed<Found[]>(() => [
@@ -81,5 +83,10 @@ export function useFinder() {
       words.every((word) => `${name} ${kind}`.toLowerCase().includes(word));
     return all.value.filter(fits).slice(0, MOST);
   });
-  return { sought, found };
+  async function go(key: string): Promise<void> {
+    const one = all.value.find((some) => some.key === key);
+    one?.before?.();
+    if (one) await router.push(one.to);
+  }
+  return { sought, found, go };
 }

@@ -1,27 +1,6 @@
 import { expect } from 'chai';
-import { solutionSentence, writeTarget } from '../../src/pages/plan/solutionSentence.ts';
-import { piecesOf } from '../../src/pages/recipeText/useRecipeReader.ts';
-
-describe('piecesOf', () => {
-  it('cuts a text into what was used and what was not, and loses no letter', () => {
-    const text = '200 g coffee, 1 L water';
-    const pieces = piecesOf(text, [
-      { span: [0, 5], as: 'coffee' },
-      { span: [14, 17], as: 'water' },
-    ]);
-    expect(pieces).to.deep.equal([
-      { text: '200 g', as: 'coffee' },
-      { text: ' coffee, ', as: null },
-      { text: '1 L', as: 'water' },
-      { text: ' water', as: null },
-    ]);
-    expect(pieces.map((piece) => piece.text).join('')).to.equal(text);
-  });
-
-  it('leaves a text without marks whole', () => {
-    expect(piecesOf('hello', [])).to.deep.equal([{ text: 'hello', as: null }]);
-  });
-});
+import { planText, solutionSentence, writeTarget } from '../../../src/pages/plan/planText.ts';
+import { batchOf } from '../../documents.ts';
 
 describe('solutionSentence', () => {
   it('names both of a contradiction, what the first gives, and by how much', () => {
@@ -68,4 +47,18 @@ describe('solutionSentence', () => {
         us,
       ]);
     });
+});
+
+describe('planText', () => {
+  it('says a plan in one line, in both systems', () => {
+    const plan = { ...batchOf().plan, doseG: 850, waterG: 4250, grind: 'coarse' as const };
+    const steep = [
+      { place: 'counter' as const, tempC: 22, hours: 10 },
+      { place: 'fridge' as const, tempC: 4, hours: 8 },
+    ];
+    expect(planText({ ...plan, steep }, 'metric')).to.equal(
+      '850\u2009g coarse and 4250\u2009g, 10 h counter, 8 h fridge',
+    );
+    expect(planText({ ...plan, steep }, 'us')).to.match(/^30\.0\u2009oz coarse and 9\.37\u2009lb/);
+  });
 });

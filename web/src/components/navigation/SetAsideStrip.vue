@@ -1,0 +1,38 @@
+<script setup lang="ts">
+import { ElButton } from 'element-plus';
+
+/** What this browser kept and cannot read any more: exported as a file, or discarded. */
+defineProps<{ count: number }>();
+const emit = defineEmits<{ export: []; discard: [] }>();
+</script>
+
+<template>
+  <section v-if="count > 0" class="strip no-print" role="status" aria-label="Set aside">
+    <p>
+      {{ count === 1 ? 'One thing' : `${count} things` }} that this tablet kept can no longer be
+      read. It is set aside as it was, and nothing was put in its place but the usual.
+    </p>
+    <span class="ways">
+      <ElButton @click="emit('export')">Export as a file</ElButton>
+      <ElButton text @click="emit('discard')">Discard</ElButton>
+    </span>
+  </section>
+</template>
+
+<style scoped>
+.strip {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  justify-content: space-between;
+  gap: 8px 24px;
+  border-bottom: 1px solid var(--hairline);
+  background: var(--panel);
+  padding: 10px 24px;
+}
+
+.ways {
+  display: flex;
+  gap: 8px;
+}
+</style>

@@ -1,0 +1,30 @@
+import { ref } from 'vue';
+import { sentenceOf } from '../api/client.ts';
+import { useBatches } from '../stores/batches.ts';
+import { useDraft } from '../stores/draft.ts';
+import { useDrinks } from '../stores/drinks.ts';
+import { useJugs } from '../stores/jugs.ts';
+import { usePantry } from '../stores/pantry.ts';
+import { useShop } from '../stores/shop.ts';
+
+/** Reads the whole shop once, and again where that failed. */
+export function useStart() {
+  const first = [useShop(), usePantry(), useDrinks(), useBatches(), useJugs()];
+  const drafts = useDraft();
+  const state = ref<'loading' | 'ready' | 'failed'>('loading');
+  const failure = ref('');
+
+  async function load(): Promise<void> {
+    state.value = 'loading';
+    try {
+      await Promise.all(first.map((store) => store.load()));
+      await drafts.load();
+      state.value = 'ready';
+    } catch (error) {
+      failure.value = sentenceOf(error);
+      state.value = 'failed';
+    }
+  }
+  void load();
+  return { state, failure, load };
+}

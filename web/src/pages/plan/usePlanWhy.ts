@@ -1,0 +1,63 @@
+import { explainPlan, type Explained, type PlanOutcome } from '@ratio/core/batch';
+import { NARROWED_BY, type MonteCarloResult } from '@ratio/core/brew';
+import { percentFigure, percentText } from '@ratio/core/units';
+import { storeToRefs } from 'pinia';
+import { computed, ref, type Ref } from 'vue';
+import { useDraft } from '../../stores/draft.ts';
+
+/** Below this share of a range's variance an input is not named. */
+const NAMED_FROM_FRAC = 0.05;
+
+/** The number of a plan that somebody asks about: where it comes from, and what would narrow it. */
+export function usePlanWhy(input: {
+  result: Readonly<Ref<PlanOutcome | null>>;
+  sampled: Readonly<Ref<MonteCarloResult | null>>;
+}) {
+  const { result, sampled } = input;
+  const { plan, coffee, model } = storeToRefs(useDraft());
+  const asked = ref<Explained | null>(null);
+
+  const explained = computed(() =>
+    result.value && coffee.value && model.value
+      ? explainPlan({
+          plan: plan.value,
+          model: model.value,
+          pricePerKg: coffee.value.pricePerKg,
+          result: result.value,
+        })
+      : null,
+  );
+  const explanation = computed(() =>
+    asked.value && explained.value ? explained.value[asked.value] : null,
+  );
+
+  /** The range of what is asked about, and how its ends are written. */
+  const range = computed(() => {
+    const from = sampled.value;
+    switch (from && asked.value) {
+      case 'strength':
+        return { of: from!.strengthFrac, figure: percentFigure, unit: '%' };
+      case 'extraction':
+        return { of: from!.extractionYieldFrac, figure: percentFigure, unit: '%' };
+      case 'brew':
+        return { of: from!.brewMl, figure: (ml: number) => ml.toFixed(0), unit: 'mL' };
+      default:
+        return null;
+    }
+  });
+  const rangeText = computed(() => {
+    if (!range.value) return '';
+    const { of, figure, unit } = range.value;
+    const draws = `5th to 95th percentile of ${sampled.value?.draws} draws`;
+    return `${figure(of.low)} to ${figure(of.high)} ${unit}, ${draws}`;
+  });
+  const narrowedBy = computed(() =>
+    (range.value?.of.contributions ?? [])
+      .filter(({ shareFrac }) => shareFrac > NAMED_FROM_FRAC)
+      .map(
+        ({ input: of, shareFrac }) =>
+          `${percentText(shareFrac, 0)} of its variance would go: ${NARROWED_BY[of]}.`,
+      ),
+  );
+  return { asked, explanation, rangeText, narrowedBy };
+}
