@@ -1,14 +1,18 @@
-import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
+import { spawn, type ChildProcess } from 'node:child_process';
 import { once } from 'node:events';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { createServer, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { test as base, expect } from '@playwright/test';
+import { test as base, expect, type Page } from '@playwright/test';
 
-const ROOT = fileURLToPath(new URL('..', import.meta.url));
-const LIDO_MORNING = '2026-06-13T06:40:00.000Z';
+export const ROOT = fileURLToPath(new URL('..', import.meta.url));
+export const LIDO_MORNING = '2026-06-13T06:40:00.000Z';
+/** Where the environment says which folder holds the seeded database. */
+export const SEEDED_DIR = 'RATIO_E2E_SEEDED';
+const PATIENCE_MS = 10_000;
+const ASK_AGAIN_MS = 25;
 
 /** The lido's server as it is shipped, on a port and a folder of its own. */
 export class Lido {
@@ -21,11 +25,7 @@ export class Lido {
   }
 
   async open(): Promise<void> {
-    spawnSync(process.execPath, ['server/dist/seed.js'], {
-      cwd: ROOT,
-      env: this.#env(),
-      stdio: 'inherit',
-    });
+    cpSync(process.env[SEEDED_DIR]!, this.dataDir, { recursive: true });
     this.#port = await freePort();
     await this.start();
   }
@@ -36,10 +36,10 @@ export class Lido {
       env: this.#env(),
       stdio: 'inherit',
     });
-    for (let i = 0; i < 100; i++) {
+    for (const end = Date.now() + PATIENCE_MS; Date.now() < end;) {
       const well = await fetch(`${this.url}/api/health`).catch(() => null);
       if (well?.ok) return;
-      await new Promise((resolve) => setTimeout(resolve, 100));
+      await new Promise((resolve) => setTimeout(resolve, ASK_AGAIN_MS));
     }
     throw new Error('The server did not come up.');
   }
@@ -76,21 +76,40 @@ async function freePort(): Promise<number> {
   return port;
 }
 
-/** A test at the lido; a page that logs an error or reaches elsewhere fails it. */
+/** Fails a test whose page logs an error or reaches elsewhere. */
+async function watched(page: Page, lido: Lido, use: (lido: Lido) => Promise<void>): Promise<void> {
+  const wrong: string[] = [];
+  page.on('pageerror', (error) => wrong.push(error.message));
+  page.on('request', (request) => {
+    if (!request.url().startsWith(lido.url) && !request.url().startsWith('data:'))
+      wrong.push(`fetched ${request.url()}`);
+  });
+  await use(lido);
+  expect(wrong).toEqual([]);
+}
+
+/** A test at the lido, with a server and a database of its own. */
 export const test = base.extend<{ lido: Lido }>({
   lido: async ({ page }, use) => {
     const lido = new Lido();
     await lido.open();
-    const wrong: string[] = [];
-    page.on('pageerror', (error) => wrong.push(error.message));
-    page.on('request', (request) => {
-      if (!request.url().startsWith(lido.url) && !request.url().startsWith('data:'))
-        wrong.push(`fetched ${request.url()}`);
-    });
-    await use(lido);
+    await watched(page, lido, use);
     await lido.close();
-    expect(wrong).toEqual([]);
   },
+});
+
+/** A test that only looks: it shares its server with the others of its worker. */
+export const lookingTest = base.extend<{ lido: Lido }, { sharedLido: Lido }>({
+  sharedLido: [
+    async ({ browser: _ }, use) => {
+      const lido = new Lido();
+      await lido.open();
+      await use(lido);
+      await lido.close();
+    },
+    { scope: 'worker' },
+  ],
+  lido: ({ page, sharedLido }, use) => watched(page, sharedLido, use),
 });
 
 export { expect };

@@ -1,8 +1,9 @@
 import { defineConfig } from '@playwright/test';
 
-/** Journeys through the real pages, two at a time: each test has a server and a database of its own. */
+/** Journeys through the real pages, two at a time; who changes something has a server of its own. */
 export default defineConfig({
   testDir: '.',
+  globalSetup: './seedOnce.ts',
   timeout: 60_000,
   workers: 2,
   // A shared machine stalls now and then; what fails twice is wrong.

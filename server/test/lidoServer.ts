@@ -10,9 +10,6 @@ import { createClock } from '../src/clock.ts';
 import { createApp } from '../src/createApp.ts';
 import { openDatabase, type Database } from '../src/database/database.ts';
 
-/** Whoever asks in the tests. */
-export const LIDO = { shopId: 'lido', author: 'unsigned' } as const;
-
 /** A server over a temporary file, with the lido's demo data and a clock that stands still. */
 export interface LidoServer {
   readonly app: Express;

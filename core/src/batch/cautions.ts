@@ -95,7 +95,7 @@ const hotWater: Rule = ({ waterC }) =>
     : null;
 
 /** Rules about planning a batch, gravest first within a concern. */
-export const BATCH_RULES: readonly Rule[] = [
+const BATCH_RULES: readonly Rule[] = [
   bedAbsorbsAll,
   longSteep,
   fullBag,

@@ -10,7 +10,7 @@ import { coffeeTraitsSchema } from '../coffee/schema.ts';
 const positive = (max: number) => z.number().positive().max(max);
 const tempC = z.number().min(0).max(100);
 
-export const doseSchema = z.union([
+const doseSchema = z.union([
   z.strictObject({ massG: positive(BATCH_LIMITS.doseG) }),
   z.strictObject({
     volumeMl: positive(BATCH_LIMITS.volumeMl / 4),
@@ -18,16 +18,16 @@ export const doseSchema = z.union([
   }),
 ]);
 
-export const waterSchema = z.union([
+const waterSchema = z.union([
   z.strictObject({ massG: positive(BATCH_LIMITS.waterG) }),
   z.strictObject({ volumeMl: positive(BATCH_LIMITS.volumeMl), tempC: tempC.default(20) }),
   z.strictObject({ ratio: z.number().min(0.1).max(200) }),
   z.strictObject({ fillToMl: positive(BATCH_LIMITS.volumeMl) }),
 ]);
 
-export const steepPieceSchema = z.strictObject({ hours: positive(BATCH_LIMITS.hours), tempC });
+const steepPieceSchema = z.strictObject({ hours: positive(BATCH_LIMITS.hours), tempC });
 
-export const filtrationSchema = z.strictObject({
+const filtrationSchema = z.strictObject({
   method: z.enum(FILTRATION_METHODS).default('drain'),
   rinseG: z.number().min(0).max(BATCH_LIMITS.waterG).default(0),
 });

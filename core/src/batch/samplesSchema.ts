@@ -32,8 +32,4 @@ const sampleSetFields = {
 /** A set of small jars steeped side by side. */
 export const sampleSetSchema = z.object({ ...documentFields, ...sampleSetFields });
 
-/** Saving a set; If-Match holds the version that was seen, 0 for a new one. */
-export const saveSampleSetRequest = z.strictObject(sampleSetFields);
-
 export type SampleSet = z.infer<typeof sampleSetSchema>;
-export type SaveSampleSetRequest = z.infer<typeof saveSampleSetRequest>;

@@ -30,15 +30,14 @@ const HOUR_MS = 60 * MINUTE_MS;
 const TOP_UP_MINUTES = 3;
 
 /** Minutes that each way of straining takes, and the paper pass behind it (common practice). */
-export const STRAIN_MINUTES: Readonly<Record<FiltrationMethod, { first: number; filter: number }>> =
-  {
-    drain: { first: 40, filter: 0 },
-    paper: { first: 40, filter: 30 },
-    press: { first: 10, filter: 0 },
-    squeeze: { first: 15, filter: 0 },
-    insert: { first: 10, filter: 0 },
-    'on-grounds': { first: 5, filter: 0 },
-  };
+const STRAIN_MINUTES: Readonly<Record<FiltrationMethod, { first: number; filter: number }>> = {
+  drain: { first: 40, filter: 0 },
+  paper: { first: 40, filter: 30 },
+  press: { first: 10, filter: 0 },
+  squeeze: { first: 15, filter: 0 },
+  insert: { first: 10, filter: 0 },
+  'on-grounds': { first: 5, filter: 0 },
+};
 
 /**
  * A batch on the wall clock: from the first pour to the date it must be used by. A steep lasts its

@@ -8,7 +8,7 @@ import { coffeeTraitsSchema } from '../coffee/schema.ts';
 import { authorSchema, documentFields, idSchema, instantSchema } from '../document/schema.ts';
 
 /** One stretch of the steep in one place. */
-export const planPieceSchema = z.strictObject({
+const planPieceSchema = z.strictObject({
   place: z.enum(STEEP_PLACES),
   tempC: z.number().min(0).max(50),
   hours: z.number().positive().max(BATCH_LIMITS.hours),
@@ -32,7 +32,7 @@ export const planSchema = z.strictObject({
 });
 
 /** A prediction as it was when the steep began. */
-export const predictionSchema = z.object({
+const predictionSchema = z.object({
   extractionYieldFrac: z.number(),
   releasedFrac: z.number(),
   strengthFrac: z.number(),
@@ -62,7 +62,7 @@ export const batchSchema = z.object({
 });
 
 /** What can be noted of a batch as it really happened. */
-export const BATCH_ACTUAL_KINDS = [
+const BATCH_ACTUAL_KINDS = [
   'weighed',
   'poured',
   'temperature',
@@ -81,7 +81,7 @@ const actualFields = {
 };
 
 /** One thing that really happened to a batch: a row that nothing overwrites. */
-export const batchActualSchema = z.object({
+const batchActualSchema = z.object({
   id: idSchema,
   batchId: idSchema,
   kind: z.enum(BATCH_ACTUAL_KINDS),

@@ -3,7 +3,7 @@ import { slurryMl } from '../brew/vessel.ts';
 import { CONSTANTS } from '../constants.ts';
 
 /** Why a batch has to be split: its slurry over the vessel, its coffee over the bag, or neither. */
-export type SplitReason = 'vessel' | 'bag' | null;
+type SplitReason = 'vessel' | 'bag' | null;
 
 /** A batch shared out over equal vessels. */
 export interface SplitBatch {
@@ -70,7 +70,7 @@ export function roundedToMeasures(input: {
 }
 
 /** What the bench can measure: the step of its scale. */
-export const BENCH_STEPS = { doseG: 5, waterG: 10 } as const;
+const BENCH_STEPS = { doseG: 5, waterG: 10 } as const;
 
 /** @returns coffee and water rounded to the steps of the bench, never to nothing */
 export function roundedToBench(input: { doseG: number; waterG: number }): {

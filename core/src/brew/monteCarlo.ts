@@ -7,12 +7,7 @@ import type { Range } from './range.ts';
 import { MODEL_SHIFTS, SIGMAS } from './spreads.ts';
 
 /** What a brew's result is uncertain by. */
-export const UNCERTAIN_INPUTS = [
-  'equilibriumYield',
-  'diffusivity',
-  'retained',
-  'looseDensity',
-] as const;
+const UNCERTAIN_INPUTS = ['equilibriumYield', 'diffusivity', 'retained', 'looseDensity'] as const;
 export type UncertainInput = (typeof UNCERTAIN_INPUTS)[number];
 
 /** What to do about each, in the words of the bench. */
@@ -24,7 +19,7 @@ export const NARROWED_BY: Readonly<Record<UncertainInput, string>> = {
 };
 
 /** A result's range, and how much of its variance each input brings, strongest first. */
-export interface SampledRange extends Range {
+interface SampledRange extends Range {
   readonly median: number;
   readonly contributions: readonly { input: UncertainInput; shareFrac: number }[];
 }

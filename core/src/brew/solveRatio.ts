@@ -2,7 +2,7 @@ import { findRoot } from '../numeric/findRoot.ts';
 import { strengthFrac, yieldAtRatioFrac } from './strength.ts';
 
 /** Thinnest and strongest ratio that is looked for. */
-export const RATIO_SPAN = { low: 0.5, high: 100 } as const;
+const RATIO_SPAN = { low: 0.5, high: 100 } as const;
 
 /**
  * The ratio that steeps to a strength, before any rinse. What is released with time does not

@@ -5,7 +5,7 @@ import type { BrewModel } from './model.ts';
 const { solubleFrac, diffusivity22M2PerS, retainedSpreadGPerG, looseDensitySpreadFrac } = CONSTANTS;
 
 /** Standard deviations in half of a 95 % interval, which is what the constants hold. */
-export const HALF_WIDTH_SIGMAS = 1.959964;
+const HALF_WIDTH_SIGMAS = 1.959964;
 
 /** Standard deviations from the middle to the 5th or 95th percentile, which is what is shown. */
 export const SHOWN_SIGMAS = 1.644854;

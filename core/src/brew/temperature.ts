@@ -2,7 +2,7 @@ import { DomainError, requireWithin } from '../errors.ts';
 import { diffusivityFactor } from './diffusivity.ts';
 
 /** A stretch of the steep in one place. */
-export interface TemperaturePiece {
+interface TemperaturePiece {
   readonly durationS: number;
   /** Slurry temperature as the piece begins, °C. */
   readonly startC: number;
@@ -105,7 +105,7 @@ export function slurryTemperature(input: {
  * @param pieces in order; at least one; temperatures 0…100 °C
  * @throws {DomainError} not_finite, out_of_range
  */
-export function createTemperatureHistory(pieces: readonly TemperaturePiece[]): TemperatureHistory {
+function createTemperatureHistory(pieces: readonly TemperaturePiece[]): TemperatureHistory {
   if (pieces.length === 0) throw new DomainError('out_of_range', { name: 'pieces', length: 0 });
   for (const piece of pieces) {
     requireWithin({ name: 'durationS', value: piece.durationS, min: 0, max: 1e8 });

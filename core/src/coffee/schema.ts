@@ -10,7 +10,7 @@ export const coffeeTraitsSchema = z.strictObject({
   decafFrac: z.number().min(0).max(1).default(0),
 });
 
-export const ROASTS = ['light', 'medium', 'dark'] as const;
+const ROASTS = ['light', 'medium', 'dark'] as const;
 
 /** A coffee on the shelf. */
 export const coffeeSchema = z.object({

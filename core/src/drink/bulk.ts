@@ -4,7 +4,7 @@ import type { DrinkInput } from './setting.ts';
 import type { DrinkSolution } from './solve.ts';
 
 /** One ingredient of a drink made for many glasses at once. */
-export interface BulkIngredient {
+interface BulkIngredient {
   /** What it is; the concentrate has no ingredient. */
   readonly name: string;
   readonly volumeMl: number;

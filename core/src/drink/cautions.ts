@@ -176,7 +176,7 @@ const lowOxygen: Rule = ({ serve }) =>
       };
 
 /** Rules about one drink, what stops it first. */
-export const DRINK_RULES: readonly Rule[] = [
+const DRINK_RULES: readonly Rule[] = [
   outOfReach,
   warmConcentrate,
   caffeine,
@@ -200,7 +200,7 @@ export const drinkCautions = (
   );
 
 /** @returns what is poured beside the concentrate */
-export const ingredientsOf = (input: DrinkInput): Ingredient[] => [
+const ingredientsOf = (input: DrinkInput): Ingredient[] => [
   ...input.additions.filter(({ volumeMl }) => volumeMl > 0).map(({ ingredient }) => ingredient),
   ...input.diluents.map(({ ingredient }) => ingredient),
   ...(input.glass.ice?.recipe ? [input.glass.ice.recipe] : []),

@@ -3,7 +3,7 @@ import type { BarTools } from '../shop/tools.ts';
 import type { DrinkInput } from './setting.ts';
 import { standDrink, type DrinkSolution } from './solve.ts';
 
-export type BarTool = 'jigger' | 'pump' | 'spoon' | 'scale';
+type BarTool = 'jigger' | 'pump' | 'spoon' | 'scale';
 
 /** How the bar measures this time: by its jiggers, or everything on the scale. */
 export type MeasuredBy = 'jigger' | 'scale';
@@ -30,7 +30,7 @@ export interface MeasuredDrink {
 }
 
 /** @returns the tool that an ingredient is measured with */
-export function toolOf(ingredient: Ingredient | null, by: MeasuredBy): BarTool {
+function toolOf(ingredient: Ingredient | null, by: MeasuredBy): BarTool {
   if (ingredient?.kind === 'syrup') return 'pump';
   if (ingredient?.looseGPerMl) return 'spoon';
   return by;

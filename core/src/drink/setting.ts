@@ -13,14 +13,14 @@ import {
 } from './glass.ts';
 
 /** Coffee out of a jug. */
-export interface Concentrate {
+interface Concentrate {
   readonly strengthFrac: number;
   readonly tempC: number;
   readonly caffeineMgPerG: number;
 }
 
 /** Something that dilutes: it takes what room is left, beside the other diluents in proportion. */
-export interface Diluent {
+interface Diluent {
   readonly ingredient: Ingredient;
   readonly tempC: number;
   /** By volume, above 0, beside those of the other diluents. */
@@ -31,7 +31,7 @@ export interface Diluent {
  * What the drink is to be: a coffee strength at a minute, parts by volume, caffeine in the whole
  * glass, or so much concentrate by hand. The diluents take the rest in each.
  */
-export type DrinkTarget =
+type DrinkTarget =
   | { readonly strengthFrac: number; readonly atMinutes: number }
   | { readonly parts: { readonly concentrate: number; readonly fill: number } }
   | { readonly caffeineMg: number }

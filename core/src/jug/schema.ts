@@ -3,7 +3,7 @@ import { authorSchema, documentFields, idSchema, instantSchema } from '../docume
 import { BATCH_LIMITS } from '../brew/limits.ts';
 
 /** What can happen to a jug. Blending takes from one jug and gives to another: two rows. */
-export const JUG_ENTRY_KINDS = [
+const JUG_ENTRY_KINDS = [
   'filled',
   'poured',
   'read',

@@ -5,12 +5,12 @@ const MOST_G = 50_000;
 
 const massAmount = z.strictObject({ massG: z.number().positive().max(MOST_G) });
 /** By mass, or by volume as it is measured out: powders loose. */
-export const amountSchema = z.union([
+const amountSchema = z.union([
   massAmount,
   z.strictObject({ volumeMl: z.number().positive().max(MOST_G) }),
 ]);
 
-export const houseRecipeInputSchema = z.strictObject({
+const houseRecipeInputSchema = z.strictObject({
   ingredient: idSchema,
   amount: amountSchema,
 });

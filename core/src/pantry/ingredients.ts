@@ -30,7 +30,7 @@ export const INGREDIENT_KINDS = [
   'foam',
   'coffee',
 ] as const;
-export type IngredientKind = (typeof INGREDIENT_KINDS)[number];
+type IngredientKind = (typeof INGREDIENT_KINDS)[number];
 
 export interface Ingredient {
   readonly id: string;

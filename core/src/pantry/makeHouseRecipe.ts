@@ -35,7 +35,7 @@ export interface MadeRecipe {
 }
 
 /** Kitchen temperature at which house recipes are measured, °C. */
-export const KITCHEN_C = 20;
+const KITCHEN_C = 20;
 const SWEET_FRAC = 0.3;
 
 /**

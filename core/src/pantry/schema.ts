@@ -33,7 +33,7 @@ const ingredientFields = {
 };
 
 /** An ingredient as other programs see it: built in, the shop's own, or made by the house. */
-export const ingredientSchema = z.object({ id: idSchema, ...ingredientFields });
+const ingredientSchema = z.object({ id: idSchema, ...ingredientFields });
 
 /** An ingredient that the shop has put on its shelf, or its own say on a built-in one. */
 export const pantryItemSchema = z.object({ ...documentFields, ...ingredientFields });

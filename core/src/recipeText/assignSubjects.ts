@@ -2,7 +2,7 @@ import type { AmountMention, Span } from './findMentions.ts';
 import { COFFEE_WORD, OTHER_WORD, VESSEL_WORD, WATER_WORD, YIELD_BEFORE } from './words.ts';
 
 /** What an amount is of. */
-export type Subject = 'coffee' | 'water' | 'vessel' | 'brew' | 'other';
+type Subject = 'coffee' | 'water' | 'vessel' | 'brew' | 'other';
 
 /** An amount, and what it is of. */
 export interface SubjectedAmount extends AmountMention {

@@ -8,7 +8,7 @@ import { statedMass, statedWater } from './statedMasses.ts';
 import type { Claim, CoffeeFormWord, SteepPlaceWord } from './words.ts';
 
 /** A piece of the text that was used, and what it became. */
-export interface RecipeMark {
+interface RecipeMark {
   readonly span: Span;
   readonly as: string;
 }

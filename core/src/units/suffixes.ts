@@ -2,7 +2,7 @@
  * Registry of the suffixes that carry units in names. A numeric key of a schema ends in one of
  * these or is listed in DIMENSIONLESS; a test holds the schemas to it.
  */
-export const SUFFIXES = {
+const SUFFIXES = {
   G: 'g',
   Ml: 'mL',
   C: '°C',
@@ -22,7 +22,7 @@ export const SUFFIXES = {
 } as const satisfies Record<string, string>;
 
 /** Numeric keys that are whole words: pure numbers, or a unit's own name used as a key. */
-export const BARE_KEYS = [
+const BARE_KEYS = [
   'ratio',
   'hours',
   'minutes',

@@ -3,7 +3,7 @@ import type { SourceMark } from '../sourced.ts';
 export type Quantity = 'mass' | 'volume' | 'time';
 
 /** Which family of measures a unit belongs to. */
-export type UnitSystem = 'metric' | 'us' | 'imperial';
+type UnitSystem = 'metric' | 'us' | 'imperial';
 
 export interface Unit {
   readonly quantity: Quantity;

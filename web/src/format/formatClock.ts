@@ -2,9 +2,6 @@
 export const clockTime = (input: { at: Date; zone: string }): string =>
   formatter(input.zone).format(input.at).replace(',', '');
 
-/** @returns "08:10" in a zone */
-export const timeOfDay = (input: { at: Date; zone: string }): string => clockTime(input).slice(-5);
-
 /** @returns "Sat 20 Jun" in a zone */
 export const dayName = (input: { at: Date; zone: string }): string =>
   new Intl.DateTimeFormat('en-GB', {
