@@ -32,7 +32,7 @@ export function usePlanEdits(input: {
       if (fit.steepHours !== hours.value) setHours(fit.steepHours);
       drafts.commit({ startAt: new Date(fit.startMs).toISOString() });
     },
-    /** So many of a drink: the brew that it takes, at the strength that the brew has. */
+    /** So many of a drink: the brew that it takes at the strength of now, as a target. */
     setDrinks(drinkId: string, count: number): void {
       const brew = result.value?.outcome;
       const per = pours.value.find(({ drink }) => drink.id === drinkId)?.concentrateG;

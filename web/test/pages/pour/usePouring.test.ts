@@ -1,0 +1,67 @@
+import { expect } from 'chai';
+import { usePour } from '../../../src/pages/pour/usePour.ts';
+import { useNotice } from '../../../src/stores/notice.ts';
+import { installBrowser, type Handler } from '../../browser.ts';
+import { jugOf } from '../../documents.ts';
+import { withApp } from '../../withApp.ts';
+
+describe('usePouring', () => {
+  let browser: ReturnType<typeof installBrowser>;
+  before(() => {
+    browser = installBrowser();
+  });
+  const accepts: Handler = () => ({ status: 201, body: jugOf() });
+  const open = (entries: Handler = accepts, jug = jugOf()) =>
+    withApp({
+      browser,
+      path: '/pour?drink=lido-black',
+      jugs: [jug],
+      answers: (request) => (request.path.endsWith('/entries') ? entries(request) : null),
+      use: () => ({ page: usePour(), notice: useNotice() }),
+    });
+  const sent = () =>
+    browser.asked
+      .filter(({ method }) => method === 'POST')
+      .map(({ body }) => body as { id: string; kind: string; massG?: number; note?: string });
+
+  it('takes the concentrate of so many glasses out of the jug, and says how much', async () => {
+    const { page, notice } = await open();
+    page.count.value = 3;
+    await page.pour();
+    const { concentrateG } = page.solution.value!;
+    expect(sent()[0]).to.include({ kind: 'poured', note: '3 × Lido black' });
+    expect(sent()[0]!.massG).to.be.closeTo(3 * concentrateG, 1e-9);
+    expect(notice.notice!.text).to.match(/^3 × Lido black: \d+\smL from Jug 1\.$/);
+  });
+
+  it('undoes the row that it made', async () => {
+    const { page, notice } = await open();
+    await page.pour();
+    await notice.undo();
+    expect(sent()[1]).to.deep.include({ kind: 'undone', entryId: sent()[0]!.id });
+  });
+
+  it('sends a pour again under the same identity until it is acknowledged', async () => {
+    let isDown = true;
+    const { page, notice } = await open((request) =>
+      isDown ? { status: 0, body: null } : accepts(request),
+    );
+    await page.pour();
+    expect(notice.notice!.tone).to.equal('wrong');
+    isDown = false;
+    await page.pour();
+    await page.pour();
+    const [lost, again, next] = sent().map(({ id }) => id);
+    expect(again).to.equal(lost);
+    expect(next).not.to.equal(lost);
+  });
+
+  it('counts what the jug still holds, and sees that it is too little', async () => {
+    const { page } = await open(accepts, jugOf({ onHandG: 200 }));
+    const { concentrateG } = page.solution.value!;
+    expect(page.left.value).to.equal(Math.floor(200 / concentrateG));
+    expect(page.enough.value).to.equal(true);
+    page.count.value = page.left.value + 1;
+    expect(page.enough.value).to.equal(false);
+  });
+});
