@@ -1,10 +1,6 @@
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import { useBatches } from '../stores/batches.ts';
-import { useDrinks } from '../stores/drinks.ts';
-import { useJugs } from '../stores/jugs.ts';
-import { usePantry } from '../stores/pantry.ts';
-import { useShop } from '../stores/shop.ts';
+import { useStores } from '../stores/useStores.ts';
 
 /** Something that can be found: where it is, and what to do on the way. */
 interface Found {
@@ -31,11 +27,7 @@ const MOST = 8;
 
 /** Everything of the shop by name. */
 export function useFinder() {
-  const shelf = useShop();
-  const batches = useBatches();
-  const jugs = useJugs();
-  const pantry = usePantry();
-  const menu = useDrinks();
+  const { shelf, batches, jugs, pantry, drinks: menu } = useStores();
   const router = useRouter();
   const sought = ref('');
 

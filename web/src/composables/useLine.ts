@@ -1,12 +1,8 @@
 import { amountText, writeMass, writeVolume } from '@ratio/core/units';
 import { computed } from 'vue';
 import { clockTime } from '../format/formatClock.ts';
-import { useBatches } from '../stores/batches.ts';
-import { useDraft } from '../stores/draft.ts';
-import { onHandMl, useJugs } from '../stores/jugs.ts';
-import { useMenu } from '../stores/menu.ts';
-import { useSettings } from '../stores/settings.ts';
-import { useShop } from '../stores/shop.ts';
+import { onHandMl } from '../stores/jugs.ts';
+import { useStores } from '../stores/useStores.ts';
 
 const DAY_MS = 86_400_000;
 
@@ -20,12 +16,7 @@ interface Station {
 
 /** What stands at each station now. */
 export function useLine() {
-  const shelf = useShop();
-  const drafts = useDraft();
-  const batches = useBatches();
-  const jugs = useJugs();
-  const menu = useMenu();
-  const settings = useSettings();
+  const { shelf, drafts, batches, jugs, menu, settings } = useStores();
 
   const plan = computed(() => {
     const { doseG, waterG } = drafts.plan;

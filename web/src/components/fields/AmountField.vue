@@ -1,30 +1,17 @@
 <script setup lang="ts">
-import {
-  readAmount,
-  understood,
-  type Expected,
-  type OwnMeasure,
-  type UnitId,
-} from '@ratio/core/units';
+import { readAmount, understood, type Expected, type OwnMeasure } from '@ratio/core/units';
 import { ElInput } from 'element-plus';
 import { computed, nextTick, ref, useId } from 'vue';
+import type { AmountKind } from './amountKind.ts';
 
 /** An amount typed as one would say it. A wrong entry stays, says why, and changes nothing. */
 const props = defineProps<{
   label: string;
-  /** In the canonical unit of the first quantity that it accepts. */
+  /** In the canonical unit of the first quantity that its kind accepts. */
   value: number;
-  accepts: readonly [Expected, ...Expected[]];
-  plainUnit?: UnitId;
+  kind: AmountKind;
   /** What else it is counted in: the shop's pumps, spoons, cubes. */
   measures?: readonly OwnMeasure[];
-  /** How a value is written in the field. */
-  write: (value: number) => string;
-  step: number;
-  min: number;
-  max: number;
-  /** Why a value outside the limits will not do, in a sentence. */
-  limitText: string;
   size?: 'row' | 'middle' | 'large';
   /** Emits a change when the field is left, for what is saved at once. */
   lazy?: boolean;
@@ -39,14 +26,14 @@ const wrong = ref('');
 const hint = ref('');
 let pending: { value: number; quantity: Expected } | null = null;
 const complaint = computed(() => wrong.value || props.refused || '');
-const shown = computed(() => typed.value ?? props.write(props.value));
+const shown = computed(() => typed.value ?? props.kind.write(props.value));
 
 function input(text: string): void {
   typed.value = text;
   const amount = readAmount({
     text,
-    accepts: props.accepts,
-    ...(props.plainUnit ? { plainUnit: props.plainUnit } : {}),
+    accepts: props.kind.accepts,
+    ...(props.kind.plainUnit ? { plainUnit: props.kind.plainUnit } : {}),
     ...(props.measures ? { measures: props.measures } : {}),
   });
   if (!amount.ok) {
@@ -54,9 +41,9 @@ function input(text: string): void {
     wrong.value = amount.message;
     return;
   }
-  const usual = amount.quantity === props.accepts[0];
-  if (usual && (amount.value < props.min || amount.value > props.max)) {
-    wrong.value = props.limitText;
+  const usual = amount.quantity === props.kind.accepts[0];
+  if (usual && (amount.value < props.kind.min || amount.value > props.kind.max)) {
+    wrong.value = props.kind.limitText;
     return;
   }
   wrong.value = '';
@@ -86,14 +73,14 @@ function key(event: KeyboardEvent | Event): void {
     wrong.value = '';
     return;
   }
-  const way = { ArrowUp: 1, ArrowDown: -1 }[event.key];
-  if (way === undefined) return;
+  const direction = { ArrowUp: 1, ArrowDown: -1 }[event.key];
+  if (direction === undefined) return;
   event.preventDefault();
-  const step = props.step * (event.shiftKey ? 10 : 1);
-  const next = Math.round((props.value + way * step) / props.step) * props.step;
+  const step = props.kind.step * (event.shiftKey ? 10 : 1);
+  const next = Math.round((props.value + direction * step) / props.kind.step) * props.kind.step;
   typed.value = null;
   wrong.value = '';
-  emit('change', Math.min(props.max, Math.max(props.min, next)), props.accepts[0]);
+  emit('change', Math.min(props.kind.max, Math.max(props.kind.min, next)), props.kind.accepts[0]);
 }
 
 async function select(event: FocusEvent): Promise<void> {

@@ -8,6 +8,7 @@ import {
   type Leftover,
 } from '@ratio/core/pantry';
 import { ElButton } from 'element-plus';
+import { numberKind } from '../../components/fields/amountKind.ts';
 import AmountField from '../../components/fields/AmountField.vue';
 import ChoiceField from '../../components/fields/ChoiceField.vue';
 import ChoiceRow from '../../components/fields/ChoiceRow.vue';
@@ -85,12 +86,7 @@ const setMethod = (method: HouseRecipeMethod): void =>
           lazy
           label="Days that it keeps"
           :value="recipe.lifeDays ?? made?.lifeDays ?? 1"
-          :accepts="['ratio']"
-          :write="(days) => days.toFixed(0)"
-          :step="1"
-          :min="1"
-          :max="365"
-          limit-text="Between 1 and 365 days."
+          :kind="numberKind({ step: 1, min: 1, max: 365 })"
           @change="(days) => emit('change', { lifeDays: Math.round(days) }, 'keeps another time')"
         />
       </ChoiceRow>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { HouseRecipe, Ingredient, MadeRecipe, IngredientAmount } from '@ratio/core/pantry';
 import { ElButton } from 'element-plus';
+import { massKind, volumeKind, type AmountKind } from '../../components/fields/amountKind.ts';
 import AmountField from '../../components/fields/AmountField.vue';
 import IngredientField from '../../components/fields/IngredientField.vue';
 import type { AmountFormat } from '../../format/amountFormat.ts';
@@ -20,8 +21,12 @@ const setInput = (i: number, change: Partial<HouseRecipe['inputs'][number]>): vo
     props.recipe.inputs.with(i, { ...props.recipe.inputs[i]!, ...change }),
     'recipe changed',
   );
-const writeAmount = (amount: IngredientAmount): string =>
-  'massG' in amount ? props.format.mass(amount.massG) : props.format.volume(amount.volumeMl);
+/** As it is given: by mass or by volume; the other can be typed too. */
+const LIMITS = { step: 10, min: 0.1, max: 50_000 };
+const kindOf = (amount: IngredientAmount): AmountKind =>
+  'massG' in amount
+    ? massKind(props.format, { ...LIMITS, accepts: ['mass', 'volume'] })
+    : volumeKind(props.format, { ...LIMITS, accepts: ['volume', 'mass'] });
 const valueOf = (amount: IngredientAmount): number =>
   'massG' in amount ? amount.massG : amount.volumeMl;
 /** The same amount by volume where it is given by mass, and by mass where by volume. */
@@ -56,13 +61,7 @@ const add = (): void =>
           lazy
           :label="`Amount of input ${i + 1}`"
           :value="valueOf(input.amount)"
-          :accepts="'massG' in input.amount ? ['mass', 'volume'] : ['volume', 'mass']"
-          :plain-unit="'massG' in input.amount ? format.plainMass : format.plainVolume"
-          :write="() => writeAmount(input.amount)"
-          :step="10"
-          :min="0.1"
-          :max="50000"
-          limit-text="Between 0.1 g and 50 kg."
+          :kind="kindOf(input.amount)"
           @change="
             (value, quantity) =>
               setInput(i, {

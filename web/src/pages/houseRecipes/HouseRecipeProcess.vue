@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { HouseRecipe, Ingredient, MadeRecipe } from '@ratio/core/pantry';
 import { computed } from 'vue';
+import { massKind, percentKind } from '../../components/fields/amountKind.ts';
 import AmountField from '../../components/fields/AmountField.vue';
 import ChoiceRow from '../../components/fields/ChoiceRow.vue';
 import type { AmountFormat } from '../../format/amountFormat.ts';
@@ -47,12 +48,7 @@ function setStrength(strengthFrac: number): void {
       lazy
       label="Share of the volume that is left"
       :value="process.toFrac"
-      :accepts="['percent']"
-      :write="(frac) => format.percent(frac, 0)"
-      :step="0.05"
-      :min="0.1"
-      :max="1"
-      limit-text="Between 10 and 100 %."
+      :kind="percentKind({ step: 0.05, min: 0.1, max: 1, decimals: 0 })"
       @change="(toFrac) => emit('change', { method: 'reduce', toFrac }, 'reduced to another share')"
     />
   </ChoiceRow>
@@ -65,12 +61,7 @@ function setStrength(strengthFrac: number): void {
       lazy
       label="Overrun"
       :value="process.overrunFrac"
-      :accepts="['percent']"
-      :write="(frac) => format.percent(frac, 0)"
-      :step="0.1"
-      :min="0"
-      :max="6"
-      limit-text="Between 0 and 600 %."
+      :kind="percentKind({ step: 0.1, min: 0, max: 6, decimals: 0 })"
       @change="(overrunFrac) => emit('change', { method: 'whip', overrunFrac }, 'another overrun')"
     />
   </ChoiceRow>
@@ -80,13 +71,7 @@ function setStrength(strengthFrac: number): void {
         lazy
         label="Leftover coffee"
         :value="frozen.leftoverG"
-        :accepts="['mass']"
-        :plain-unit="format.plainMass"
-        :write="format.mass"
-        :step="50"
-        :min="0"
-        :max="50000"
-        limit-text="Up to 50 kg."
+        :kind="massKind(format, { step: 50, min: 0, max: 50000 })"
         @change="(leftoverG) => setFrozen({ leftoverG }, 'another amount')"
       />
     </ChoiceRow>
@@ -95,12 +80,7 @@ function setStrength(strengthFrac: number): void {
         lazy
         label="Strength of the leftover"
         :value="frozen.strengthFrac"
-        :accepts="['percent']"
-        :write="format.percent"
-        :step="0.0005"
-        :min="0"
-        :max="0.2"
-        limit-text="Between 0 and 20 %."
+        :kind="percentKind({ step: 0.0005, min: 0, max: 0.2 })"
         @change="setStrength"
       />
     </ChoiceRow>

@@ -2,6 +2,7 @@
 import type { HouseRecipe, MadeRecipe } from '@ratio/core/pantry';
 import { ElButton } from 'element-plus';
 import { computed, ref, watch } from 'vue';
+import { massKind } from '../../components/fields/amountKind.ts';
 import AmountField from '../../components/fields/AmountField.vue';
 import ChoiceField from '../../components/fields/ChoiceField.vue';
 import type { AmountFormat } from '../../format/amountFormat.ts';
@@ -55,13 +56,7 @@ const factor = computed(() => leftG.value / recipeG.value);
       <AmountField
         label="Amount that is left"
         :value="leftG"
-        :accepts="['mass']"
-        :plain-unit="format.plainMass"
-        :write="format.mass"
-        :step="10"
-        :min="0"
-        :max="50000"
-        limit-text="Up to 50 kg."
+        :kind="massKind(format, { step: 10, min: 0, max: 50000 })"
         @change="leftG = $event"
       />
       <ChoiceField v-model="leftOf" label="Left of what" :options="options" />

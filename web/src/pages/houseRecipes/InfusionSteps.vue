@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { HouseRecipe, Ingredient, MadeRecipe } from '@ratio/core/pantry';
 import { computed } from 'vue';
+import { massKind, numberKind } from '../../components/fields/amountKind.ts';
 import AmountField from '../../components/fields/AmountField.vue';
 import ChoiceField from '../../components/fields/ChoiceField.vue';
 import IngredientField from '../../components/fields/IngredientField.vue';
@@ -57,13 +58,7 @@ const BY = [
         size="middle"
         label="What is left after straining"
         :value="leftG"
-        :accepts="['mass']"
-        :plain-unit="format.plainMass"
-        :write="format.mass"
-        :step="5"
-        :min="1"
-        :max="50000"
-        limit-text="Between 1 g and 50 kg."
+        :kind="massKind(format, { step: 5, min: 1, max: 50000 })"
         @change="(grams) => set({ leftG: grams }, 'what is left is measured')"
       />
       <button
@@ -92,12 +87,14 @@ const BY = [
           lazy
           label="How much for one of what is left"
           :value="process.match.ratio"
-          :accepts="['ratio']"
-          :write="(ratio) => `${Number(ratio.toFixed(2))} to 1`"
-          :step="0.1"
-          :min="0"
-          :max="5"
-          limit-text="Between 0 and 5 to one."
+          :kind="
+            numberKind({
+              step: 0.1,
+              min: 0,
+              max: 5,
+              write: (ratio) => `${Number(ratio.toFixed(2))} to 1`,
+            })
+          "
           @change="(ratio) => setMatch({ ratio })"
         />
         <ChoiceField

@@ -13,11 +13,9 @@ import { computed, watch } from 'vue';
 import { z } from 'zod';
 import { useRoute } from 'vue-router';
 import { newId } from '../../api/client.ts';
-import { useJugs } from '../../stores/jugs.ts';
-import { useMenu } from '../../stores/menu.ts';
-import { usePantry } from '../../stores/pantry.ts';
 import { useEdits } from '../../composables/useEdits.ts';
 import { useStored } from '../../composables/useStored.ts';
+import { useStores } from '../../stores/useStores.ts';
 
 /** What is left of a jug; a usual concentrate where none is on hand. */
 const leftoverOf = (jug: Jug | null): Leftover => ({
@@ -28,9 +26,7 @@ const leftoverOf = (jug: Jug | null): Leftover => ({
 
 /** The house recipes: one in hand, changed and saved as it is changed. */
 export function useHouseRecipes() {
-  const store = usePantry();
-  const menu = useMenu();
-  const jugs = useJugs();
+  const { pantry: store, menu, jugs } = useStores();
   const route = useRoute();
   const chosenId = useStored<string | null>('ratio.recipe', z.string().nullable(), null);
   watch(

@@ -3,6 +3,7 @@ import { densityGPerMl, energyKcal } from '@ratio/core/matter';
 import { measuredGPerMl, type Ingredient } from '@ratio/core/pantry';
 import { ElInput } from 'element-plus';
 import { RouterLink } from 'vue-router';
+import { numberKind } from '../../components/fields/amountKind.ts';
 import AmountField from '../../components/fields/AmountField.vue';
 import OpenState from '../../components/figures/OpenState.vue';
 import PackageCard from './PackageCard.vue';
@@ -110,12 +111,15 @@ const density = (ingredient: Ingredient): string =>
                   lazy
                   :label="`${one.name}: days once opened`"
                   :value="one.openedDays ?? 0"
-                  :accepts="['ratio']"
-                  :write="(days) => (days === 0 ? 'keeps' : days.toFixed(0))"
-                  :step="1"
-                  :min="0"
-                  :max="3650"
-                  limit-text="Whole days; 0 where it keeps."
+                  :kind="
+                    numberKind({
+                      step: 1,
+                      min: 0,
+                      max: 3650,
+                      write: (days) => (days === 0 ? 'keeps' : days.toFixed(0)),
+                      limitText: 'Whole days; 0 where it keeps.',
+                    })
+                  "
                   @change="
                     (days) =>
                       save(one, { openedDays: days < 1 ? null : Math.round(days) }, 'opened life')
@@ -138,14 +142,15 @@ const density = (ingredient: Ingredient): string =>
                   lazy
                   :label="`${one.name}: price a kilogram`"
                   :value="one.pricePerKg ?? 0"
-                  :accepts="['ratio']"
-                  :write="
-                    (price) => (one.pricePerKg === null && price === 0 ? '–' : price.toFixed(2))
+                  :kind="
+                    numberKind({
+                      step: 0.1,
+                      min: 0,
+                      max: 10000,
+                      write: (price) =>
+                        one.pricePerKg === null && price === 0 ? '–' : price.toFixed(2),
+                    })
                   "
-                  :step="0.1"
-                  :min="0"
-                  :max="10000"
-                  limit-text="Between 0 and 10 000."
                   @change="(pricePerKg) => save(one, { pricePerKg }, 'price')"
                 />
               </td>

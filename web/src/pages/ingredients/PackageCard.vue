@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { percentFigure } from '@ratio/core/units';
 import { densityGPerMl, energyKcal } from '@ratio/core/matter';
 import { ALLERGENS, INGREDIENT_KINDS, type Ingredient } from '@ratio/core/pantry';
 import { ElButton } from 'element-plus';
 import { computed } from 'vue';
+import { numberKind, percentKind } from '../../components/fields/amountKind.ts';
 import AmountField from '../../components/fields/AmountField.vue';
 import ChoiceField from '../../components/fields/ChoiceField.vue';
 import ChoiceRow from '../../components/fields/ChoiceRow.vue';
@@ -74,13 +74,16 @@ const check = computed(() => {
         <AmountField
           :label="row.label"
           :value="form[row.key]"
-          :accepts="['mass']"
-          plain-unit="gram"
-          :write="(grams) => String(Number(grams.toFixed(2)))"
-          :step="0.1"
-          :min="0"
-          :max="100"
-          limit-text="Between 0 and 100 g."
+          :kind="
+            numberKind({
+              accepts: ['mass'],
+              plainUnit: 'gram',
+              step: 0.1,
+              min: 0,
+              max: 100,
+              write: (grams) => String(Number(grams.toFixed(2))),
+            })
+          "
           @change="form[row.key] = $event"
         />
       </ChoiceRow>
@@ -88,12 +91,7 @@ const check = computed(() => {
         <AmountField
           label="Alcohol by volume"
           :value="form.alcoholFrac"
-          :accepts="['percent']"
-          :write="(frac) => `${percentFigure(frac, 1)}\u2009%`"
-          :step="0.005"
-          :min="0"
-          :max="0.96"
-          limit-text="Between 0 and 96 %."
+          :kind="percentKind({ step: 0.005, min: 0, max: 0.96, decimals: 1 })"
           @change="form.alcoholFrac = $event"
         />
       </ChoiceRow>
@@ -101,12 +99,15 @@ const check = computed(() => {
         <AmountField
           label="Days once opened"
           :value="form.openedDays ?? 0"
-          :accepts="['ratio']"
-          :write="(days) => (days === 0 ? 'keeps' : days.toFixed(0))"
-          :step="1"
-          :min="0"
-          :max="3650"
-          limit-text="Whole days; 0 where it keeps."
+          :kind="
+            numberKind({
+              step: 1,
+              min: 0,
+              max: 3650,
+              write: (days) => (days === 0 ? 'keeps' : days.toFixed(0)),
+              limitText: 'Whole days; 0 where it keeps.',
+            })
+          "
           @change="(days) => (form.openedDays = days < 1 ? null : Math.round(days))"
         />
       </ChoiceRow>
@@ -114,12 +115,14 @@ const check = computed(() => {
         <AmountField
           label="Price a kilogram"
           :value="form.pricePerKg ?? 0"
-          :accepts="['ratio']"
-          :write="(price) => (form.pricePerKg === null ? '–' : price.toFixed(2))"
-          :step="0.1"
-          :min="0"
-          :max="10000"
-          limit-text="Between 0 and 10 000."
+          :kind="
+            numberKind({
+              step: 0.1,
+              min: 0,
+              max: 10000,
+              write: (price) => (form.pricePerKg === null ? '–' : price.toFixed(2)),
+            })
+          "
           @change="form.pricePerKg = $event"
         />
       </ChoiceRow>

@@ -6,6 +6,7 @@ import { RouterLink } from 'vue-router';
 import { clockTime, dayName } from '../../format/formatClock.ts';
 import JugDrawing from '../../components/drawings/JugDrawing.vue';
 import { cssColour } from '../../components/drawings/colour.ts';
+import { STRENGTH, massKind } from '../../components/fields/amountKind.ts';
 import AmountField from '../../components/fields/AmountField.vue';
 import ChoiceField from '../../components/fields/ChoiceField.vue';
 import ChoiceRow from '../../components/fields/ChoiceRow.vue';
@@ -95,12 +96,7 @@ const afterMl = (massG: number, strengthFrac: number): string =>
           <AmountField
             label="Reading of the jug"
             :value="readFrac"
-            :accepts="['percent']"
-            :write="format.percent"
-            :step="0.0005"
-            :min="0.001"
-            :max="0.2"
-            limit-text="Between 0.1 % and 20 %."
+            :kind="STRENGTH"
             @change="readFrac = $event"
           />
         </ChoiceRow>
@@ -124,12 +120,7 @@ const afterMl = (massG: number, strengthFrac: number): string =>
           <AmountField
             label="Strength wanted in the jug"
             :value="thinFrac"
-            :accepts="['percent']"
-            :write="format.percent"
-            :step="0.0005"
-            :min="0.001"
-            :max="0.2"
-            limit-text="Between 0.1 % and 20 %."
+            :kind="STRENGTH"
             @change="thinFrac = $event"
           />
         </ChoiceRow>
@@ -173,12 +164,7 @@ const afterMl = (massG: number, strengthFrac: number): string =>
           <AmountField
             label="Strength of the blend"
             :value="blendFrac"
-            :accepts="['percent']"
-            :write="format.percent"
-            :step="0.0005"
-            :min="0.001"
-            :max="0.2"
-            limit-text="Between 0.1 % and 20 %."
+            :kind="STRENGTH"
             @change="blendFrac = $event"
           />
         </ChoiceRow>
@@ -202,13 +188,7 @@ const afterMl = (massG: number, strengthFrac: number): string =>
           <AmountField
             label="Amount wanted in the jug"
             :value="stretchG"
-            :accepts="['mass']"
-            :plain-unit="format.plainMass"
-            :write="format.mass"
-            :step="50"
-            :min="1"
-            :max="200000"
-            limit-text="Up to 200 kg."
+            :kind="massKind(format, { step: 50, min: 1, max: 200000 })"
             @change="stretchG = $event"
           />
         </ChoiceRow>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useStores } from '../../stores/useStores.ts';
 import type { Jug } from '@ratio/core/jug';
 import { coffeeOf } from '@ratio/core/matter';
 import { amountText, writeVolume, percentText } from '@ratio/core/units';
@@ -7,9 +8,7 @@ import { RouterLink, useRouter } from 'vue-router';
 import { clockTime, dayName, fromNow } from '../../format/formatClock.ts';
 import JugDrawing from '../../components/drawings/JugDrawing.vue';
 import { cssColour } from '../../components/drawings/colour.ts';
-import { onHandMl, useJugs } from '../../stores/jugs.ts';
-import { useSettings } from '../../stores/settings.ts';
-import { useShop } from '../../stores/shop.ts';
+import { onHandMl } from '../../stores/jugs.ts';
 
 const DAY_MS = 86_400_000;
 const READ_BY: Readonly<Record<Jug['readBy'], string>> = {
@@ -18,9 +17,7 @@ const READ_BY: Readonly<Record<Jug['readBy'], string>> = {
   balance: 'by the balance',
 };
 
-const shelf = useShop();
-const jugs = useJugs();
-const settings = useSettings();
+const { shelf, jugs, settings } = useStores();
 const router = useRouter();
 
 const rows = computed(() =>

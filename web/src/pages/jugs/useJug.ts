@@ -11,12 +11,8 @@ import {
 import { computed, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { newId, sentenceOf } from '../../api/client.ts';
-import { useDrinks } from '../../stores/drinks.ts';
-import { useJugs } from '../../stores/jugs.ts';
-import { useMenu } from '../../stores/menu.ts';
-import { useNotice } from '../../stores/notice.ts';
-import { useShop } from '../../stores/shop.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
+import { useStores } from '../../stores/useStores.ts';
 
 /** What somebody is about to do to a jug, worked out before it is done. */
 export interface Balance {
@@ -30,11 +26,7 @@ export interface Balance {
 /** One jug: its ledger, and the balances of what can be done to it. */
 export function useJug() {
   const route = useRoute();
-  const jugs = useJugs();
-  const menu = useMenu();
-  const drinks = useDrinks();
-  const shelf = useShop();
-  const notice = useNotice();
+  const { jugs, menu, drinks, shelf, notice } = useStores();
   const format = useAmountFormat();
 
   const jug = computed<Jug | null>(

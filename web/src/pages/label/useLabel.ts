@@ -2,10 +2,8 @@ import { CONSTANTS } from '@ratio/core/constants';
 import { computed } from 'vue';
 import { useRoute } from 'vue-router';
 import { dateName, dayName } from '../../format/formatClock.ts';
-import { useJugs } from '../../stores/jugs.ts';
-import { usePantry } from '../../stores/pantry.ts';
-import { useShop } from '../../stores/shop.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
+import { useStores } from '../../stores/useStores.ts';
 
 /** What stands on a bottle or a jug, so that nobody has to ask or guess. */
 export interface Label {
@@ -24,9 +22,7 @@ const NO_ALLERGENS = 'none of the listed allergens';
 /** The label that the address asks for: of a jug, or of a house recipe as if it were made now. */
 export function useLabel() {
   const route = useRoute();
-  const shelf = useShop();
-  const jugs = useJugs();
-  const pantry = usePantry();
+  const { shelf, jugs, pantry } = useStores();
   const format = useAmountFormat();
 
   const ofJug = computed<Label | null>(() => {

@@ -13,15 +13,10 @@ import {
 import { GRIND_NAMES, GRINDS, type Coffee } from '@ratio/core/coffee';
 import { CONSTANTS } from '@ratio/core/constants';
 import { waterDensityGPerMl } from '@ratio/core/matter';
-import {
-  amountText,
-  writeMass,
-  writeTemp,
-  writeVolume,
-  type Expected,
-  type ShopUnits,
-} from '@ratio/core/units';
+import { type Expected } from '@ratio/core/units';
 import { computed } from 'vue';
+import { massKind, ratioKind, tempKind } from '../../components/fields/amountKind.ts';
+import type { AmountFormat } from '../../format/amountFormat.ts';
 import AmountField from '../../components/fields/AmountField.vue';
 import ChoiceField from '../../components/fields/ChoiceField.vue';
 import ChoiceRow from '../../components/fields/ChoiceRow.vue';
@@ -44,7 +39,7 @@ const props = defineProps<{
   vessel: Vessel;
   coffees: readonly Coffee[];
   vessels: readonly Vessel[];
-  units: ShopUnits;
+  format: AmountFormat;
   fridgeC: number;
   roomC: number;
   restedDays: number;
@@ -65,19 +60,14 @@ const grinds = GRIND_NAMES.map((value) => ({
 const wettings = WETTING_NAMES.map((value) => ({ value, ...WETTINGS[value] }));
 const filtrations = FILTRATION_METHODS.map((value) => ({ value, ...FILTRATIONS[value] }));
 
-const mass = (massG: number): string => amountText(writeMass({ massG, units: props.units }));
-const volume = (volumeMl: number): string =>
-  amountText(writeVolume({ volumeMl, units: props.units }));
-const temp = (tempC: number): string => amountText(writeTemp({ tempC, units: props.units }));
 const loose = computed(() => props.model.looseDensityGPerMl[props.plan.grind]);
 const dial = computed(() => props.mill[props.plan.grind]);
 const waterDensity = computed(() => waterDensityGPerMl(props.plan.waterC));
-const plainMass = computed(() => (props.units === 'metric' ? 'gram' : 'ounce'));
 const ratio = computed(() => props.plan.waterG / props.plan.doseG);
 const isSet = (key: TargetKey): boolean => props.targets.some((target) => target.key === key);
 const refusal = (key: TargetKey): string => (props.refused?.key === key ? props.refused.text : '');
 const doseNote = computed(() => {
-  const scoop = volume(props.plan.doseG / loose.value);
+  const scoop = props.format.volume(props.plan.doseG / loose.value);
   return props.scooped
     ? `scooped, ${scoop}: ±${100 * CONSTANTS.looseDensitySpreadFrac.value} %`
     : `${scoop} loose`;
@@ -124,13 +114,15 @@ function setWater(value: number, quantity: Expected): void {
       <AmountField
         label="Coffee in"
         :value="plan.doseG"
-        :accepts="['mass', 'volume']"
-        :plain-unit="plainMass"
-        :write="mass"
-        :step="5"
-        :min="5"
-        :max="50000"
-        limit-text="Between 5 g and 50 kg of coffee."
+        :kind="
+          massKind(format, {
+            step: 5,
+            min: 5,
+            max: 50000,
+            accepts: ['mass', 'volume'],
+            limitText: 'Between 5 g and 50 kg of coffee.',
+          })
+        "
         :refused="refusal('doseG')"
         @change="setDose"
       />
@@ -145,19 +137,21 @@ function setWater(value: number, quantity: Expected): void {
     </ChoiceRow>
     <ChoiceRow
       label="Water in"
-      :note="`${volume(plan.waterG / waterDensity)}${plan.waterC >= 28 ? ', warm start: faster' : ''}`"
+      :note="`${format.volume(plan.waterG / waterDensity)}${plan.waterC >= 28 ? ', warm start: faster' : ''}`"
     >
       <div class="pair">
         <AmountField
           label="Water in"
           :value="plan.waterG"
-          :accepts="['mass', 'volume']"
-          :plain-unit="plainMass"
-          :write="mass"
-          :step="10"
-          :min="10"
-          :max="500000"
-          limit-text="Between 10 g and 500 kg of water."
+          :kind="
+            massKind(format, {
+              step: 10,
+              min: 10,
+              max: 500000,
+              accepts: ['mass', 'volume'],
+              limitText: 'Between 10 g and 500 kg of water.',
+            })
+          "
           :refused="refusal('waterG')"
           @change="setWater"
         />
@@ -166,12 +160,7 @@ function setWater(value: number, quantity: Expected): void {
           label="Water temperature"
           class="temp"
           :value="plan.waterC"
-          :accepts="['temperature']"
-          :write="temp"
-          :step="1"
-          :min="0"
-          :max="95"
-          limit-text="Between 0 and 95 °C."
+          :kind="tempKind(format, { step: 1, min: 0, max: 95 })"
           @change="(waterC) => emit('change', { waterC })"
         />
       </div>
@@ -188,12 +177,7 @@ function setWater(value: number, quantity: Expected): void {
       <AmountField
         label="Ratio"
         :value="ratio"
-        :accepts="['ratio']"
-        :write="(value) => `1 : ${value.toFixed(1)}`"
-        :step="0.1"
-        :min="0.5"
-        :max="100"
-        limit-text="Between 1:0.5 and 1:100."
+        :kind="ratioKind({ step: 0.1, min: 0.5, max: 100 })"
         :refused="refusal('ratio')"
         @change="(value) => emit('amount', 'ratio', value)"
       />
@@ -208,7 +192,7 @@ function setWater(value: number, quantity: Expected): void {
     </ChoiceRow>
     <ChoiceRow
       label="Vessel"
-      :note="`${volume(vessel.brimMl)}, ${100 * (vessel.shaken ? CONSTANTS.shakenHeadspaceFrac : CONSTANTS.headspaceFrac).value} % kept free`"
+      :note="`${format.volume(vessel.brimMl)}, ${100 * (vessel.shaken ? CONSTANTS.shakenHeadspaceFrac : CONSTANTS.headspaceFrac).value} % kept free`"
     >
       <ChoiceField
         label="Vessel"
@@ -217,7 +201,7 @@ function setWater(value: number, quantity: Expected): void {
           vessels.map(({ id, name, brimMl }) => ({
             value: id,
             label: name,
-            reason: volume(brimMl),
+            reason: format.volume(brimMl),
           }))
         "
         @update:model-value="emit('change', { vesselId: $event })"
@@ -233,7 +217,7 @@ function setWater(value: number, quantity: Expected): void {
     </ChoiceRow>
     <ChoiceRow
       label="Steep"
-      :note="plan.steep.length > 1 ? 'one place after another' : temp(plan.steep[0]!.tempC)"
+      :note="plan.steep.length > 1 ? 'one place after another' : format.temp(plan.steep[0]!.tempC)"
     >
       <SteepPieces
         :pieces="plan.steep"
@@ -266,13 +250,15 @@ function setWater(value: number, quantity: Expected): void {
           label="Rinse water"
           class="temp"
           :value="plan.filtration.rinseG"
-          :accepts="['mass', 'volume']"
-          :plain-unit="plainMass"
-          :write="mass"
-          :step="50"
-          :min="0"
-          :max="50000"
-          limit-text="Up to 50 kg of rinse."
+          :kind="
+            massKind(format, {
+              step: 50,
+              min: 0,
+              max: 50000,
+              accepts: ['mass', 'volume'],
+              limitText: 'Up to 50 kg of rinse.',
+            })
+          "
           @change="(rinseG) => emit('change', { filtration: { ...plan.filtration, rinseG } })"
         />
       </div>

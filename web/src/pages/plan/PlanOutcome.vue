@@ -8,16 +8,12 @@ import {
   type TargetKey,
 } from '@ratio/core/brew';
 import type { Drink } from '@ratio/core/drink';
-import {
-  amountText,
-  writeVolume,
-  type ShopUnits,
-  percentText,
-  percentFigure,
-} from '@ratio/core/units';
+import { percentText, percentFigure } from '@ratio/core/units';
 import { ElButton } from 'element-plus';
 import { computed } from 'vue';
 import StrengthScale from '../../components/charts/StrengthScale.vue';
+import { largeVolumeKind, numberKind, percentKind } from '../../components/fields/amountKind.ts';
+import type { AmountFormat } from '../../format/amountFormat.ts';
 import AmountField from '../../components/fields/AmountField.vue';
 import LockButton from '../../components/fields/LockButton.vue';
 import BigFigure from '../../components/figures/BigFigure.vue';
@@ -30,7 +26,7 @@ const props = defineProps<{
   targets: TargetPair;
   locked: TargetKey | null;
   refused: { key: TargetKey; text: string } | null;
-  units: ShopUnits;
+  format: AmountFormat;
   pours: readonly { drink: Drink; count: number }[];
   /** Money for the coffee over litres of brew; null where nothing comes out. */
   costPerL: string | null;
@@ -45,8 +41,6 @@ const emit = defineEmits<{
   drinks: [drinkId: string, count: number];
 }>();
 
-const volume = (volumeMl: number): string =>
-  amountText(writeVolume({ volumeMl, units: props.units }));
 // A no-break space, because thin ones are as wide as a figure in this type.
 const big = (text: string): string => text.replace('\u2009', '\u00a0');
 const brewRange = computed(() => props.sampled?.brewMl ?? props.result.range.brewMl);
@@ -83,19 +77,21 @@ const noStart = computed(() => {
         label="Brew wanted"
         size="large"
         :value="result.outcome.brewMl"
-        :accepts="['volume']"
-        :plain-unit="units === 'metric' ? 'litre' : 'quart'"
-        :write="(volumeMl) => big(volume(volumeMl))"
-        :step="50"
-        :min="20"
-        :max="400000"
-        limit-text="Between 20 mL and 400 L of brew."
+        :kind="
+          largeVolumeKind(format, {
+            step: 50,
+            min: 20,
+            max: 400000,
+            write: (volumeMl) => big(format.volume(volumeMl)),
+            limitText: 'Between 20 mL and 400 L of brew.',
+          })
+        "
         :refused="refusal('brewMl')"
         @change="(value) => emit('amount', 'brewMl', value)"
       />
       <p class="soft">
-        {{ volume(brewRange.low) }} to {{ volume(brewRange.high) }}, of
-        {{ volume(result.outcome.waterG) }} poured
+        {{ format.volume(brewRange.low) }} to {{ format.volume(brewRange.high) }}, of
+        {{ format.volume(result.outcome.waterG) }} poured
       </p>
     </div>
     <div>
@@ -114,12 +110,14 @@ const noStart = computed(() => {
           label="Strength wanted"
           size="middle"
           :value="result.outcome.strengthFrac"
-          :accepts="['percent']"
-          :write="(frac) => `${percentFigure(frac)}\u00a0%`"
-          :step="0.0005"
-          :min="0.001"
-          :max="0.3"
-          limit-text="Between 0.1 and 30 %."
+          :kind="
+            percentKind({
+              step: 0.0005,
+              min: 0.001,
+              max: 0.3,
+              write: (frac) => `${percentFigure(frac)}\u00a0%`,
+            })
+          "
           :refused="refusal('strengthFrac')"
           @change="(value) => emit('amount', 'strengthFrac', value)"
         />
@@ -146,12 +144,7 @@ const noStart = computed(() => {
             class="count"
             :label="`How many ${drink.name}`"
             :value="count"
-            :accepts="['ratio']"
-            :write="(many) => many.toFixed(0)"
-            :step="1"
-            :min="1"
-            :max="5000"
-            limit-text="Between 1 and 5000."
+            :kind="numberKind({ step: 1, min: 1, max: 5000 })"
             @change="(many) => emit('drinks', drink.id, many)"
           />
           <span v-else class="due">too weak</span>

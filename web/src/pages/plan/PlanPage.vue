@@ -28,7 +28,7 @@ const shelf = useShop();
 const drafts = useDraft();
 const { draft, plan, coffee, model, conflict, theirs } = storeToRefs(drafts);
 const page = usePlan();
-const { vessel, hours, result, failure, sampled, drawing, chart, pours, costPerL, units } = page;
+const { vessel, hours, result, failure, sampled, drawing, chart, pours, costPerL, format } = page;
 const clock = usePlanClock(hours);
 const variants = useVariants();
 const extras = useExtras();
@@ -40,7 +40,7 @@ const print = (): void => window.print();
 
 const refused = computed(() =>
   conflict.value
-    ? { key: conflict.value.key, text: solutionSentence(conflict.value, units.value) }
+    ? { key: conflict.value.key, text: solutionSentence(conflict.value, format.value.units) }
     : null,
 );
 </script>
@@ -53,7 +53,7 @@ const refused = computed(() =>
       v-if="theirs"
       :mine="plan"
       :theirs="theirs.plan"
-      :write="(of) => planText(of, units)"
+      :write="(of) => planText(of, format.units)"
       @settle="drafts.settle"
     />
     <div class="left">
@@ -74,7 +74,7 @@ const refused = computed(() =>
         :vessel="vessel"
         :coffees="shelf.coffees"
         :vessels="shelf.vessels"
-        :units="units"
+        :format="format"
         :fridge-c="shelf.shop.fridgeC"
         :room-c="shelf.shop.roomC"
         :scoop-ml="shelf.shop.scoopMl"
@@ -129,7 +129,7 @@ const refused = computed(() =>
       :targets="draft.targets"
       :locked="draft.locked"
       :refused="refused"
-      :units="units"
+      :format="format"
       :pours="pours"
       :cost-per-l="costPerL"
       :starting="starting"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Plan } from '@ratio/core/batch';
+import { hoursKind } from '../../components/fields/amountKind.ts';
 import AmountField from '../../components/fields/AmountField.vue';
 import ChoiceField from '../../components/fields/ChoiceField.vue';
 
@@ -44,13 +45,14 @@ function add(): void {
         :label="i === 0 ? 'Hours of steep' : `Hours of steep, part ${i + 1}`"
         class="hours"
         :value="piece.hours * 3600"
-        :accepts="['time']"
-        plain-unit="hour"
-        :write="(timeS) => `${Number((timeS / 3600).toFixed(2))}\u2009h`"
-        :step="900"
-        :min="900"
-        :max="604800"
-        limit-text="Between a quarter of an hour and 168 h."
+        :kind="
+          hoursKind({
+            step: 900,
+            min: 900,
+            max: 604800,
+            limitText: 'Between a quarter of an hour and 168 h.',
+          })
+        "
         @change="(timeS) => replace(i, { hours: timeS / 3600 })"
       />
       <ChoiceField

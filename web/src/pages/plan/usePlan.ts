@@ -2,17 +2,14 @@ import { predictPlan, type Plan, type PlanOutcome } from '@ratio/core/batch';
 import { FILTRATIONS, immersionYieldFrac } from '@ratio/core/brew';
 import { CONSTANTS } from '@ratio/core/constants';
 import { coffeeOf } from '@ratio/core/matter';
-import { convert, amountText, writeVolume } from '@ratio/core/units';
 import { storeToRefs } from 'pinia';
 import { computed, watchEffect } from 'vue';
 import { cssColour } from '../../components/drawings/colour.ts';
+import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { duration } from '../../format/formatClock.ts';
-import { useDraft } from '../../stores/draft.ts';
-import { useMenu } from '../../stores/menu.ts';
-import { useSettings } from '../../stores/settings.ts';
-import { useShop } from '../../stores/shop.ts';
 import type { RangeJob } from '../../workers/range.worker.ts';
 import { useSampledRange } from '../../workers/useSampledRange.ts';
+import { useStores } from '../../stores/useStores.ts';
 
 /** Room of a drained bed, mL per g of coffee: the grounds and the liquid that they retain. */
 const BED_ML_PER_G = CONSTANTS.groundsDisplaceMlPerG.value + FILTRATIONS.drain.retainedGPerG;
@@ -27,10 +24,8 @@ export const horizonOf = (plan: Plan): number => {
 
 /** The draft and what it leads to, as the page shows it. Everything is computed by the core. */
 export function usePlan() {
-  const shelf = useShop();
-  const drafts = useDraft();
-  const menu = useMenu();
-  const { units } = storeToRefs(useSettings());
+  const { shelf, drafts, menu } = useStores();
+  const format = useAmountFormat();
   const { plan, coffee, model, draft } = storeToRefs(drafts);
   const { vessels } = storeToRefs(shelf);
 
@@ -85,11 +80,7 @@ export function usePlan() {
   });
   const sampled = useSampledRange(job);
 
-  const volume = (volumeMl: number): string =>
-    amountText(writeVolume({ volumeMl, units: units.value }));
-  const perUnitMl = computed(() =>
-    units.value === 'metric' ? 1000 : convert({ value: 1, from: 'quart', to: 'millilitre' }),
-  );
+  const volume = (volumeMl: number): string => format.value.volume(volumeMl);
 
   const drawing = computed(() => {
     const found = result.value;
@@ -115,7 +106,7 @@ export function usePlan() {
       steepText: `${duration(Math.round(hours.value * 60))}, then strain`,
       steepColour: cssColour(coffeeOf({ massG: 1, strengthFrac: steeped.strengthFrac })),
       brewColour: cssColour(coffeeOf({ massG: 1, strengthFrac: outcome.strengthFrac })),
-      perUnitMl: perUnitMl.value,
+      perUnitMl: format.value.vesselUnitMl,
     };
   });
 
@@ -160,7 +151,7 @@ export function usePlan() {
     chart,
     pours,
     costPerL,
-    units,
+    format,
     volume,
   };
 }

@@ -2,17 +2,11 @@ import { ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { sentenceOf } from '../../api/client.ts';
 import { clockTime } from '../../format/formatClock.ts';
-import { useBatches } from '../../stores/batches.ts';
-import { useDraft } from '../../stores/draft.ts';
-import { useNotice } from '../../stores/notice.ts';
-import { useShop } from '../../stores/shop.ts';
+import { useStores } from '../../stores/useStores.ts';
 
 /** Starts the draft's steep: sent again with the draft's own id it counts once. */
 export function useStartSteep() {
-  const shelf = useShop();
-  const drafts = useDraft();
-  const batches = useBatches();
-  const notice = useNotice();
+  const { shelf, drafts, batches, notice } = useStores();
   const router = useRouter();
   const starting = ref(false);
 

@@ -3,6 +3,7 @@ import { ICE_KINDS, icePieceG, STARTING_DRINKS, type Drink, type IceKind } from 
 import type { MadeRecipe } from '@ratio/core/pantry';
 import type { OwnMeasure } from '@ratio/core/units';
 import { computed } from 'vue';
+import { massKind } from '../../components/fields/amountKind.ts';
 import AmountField from '../../components/fields/AmountField.vue';
 import ChoiceField from '../../components/fields/ChoiceField.vue';
 import ChoiceRow from '../../components/fields/ChoiceRow.vue';
@@ -120,14 +121,8 @@ function setIceG(much: { massG: number } | { fill: 'full' }): void {
       <AmountField
         label="How much ice"
         :value="iceG"
-        :accepts="['mass']"
-        :plain-unit="format.plainMass"
+        :kind="massKind(format, { step: 5, min: 0, max: 20000 })"
         :measures="pieces"
-        :write="format.mass"
-        :step="5"
-        :min="0"
-        :max="20000"
-        limit-text="Up to 20 kg."
         @change="(massG) => setIceG({ massG })"
       />
       <template #action>

@@ -4,6 +4,7 @@ import { measuredGPerMl, type Ingredient } from '@ratio/core/pantry';
 import type { Expected, OwnMeasure } from '@ratio/core/units';
 import { ElButton } from 'element-plus';
 import { computed } from 'vue';
+import { numberKind, tempKind, volumeKind } from '../../components/fields/amountKind.ts';
 import AmountField from '../../components/fields/AmountField.vue';
 import IngredientField from '../../components/fields/IngredientField.vue';
 import LockButton from '../../components/fields/LockButton.vue';
@@ -84,25 +85,14 @@ const add = (): void =>
         <AmountField
           :label="`Amount of ingredient ${i + 1}`"
           :value="one.volumeMl"
-          :accepts="['volume', 'mass']"
-          :plain-unit="format.plainVolume"
+          :kind="volumeKind(format, { step: 1, min: 0, max: 5000, accepts: ['volume', 'mass'] })"
           :measures="measures"
-          :write="format.volume"
-          :step="1"
-          :min="0"
-          :max="5000"
-          limit-text="Up to 5 L."
           @change="(value, quantity) => setAmount(i, value, quantity)"
         />
         <AmountField
           :label="`Temperature of ingredient ${i + 1}`"
           :value="one.tempC"
-          :accepts="['temperature']"
-          :write="format.temp"
-          :step="1"
-          :min="0"
-          :max="100"
-          limit-text="Between 0 and 100 °C."
+          :kind="tempKind(format, { step: 1, min: 0, max: 100 })"
           @change="(tempC) => setAddition(i, { tempC })"
         />
         <LockButton locked :set="false" :what="`ingredient ${i + 1}`" @lock="makeDiluent(i)" />
@@ -126,26 +116,23 @@ const add = (): void =>
           v-if="diluents.length > 1"
           :label="`Proportion of diluent ${i + 1}`"
           :value="one.proportion"
-          :accepts="['ratio']"
-          :write="
-            (proportion) => `${Number(proportion.toFixed(2))} part${proportion === 1 ? '' : 's'}`
+          :kind="
+            numberKind({
+              step: 0.5,
+              min: 0.01,
+              max: 1000,
+              write: (proportion) =>
+                `${Number(proportion.toFixed(2))} part${proportion === 1 ? '' : 's'}`,
+              limitText: 'More than 0 parts.',
+            })
           "
-          :step="0.5"
-          :min="0.01"
-          :max="1000"
-          limit-text="More than 0 parts."
           @change="(proportion) => setDiluent(i, { proportion })"
         />
         <span v-else class="soft rest">takes the rest</span>
         <AmountField
           :label="`Temperature of diluent ${i + 1}`"
           :value="one.tempC"
-          :accepts="['temperature']"
-          :write="format.temp"
-          :step="1"
-          :min="0"
-          :max="100"
-          limit-text="Between 0 and 100 °C."
+          :kind="tempKind(format, { step: 1, min: 0, max: 100 })"
           @change="(tempC) => setDiluent(i, { tempC })"
         />
         <LockButton

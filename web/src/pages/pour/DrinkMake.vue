@@ -12,6 +12,7 @@ import type { Shop } from '@ratio/core/shop';
 import type { OwnMeasure } from '@ratio/core/units';
 import { ElButton } from 'element-plus';
 import { computed } from 'vue';
+import { numberKind, tempKind, volumeKind } from '../../components/fields/amountKind.ts';
 import AmountField from '../../components/fields/AmountField.vue';
 import ChoiceField from '../../components/fields/ChoiceField.vue';
 import ChoiceRow from '../../components/fields/ChoiceRow.vue';
@@ -124,13 +125,7 @@ const setBefore = (value: 'as-is' | 'chilled' | 'stirred'): void =>
         <AmountField
           label="To the fill line"
           :value="drink.cupMl"
-          :accepts="['volume']"
-          :plain-unit="format.plainVolume"
-          :write="format.volume"
-          :step="10"
-          :min="30"
-          :max="20000"
-          limit-text="Between 30 mL and 20 L."
+          :kind="volumeKind(format, { step: 10, min: 30, max: 20000 })"
           @change="(cupMl) => change({ cupMl })"
         />
       </ChoiceRow>
@@ -138,12 +133,7 @@ const setBefore = (value: 'as-is' | 'chilled' | 'stirred'): void =>
         <AmountField
           label="How many share it"
           :value="drink.servings"
-          :accepts="['ratio']"
-          :write="(n) => n.toFixed(0)"
-          :step="1"
-          :min="1"
-          :max="50"
-          limit-text="Between 1 and 50."
+          :kind="numberKind({ step: 1, min: 1, max: 50 })"
           @change="(n) => change({ servings: Math.round(n) })"
         />
       </ChoiceRow>
@@ -167,12 +157,7 @@ const setBefore = (value: 'as-is' | 'chilled' | 'stirred'): void =>
         <AmountField
           label="Chilled to"
           :value="drink.chilledToC"
-          :accepts="['temperature']"
-          :write="format.temp"
-          :step="1"
-          :min="0"
-          :max="20"
-          limit-text="Between 0 and 20 °C."
+          :kind="tempKind(format, { step: 1, min: 0, max: 20 })"
           @change="(tempC) => change({ chilledToC: tempC })"
         />
       </ChoiceRow>
@@ -198,12 +183,7 @@ const setBefore = (value: 'as-is' | 'chilled' | 'stirred'): void =>
         <AmountField
           label="Price"
           :value="drink.price"
-          :accepts="['ratio']"
-          :write="(price) => price.toFixed(2)"
-          :step="0.1"
-          :min="0"
-          :max="1000"
-          limit-text="Between 0 and 1000."
+          :kind="numberKind({ step: 0.1, min: 0, max: 1000, decimals: 2 })"
           @change="(price) => change({ price })"
         />
       </ChoiceRow>
@@ -211,12 +191,7 @@ const setBefore = (value: 'as-is' | 'chilled' | 'stirred'): void =>
         <AmountField
           label="Sold in a week"
           :value="drink.weekCount"
-          :accepts="['ratio']"
-          :write="(n) => n.toFixed(0)"
-          :step="1"
-          :min="0"
-          :max="100000"
-          limit-text="Between 0 and 100 000."
+          :kind="numberKind({ step: 1, min: 0, max: 100000 })"
           @change="(n) => change({ weekCount: Math.round(n) })"
         />
       </ChoiceRow>

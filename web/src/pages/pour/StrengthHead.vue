@@ -4,6 +4,7 @@ import type { Drink, SolvedDrink } from '@ratio/core/drink';
 import { percentFigure } from '@ratio/core/units';
 import { computed } from 'vue';
 import type { AmountFormat } from '../../format/amountFormat.ts';
+import { STRENGTH } from '../../components/fields/amountKind.ts';
 import AmountField from '../../components/fields/AmountField.vue';
 import BigFigure from '../../components/figures/BigFigure.vue';
 
@@ -55,12 +56,7 @@ const sips = computed(() => {
       <AmountField
         label="Target strength"
         :value="drink.target.strengthFrac"
-        :accepts="['percent']"
-        :write="format.percent"
-        :step="0.0005"
-        :min="0.001"
-        :max="0.2"
-        limit-text="Between 0.1 % and 20 %."
+        :kind="STRENGTH"
         @change="emit('aim', $event)"
       />
     </div>

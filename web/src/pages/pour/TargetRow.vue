@@ -2,6 +2,7 @@
 import { CONSTANTS } from '@ratio/core/constants';
 import type { Drink, DrinkSolution } from '@ratio/core/drink';
 import { computed } from 'vue';
+import { STRENGTH, numberKind, volumeKind } from '../../components/fields/amountKind.ts';
 import AmountField from '../../components/fields/AmountField.vue';
 import ChoiceField from '../../components/fields/ChoiceField.vue';
 import ChoiceRow from '../../components/fields/ChoiceRow.vue';
@@ -79,12 +80,7 @@ const part = (n: number): string => String(Number(n.toFixed(2)));
         <AmountField
           label="Strength wanted"
           :value="target.strengthFrac"
-          :accepts="['percent']"
-          :write="format.percent"
-          :step="0.0005"
-          :min="0.001"
-          :max="0.2"
-          limit-text="Between 0.1 % and 20 %."
+          :kind="STRENGTH"
           @change="(strengthFrac) => emit('aim', { strengthFrac })"
         />
       </ChoiceRow>
@@ -92,12 +88,14 @@ const part = (n: number): string => String(Number(n.toFixed(2)));
         <AmountField
           label="At minute"
           :value="target.atMinutes"
-          :accepts="['ratio']"
-          :write="(minutes) => `${minutes.toFixed(0)} min`"
-          :step="1"
-          :min="0"
-          :max="30"
-          limit-text="Between 0 and 30 minutes."
+          :kind="
+            numberKind({
+              step: 1,
+              min: 0,
+              max: 30,
+              write: (minutes) => `${minutes.toFixed(0)} min`,
+            })
+          "
           @change="(atMinutes) => emit('aim', { atMinutes })"
         />
       </ChoiceRow>
@@ -107,12 +105,15 @@ const part = (n: number): string => String(Number(n.toFixed(2)));
         <AmountField
           label="Parts of concentrate"
           :value="target.parts.concentrate"
-          :accepts="['ratio']"
-          :write="part"
-          :step="0.25"
-          :min="0.05"
-          :max="1000"
-          limit-text="More than 0 parts."
+          :kind="
+            numberKind({
+              step: 0.25,
+              min: 0.05,
+              max: 1000,
+              write: part,
+              limitText: 'More than 0 parts.',
+            })
+          "
           @change="
             (concentrate) => 'parts' in target && set({ parts: { ...target.parts, concentrate } })
           "
@@ -122,12 +123,15 @@ const part = (n: number): string => String(Number(n.toFixed(2)));
         <AmountField
           label="Parts of the rest"
           :value="target.parts.fill"
-          :accepts="['ratio']"
-          :write="part"
-          :step="0.25"
-          :min="0"
-          :max="1000"
-          limit-text="0 for concentrate alone."
+          :kind="
+            numberKind({
+              step: 0.25,
+              min: 0,
+              max: 1000,
+              write: part,
+              limitText: '0 for concentrate alone.',
+            })
+          "
           @change="(fill) => 'parts' in target && set({ parts: { ...target.parts, fill } })"
         />
       </ChoiceRow>
@@ -136,12 +140,7 @@ const part = (n: number): string => String(Number(n.toFixed(2)));
       <AmountField
         label="Caffeine wanted, milligrams"
         :value="target.caffeineMg"
-        :accepts="['ratio']"
-        :write="(mg) => mg.toFixed(0)"
-        :step="5"
-        :min="0"
-        :max="2000"
-        limit-text="Between 0 and 2000 mg."
+        :kind="numberKind({ step: 5, min: 0, max: 2000 })"
         @change="(caffeineMg) => set({ caffeineMg })"
       />
     </ChoiceRow>
@@ -149,12 +148,9 @@ const part = (n: number): string => String(Number(n.toFixed(2)));
       <AmountField
         label="Tablespoons of concentrate"
         :value="target.concentrateMl / SPOON_ML"
-        :accepts="['ratio', 'volume']"
-        :write="part"
-        :step="0.5"
-        :min="0"
-        :max="200"
-        limit-text="Between 0 and 200 spoons."
+        :kind="
+          numberKind({ step: 0.5, min: 0, max: 200, write: part, accepts: ['ratio', 'volume'] })
+        "
         @change="
           (n, quantity) =>
             set({ concentrateMl: quantity === 'volume' ? n : n * SPOON_ML, writtenIn: 'spoons' })
@@ -165,13 +161,7 @@ const part = (n: number): string => String(Number(n.toFixed(2)));
       <AmountField
         label="Concentrate by hand"
         :value="target.concentrateMl"
-        :accepts="['volume']"
-        :plain-unit="format.plainVolume"
-        :write="format.volume"
-        :step="5"
-        :min="0"
-        :max="20000"
-        limit-text="Up to 20 L."
+        :kind="volumeKind(format, { step: 5, min: 0, max: 20000 })"
         @change="(concentrateMl) => set({ concentrateMl, writtenIn: 'volume' })"
       />
     </ChoiceRow>

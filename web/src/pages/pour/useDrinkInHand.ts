@@ -10,12 +10,9 @@ import { computed, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { z } from 'zod';
 import { newId, sentenceOf } from '../../api/client.ts';
-import { useDrinks } from '../../stores/drinks.ts';
-import { useNotice } from '../../stores/notice.ts';
-import { usePantry } from '../../stores/pantry.ts';
-import { useShop } from '../../stores/shop.ts';
 import { useStored } from '../../composables/useStored.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
+import { useStores } from '../../stores/useStores.ts';
 
 /** A drink that is not on the menu yet has version 0. */
 const editedSchema = drinkSchema.extend({ version: z.number().int().min(0) }).nullable();
@@ -34,10 +31,7 @@ const newDrink = (order: number): Drink => ({
  * through a reload, until it is poured as it is, kept, or discarded.
  */
 export function useDrinkInHand() {
-  const shelf = useShop();
-  const menu = useDrinks();
-  const pantry = usePantry();
-  const notice = useNotice();
+  const { shelf, drinks: menu, pantry, notice } = useStores();
   const format = useAmountFormat();
   const route = useRoute();
   const chosenId = useStored<string | null>('ratio.drink', z.string().nullable(), null);

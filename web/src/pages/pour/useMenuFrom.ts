@@ -1,9 +1,8 @@
 import { computed, ref } from 'vue';
 import { clockTime } from '../../format/formatClock.ts';
-import { useBatches } from '../../stores/batches.ts';
-import { onHandMl, useJugs } from '../../stores/jugs.ts';
-import { useMenu, type PouredFrom } from '../../stores/menu.ts';
-import { useShop } from '../../stores/shop.ts';
+import { onHandMl } from '../../stores/jugs.ts';
+import { type PouredFrom } from '../../stores/menu.ts';
+import { useStores } from '../../stores/useStores.ts';
 
 /** Coffee that the menu can be looked at from: a jug on hand, or a batch that still steeps. */
 export interface MenuSource extends PouredFrom {
@@ -20,10 +19,7 @@ export interface MenuSource extends PouredFrom {
 
 /** The whole menu from one source. A jug that is taken is the jug in hand; a batch is only looked at. */
 export function useMenuFrom() {
-  const shelf = useShop();
-  const jugs = useJugs();
-  const batches = useBatches();
-  const menu = useMenu();
+  const { shelf, jugs, batches, menu } = useStores();
   const batchId = ref<string | null>(null);
 
   const sources = computed<MenuSource[]>(() => [

@@ -10,10 +10,6 @@ import {
 } from '@ratio/core/drink';
 import { computed, ref, watch } from 'vue';
 import { z } from 'zod';
-import { useJugs } from '../../stores/jugs.ts';
-import { useMenu } from '../../stores/menu.ts';
-import { usePantry } from '../../stores/pantry.ts';
-import { useShop } from '../../stores/shop.ts';
 import { useStored } from '../../composables/useStored.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { useBuild } from './useBuild.ts';
@@ -21,6 +17,7 @@ import { usePouring } from './usePouring.ts';
 import { useDragging } from './useDragging.ts';
 import { useDrinkInHand } from './useDrinkInHand.ts';
 import { useRemedies } from './useRemedies.ts';
+import { useStores } from '../../stores/useStores.ts';
 
 const MEASURINGS = ['jigger', 'scale', 'exact'] as const satisfies readonly (
   MeasuredBy | 'exact'
@@ -35,10 +32,7 @@ const HOT_FROM_C = 35;
 
 /** The drink in hand, solved from the jug in hand, and how the page shows it. */
 export function usePour() {
-  const shelf = useShop();
-  const jugs = useJugs();
-  const menu = useMenu();
-  const pantry = usePantry();
+  const { shelf, jugs, menu, pantry } = useStores();
   const format = useAmountFormat();
   const hand = useDrinkInHand();
   const { drink } = hand;

@@ -8,11 +8,7 @@ import { z } from 'zod';
 import { newId, sentenceOf } from '../../api/client.ts';
 import { useStored } from '../../composables/useStored.ts';
 import { clockTime } from '../../format/formatClock.ts';
-import { useDraft } from '../../stores/draft.ts';
-import { useNotice } from '../../stores/notice.ts';
-import { useSamples } from '../../stores/samples.ts';
-import { useSettings } from '../../stores/settings.ts';
-import { useShop } from '../../stores/shop.ts';
+import { useStores } from '../../stores/useStores.ts';
 
 const HOUR_MS = 3_600_000;
 const SMALL_JAR_G = 500;
@@ -20,11 +16,7 @@ const numbersSchema = z.array(z.number().positive());
 
 /** A set of small jars made from the draft, and the sets that were started. */
 export function useSampleSets() {
-  const shelf = useShop();
-  const drafts = useDraft();
-  const samples = useSamples();
-  const settings = useSettings();
-  const notice = useNotice();
+  const { shelf, drafts, samples, settings, notice } = useStores();
   const router = useRouter();
   const { plan, coffee, model } = storeToRefs(drafts);
   const busy = ref(false);

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Shop } from '@ratio/core/shop';
+import { numberKind, volumeKind } from '../../components/fields/amountKind.ts';
 import AmountField from '../../components/fields/AmountField.vue';
 import ChoiceRow from '../../components/fields/ChoiceRow.vue';
 import type { AmountFormat } from '../../format/amountFormat.ts';
@@ -37,13 +38,7 @@ const set = (change: Partial<Shop['bar']>): void =>
           lazy
           :label="row.label"
           :value="bar[row.key]"
-          :accepts="['volume']"
-          :plain-unit="format.plainVolume"
-          :write="small"
-          :step="row.step"
-          :min="row.min"
-          :max="row.max"
-          :limit-text="`Between ${small(row.min)} and ${small(row.max)}.`"
+          :kind="volumeKind(format, { step: row.step, min: row.min, max: row.max, write: small })"
           @change="(volumeMl) => set({ [row.key]: volumeMl })"
         />
       </ChoiceRow>
@@ -52,12 +47,7 @@ const set = (change: Partial<Shop['bar']>): void =>
           lazy
           :label="row.label"
           :value="bar[row.key]"
-          :accepts="['ratio']"
-          :write="(n) => n.toFixed(row.digits)"
-          :step="row.step"
-          :min="row.min"
-          :max="row.max"
-          :limit-text="`Between ${row.min} and ${row.max}.`"
+          :kind="numberKind({ step: row.step, min: row.min, max: row.max, decimals: row.digits })"
           @change="(n) => set({ [row.key]: row.digits === 0 ? Math.round(n) : n })"
         />
       </ChoiceRow>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { percentFigure } from '@ratio/core/units';
 import type { Coffee } from '@ratio/core/coffee';
+import { numberKind, percentKind } from '../../components/fields/amountKind.ts';
 import AmountField from '../../components/fields/AmountField.vue';
 import ChoiceField from '../../components/fields/ChoiceField.vue';
 import ChoiceRow from '../../components/fields/ChoiceRow.vue';
@@ -15,7 +15,6 @@ const ROASTS = [
   { value: 'medium', label: 'medium', reason: 'for both' },
   { value: 'dark', label: 'dark', reason: 'low in acid; under milk and coconut' },
 ] as const;
-const share = (frac: number): string => `${percentFigure(frac, 0)}\u2009%`;
 </script>
 
 <template>
@@ -49,12 +48,7 @@ const share = (frac: number): string => `${percentFigure(frac, 0)}\u2009%`;
         lazy
         label="Price a kg"
         :value="coffee.pricePerKg"
-        :accepts="['ratio']"
-        :write="(price) => price.toFixed(2)"
-        :step="0.5"
-        :min="0"
-        :max="1000"
-        limit-text="Between 0 and 1000."
+        :kind="numberKind({ step: 0.5, min: 0, max: 1000, decimals: 2 })"
         @change="(pricePerKg) => emit('change', { pricePerKg }, 'price')"
       />
     </ChoiceRow>
@@ -63,12 +57,7 @@ const share = (frac: number): string => `${percentFigure(frac, 0)}\u2009%`;
         lazy
         label="Robusta"
         :value="coffee.robustaFrac"
-        :accepts="['percent']"
-        :write="share"
-        :step="0.05"
-        :min="0"
-        :max="1"
-        limit-text="Between 0 and 100 %."
+        :kind="percentKind({ step: 0.05, min: 0, max: 1, decimals: 0 })"
         @change="(robustaFrac) => emit('change', { robustaFrac }, 'robusta')"
       />
     </ChoiceRow>
@@ -77,12 +66,7 @@ const share = (frac: number): string => `${percentFigure(frac, 0)}\u2009%`;
         lazy
         label="Decaf"
         :value="coffee.decafFrac"
-        :accepts="['percent']"
-        :write="share"
-        :step="0.05"
-        :min="0"
-        :max="1"
-        limit-text="Between 0 and 100 %."
+        :kind="percentKind({ step: 0.05, min: 0, max: 1, decimals: 0 })"
         @change="(decafFrac) => emit('change', { decafFrac }, 'decaf')"
       />
     </ChoiceRow>
@@ -91,12 +75,7 @@ const share = (frac: number): string => `${percentFigure(frac, 0)}\u2009%`;
         lazy
         label="Equilibrium yield"
         :value="coffee.solubleFrac"
-        :accepts="['percent']"
-        :write="(frac) => `${percentFigure(frac, 1)}\u2009%`"
-        :step="0.001"
-        :min="0.05"
-        :max="0.35"
-        limit-text="Between 5 and 35 %."
+        :kind="percentKind({ step: 0.001, min: 0.05, max: 0.35, decimals: 1 })"
         @change="(solubleFrac) => emit('change', { solubleFrac }, 'equilibrium yield')"
       />
     </ChoiceRow>
@@ -105,12 +84,14 @@ const share = (frac: number): string => `${percentFigure(frac, 0)}\u2009%`;
         lazy
         label="Loose density"
         :value="coffee.looseDensityGPerMl ?? 0"
-        :accepts="['ratio']"
-        :write="(density) => (density === 0 ? 'not weighed' : density.toFixed(2))"
-        :step="0.01"
-        :min="0.15"
-        :max="0.7"
-        limit-text="Between 0.15 and 0.7 g/mL."
+        :kind="
+          numberKind({
+            step: 0.01,
+            min: 0.15,
+            max: 0.7,
+            write: (density) => (density === 0 ? 'not weighed' : density.toFixed(2)),
+          })
+        "
         @change="(looseDensityGPerMl) => emit('change', { looseDensityGPerMl }, 'loose density')"
       />
     </ChoiceRow>

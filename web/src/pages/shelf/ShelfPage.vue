@@ -1,7 +1,5 @@
 <script setup lang="ts">
-import { amountText, writeMass, writeVolume } from '@ratio/core/units';
 import { ElButton } from 'element-plus';
-import { useSettings } from '../../stores/settings.ts';
 import { useShop } from '../../stores/shop.ts';
 import { RouterLink } from 'vue-router';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
@@ -12,13 +10,8 @@ import { useShelfEdits } from './useShelfEdits.ts';
 import VesselCard from './VesselCard.vue';
 
 const shelf = useShop();
-const settings = useSettings();
 const edits = useShelfEdits();
 const format = useAmountFormat();
-
-const volume = (volumeMl: number): string =>
-  amountText(writeVolume({ volumeMl, units: settings.units }));
-const mass = (massG: number): string => amountText(writeMass({ massG, units: settings.units }));
 </script>
 
 <template>
@@ -49,8 +42,7 @@ const mass = (massG: number): string => amountText(writeMass({ massG, units: set
           v-for="vessel in shelf.vessels"
           :key="vessel.id"
           :vessel="vessel"
-          :write-volume="volume"
-          :write-mass="mass"
+          :format="format"
           @change="(change, what) => edits.vessel(vessel, change, what)"
         />
       </ul>
@@ -65,7 +57,7 @@ const mass = (massG: number): string => amountText(writeMass({ massG, units: set
     <ShopCard
       v-if="shelf.shop"
       :shop="shelf.shop"
-      :units="settings.units"
+      :format="format"
       @change="(change, what) => shelf.shop && edits.shop(shelf.shop, change, what)"
     />
   </div>

@@ -2,15 +2,22 @@
 import { FILTRATION_METHODS, FILTRATIONS, WETTING_NAMES, WETTINGS } from '@ratio/core/brew';
 import { GRIND_NAMES, GRINDS } from '@ratio/core/coffee';
 import { FILTER_KINDS, type Shop } from '@ratio/core/shop';
-import { amountText, writeMass, writeTemp, writeVolume, type ShopUnits } from '@ratio/core/units';
 import { computed } from 'vue';
+import {
+  hoursKind,
+  massKind,
+  ratioKind,
+  tempKind,
+  volumeKind,
+} from '../../components/fields/amountKind.ts';
+import type { AmountFormat } from '../../format/amountFormat.ts';
 import AmountField from '../../components/fields/AmountField.vue';
 import ChoiceField from '../../components/fields/ChoiceField.vue';
 import ChoiceRow from '../../components/fields/ChoiceRow.vue';
 import TextField from '../../components/fields/TextField.vue';
 
 /** The shop: its rooms, its hours, its mill, and what a new plan begins with. */
-const props = defineProps<{ shop: Shop; units: ShopUnits }>();
+const props = defineProps<{ shop: Shop; format: AmountFormat }>();
 const emit = defineEmits<{ change: [change: Partial<Shop>, what: string] }>();
 
 const PLACES = [
@@ -28,7 +35,6 @@ const HOURS = [
   { key: 'crewFromHours', label: 'Crew from' },
   { key: 'crewToHours', label: 'Crew until' },
 ] as const;
-const temp = (tempC: number): string => amountText(writeTemp({ tempC, units: props.units }));
 const clock = (hours: number): string =>
   `${String(Math.floor(hours)).padStart(2, '0')}:${String(Math.round((hours % 1) * 60)).padStart(2, '0')}`;
 const grinds = GRIND_NAMES.map((value) => ({ value, label: value, reason: GRINDS[value].reason }));
@@ -73,12 +79,14 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
           lazy
           :label="label"
           :value="shop[key]"
-          :accepts="['temperature']"
-          :write="temp"
-          :step="1"
-          :min="0"
-          :max="key === 'fridgeC' ? 15 : 50"
-          limit-text="Not a temperature for this."
+          :kind="
+            tempKind(format, {
+              step: 1,
+              min: 0,
+              max: key === 'fridgeC' ? 15 : 50,
+              limitText: 'Not a temperature for this.',
+            })
+          "
           @change="(value) => emit('change', { [key]: value }, `${label} temperature changed`)"
         />
       </ChoiceRow>
@@ -106,12 +114,7 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
           lazy
           label="Default ratio"
           :value="defaults.ratio"
-          :accepts="['ratio']"
-          :write="(ratio) => `1 : ${ratio.toFixed(1)}`"
-          :step="0.5"
-          :min="0.5"
-          :max="60"
-          limit-text="Between 1:0.5 and 1:60."
+          :kind="ratioKind({ step: 0.5, min: 0.5, max: 60 })"
           @change="(ratio) => setDefault({ ratio })"
         />
       </ChoiceRow>
@@ -127,13 +130,7 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
           lazy
           label="Default hours"
           :value="defaults.hours * 3600"
-          :accepts="['time']"
-          plain-unit="hour"
-          :write="(s) => `${s / 3600}\u2009h`"
-          :step="1800"
-          :min="3600"
-          :max="604800"
-          limit-text="Between 1 and 168 h."
+          :kind="hoursKind({ step: 1800, min: 3600, max: 604800 })"
           @change="(s) => setDefault({ hours: s / 3600 })"
         />
       </ChoiceRow>
@@ -181,13 +178,7 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
           lazy
           label="The scoop holds"
           :value="shop.scoopMl"
-          :accepts="['volume']"
-          plain-unit="millilitre"
-          :write="(ml) => amountText(writeVolume({ volumeMl: ml, units }))"
-          :step="5"
-          :min="1"
-          :max="2000"
-          limit-text="Between 1 mL and 2 L."
+          :kind="volumeKind(format, { step: 5, min: 1, max: 2000 })"
           @change="(scoopMl) => emit('change', { scoopMl }, 'Scoop changed')"
         />
       </ChoiceRow>
@@ -203,13 +194,7 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
             lazy
             :label="`${filter.name} takes`"
             :value="filter.takesG"
-            :accepts="['mass']"
-            plain-unit="gram"
-            :write="(massG) => amountText(writeMass({ massG, units }))"
-            :step="50"
-            :min="5"
-            :max="50000"
-            limit-text="Between 5 g and 50 kg."
+            :kind="massKind(format, { step: 50, min: 5, max: 50000 })"
             @change="(takesG) => setFilter(i, { takesG })"
           />
         </div>

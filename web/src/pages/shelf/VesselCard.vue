@@ -3,6 +3,8 @@ import type { Vessel } from '@ratio/core/brew';
 import { computed } from 'vue';
 import VesselOutline from '../../components/drawings/VesselOutline.vue';
 import { TAPER, vesselShape } from '../../components/drawings/vesselShape.ts';
+import { largeVolumeKind, massKind, numberKind } from '../../components/fields/amountKind.ts';
+import type { AmountFormat } from '../../format/amountFormat.ts';
 import AmountField from '../../components/fields/AmountField.vue';
 import ChoiceField from '../../components/fields/ChoiceField.vue';
 import ChoiceRow from '../../components/fields/ChoiceRow.vue';
@@ -11,8 +13,7 @@ import TextField from '../../components/fields/TextField.vue';
 /** A vessel drawn to the page's one scale, edited where it stands. */
 const props = defineProps<{
   vessel: Vessel;
-  writeVolume: (volumeMl: number) => string;
-  writeMass: (massG: number) => string;
+  format: AmountFormat;
 }>();
 const emit = defineEmits<{ change: [change: Partial<Vessel>, what: string] }>();
 
@@ -42,7 +43,7 @@ const height = computed(() => shape.value.heightMm * PX_PER_MM + 12);
       :width="WIDTH"
       :height="height"
       role="img"
-      :aria-label="`${vessel.name}, ${writeVolume(vessel.brimMl)}`"
+      :aria-label="`${vessel.name}, ${format.volume(vessel.brimMl)}`"
     >
       <VesselOutline
         :shape="shape"
@@ -66,13 +67,7 @@ const height = computed(() => shape.value.heightMm * PX_PER_MM + 12);
         lazy
         label="Holds to the brim"
         :value="vessel.brimMl"
-        :accepts="['volume']"
-        plain-unit="litre"
-        :write="writeVolume"
-        :step="50"
-        :min="100"
-        :max="200000"
-        limit-text="Between 100 mL and 200 L."
+        :kind="largeVolumeKind(format, { step: 50, min: 100, max: 200000 })"
         @change="(brimMl) => emit('change', { brimMl }, 'volume')"
       />
     </ChoiceRow>
@@ -81,12 +76,7 @@ const height = computed(() => shape.value.heightMm * PX_PER_MM + 12);
         lazy
         label="Inside height in millimetres"
         :value="vessel.heightMm"
-        :accepts="['ratio']"
-        :write="(mm) => mm.toFixed(0)"
-        :step="5"
-        :min="30"
-        :max="2000"
-        limit-text="Between 30 and 2000 mm."
+        :kind="numberKind({ step: 5, min: 30, max: 2000 })"
         @change="(heightMm) => emit('change', { heightMm }, 'height')"
       />
     </ChoiceRow>
@@ -95,13 +85,15 @@ const height = computed(() => shape.value.heightMm * PX_PER_MM + 12);
         lazy
         label="Its bag takes"
         :value="vessel.bagHoldsG ?? 0"
-        :accepts="['mass']"
-        plain-unit="gram"
-        :write="(massG) => (massG === 0 ? 'no bag' : writeMass(massG))"
-        :step="50"
-        :min="0"
-        :max="50000"
-        limit-text="Up to 50 kg; 0 for no bag."
+        :kind="
+          massKind(format, {
+            step: 50,
+            min: 0,
+            max: 50000,
+            write: (massG) => (massG === 0 ? 'no bag' : format.mass(massG)),
+            limitText: 'Up to 50 kg; 0 for no bag.',
+          })
+        "
         @change="(massG) => emit('change', { bagHoldsG: massG === 0 ? null : massG }, 'bag')"
       />
     </ChoiceRow>

@@ -1,30 +1,21 @@
 <script setup lang="ts">
+import { useStores } from '../../stores/useStores.ts';
 import type { Batch } from '@ratio/core/batch';
-import { amountText, writeMass, writeVolume, percentText, percentFigure } from '@ratio/core/units';
+import { percentFigure, percentText } from '@ratio/core/units';
 import { ref } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
 import { newId, sentenceOf } from '../../api/client.ts';
+import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { clockTime, dayName, fromNow } from '../../format/formatClock.ts';
-import { useBatches } from '../../stores/batches.ts';
-import { useJugs } from '../../stores/jugs.ts';
-import { useNotice } from '../../stores/notice.ts';
-import { useSettings } from '../../stores/settings.ts';
-import { useShop } from '../../stores/shop.ts';
 import StrainForm from './StrainForm.vue';
 
-const shelf = useShop();
-const batches = useBatches();
-const jugs = useJugs();
-const settings = useSettings();
-const notice = useNotice();
+const { shelf, batches, jugs, notice } = useStores();
+const format = useAmountFormat();
 const router = useRouter();
 const busy = ref(false);
 
 const at = (instant: string): string => clockTime({ at: new Date(instant), zone: shelf.zone });
 const when = (instant: string): string => fromNow({ at: new Date(instant), now: shelf.now });
-const mass = (massG: number): string => amountText(writeMass({ massG, units: settings.units }));
-const volume = (volumeMl: number): string =>
-  amountText(writeVolume({ volumeMl, units: settings.units }));
 const isDue = ({ endsAt }: Batch): boolean => Date.parse(endsAt) <= shelf.now.getTime();
 
 function passedFrac({ startedAt, endsAt }: Batch): number {
@@ -42,7 +33,10 @@ async function strain(
     const reading = strengthFrac === null ? {} : { strengthFrac };
     await batches.strain(batch, { jugId: newId(), brewG, ...reading });
     await jugs.load();
-    notice.say({ tone: 'done', text: `${batch.coffeeName} is in a jug: ${mass(brewG)}.` });
+    notice.say({
+      tone: 'done',
+      text: `${batch.coffeeName} is in a jug: ${format.value.mass(brewG)}.`,
+    });
     await router.push('/jugs');
   } catch (error) {
     notice.say({ tone: 'wrong', text: sentenceOf(error) });
@@ -61,8 +55,11 @@ async function strain(
         <div class="what">
           <h2 class="name">{{ batch.coffeeName }}</h2>
           <p class="soft">
-            {{ batch.vesselName }} · {{ mass(batch.plan.doseG) }} and {{ mass(batch.plan.waterG) }},
-            1:{{ (batch.plan.waterG / batch.plan.doseG).toFixed(1) }} · {{ batch.plan.grind }}
+            {{ batch.vesselName }} · {{ format.mass(batch.plan.doseG) }} and
+            {{ format.mass(batch.plan.waterG) }}, 1:{{
+              (batch.plan.waterG / batch.plan.doseG).toFixed(1)
+            }}
+            · {{ batch.plan.grind }}
           </p>
         </div>
         <p class="end" :class="{ due: isDue(batch) }">
@@ -80,7 +77,7 @@ async function strain(
         <p class="ends soft">
           <span>{{ at(batch.startedAt) }}</span>
           <span>
-            expects {{ volume(batch.predicted.brewMl) }} at
+            expects {{ format.volume(batch.predicted.brewMl) }} at
             <strong class="figures">{{ percentText(batch.predicted.strengthFrac) }}</strong> ({{
               percentFigure(batch.predicted.strengthLowFrac)
             }}
@@ -90,7 +87,7 @@ async function strain(
         </p>
         <StrainForm
           :batch="batch"
-          :units="settings.units"
+          :format="format"
           :busy="busy"
           :due="isDue(batch)"
           @strain="strain(batch, $event)"
@@ -108,7 +105,7 @@ async function strain(
         <li v-for="batch in batches.strained" :key="batch.id" class="past">
           <span>{{ batch.coffeeName }}</span>
           <span class="soft"
-            >{{ batch.vesselName }}, {{ mass(batch.plan.doseG) }}, 1:{{
+            >{{ batch.vesselName }}, {{ format.mass(batch.plan.doseG) }}, 1:{{
               (batch.plan.waterG / batch.plan.doseG).toFixed(1)
             }}</span
           >

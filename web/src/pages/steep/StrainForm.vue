@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import type { Batch } from '@ratio/core/batch';
-import { amountText, writeMass, type ShopUnits, percentFigure } from '@ratio/core/units';
 import { ElButton } from 'element-plus';
 import { ref } from 'vue';
+import { massKind, percentKind } from '../../components/fields/amountKind.ts';
+import type { AmountFormat } from '../../format/amountFormat.ts';
 import AmountField from '../../components/fields/AmountField.vue';
 
 /** Straining a batch: what came out on the scale, and a reading where there is one. */
-const props = defineProps<{ batch: Batch; units: ShopUnits; busy: boolean; due: boolean }>();
+const props = defineProps<{ batch: Batch; format: AmountFormat; busy: boolean; due: boolean }>();
 const emit = defineEmits<{ strain: [actual: { brewG: number; strengthFrac: number | null }] }>();
 
 const brewG = ref(Math.round(props.batch.predicted.brewG));
@@ -29,13 +30,14 @@ function setReading(value: number): void {
       <AmountField
         label="Brew that came out"
         :value="brewG"
-        :accepts="['mass']"
-        :plain-unit="units === 'metric' ? 'gram' : 'ounce'"
-        :write="(massG) => amountText(writeMass({ massG, units }))"
-        :step="10"
-        :min="1"
-        :max="batch.plan.doseG + batch.plan.waterG + batch.plan.filtration.rinseG"
-        limit-text="No more than what went in, and not nothing."
+        :kind="
+          massKind(format, {
+            step: 10,
+            min: 1,
+            max: batch.plan.doseG + batch.plan.waterG + batch.plan.filtration.rinseG,
+            limitText: 'No more than what went in, and not nothing.',
+          })
+        "
         @change="(value) => (brewG = value)"
       />
     </div>
@@ -44,12 +46,7 @@ function setReading(value: number): void {
       <AmountField
         label="Refractometer reading"
         :value="strengthFrac"
-        :accepts="['percent']"
-        :write="(frac) => `${percentFigure(frac)}\u2009%`"
-        :step="0.0001"
-        :min="0.001"
-        :max="0.3"
-        limit-text="Between 0.1 % and 30 %."
+        :kind="percentKind({ step: 0.0001, min: 0.001, max: 0.3 })"
         @change="setReading"
       />
     </div>

@@ -1,0 +1,81 @@
+import { percentFigure, type Expected, type UnitId } from '@ratio/core/units';
+import type { AmountFormat } from '../../format/amountFormat.ts';
+
+/** How an amount is read and written in its field, and what it may be. */
+export interface AmountKind {
+  /** Quantities that can be typed; the value is in the canonical unit of the first. */
+  readonly accepts: readonly [Expected, ...Expected[]];
+  /** What a plain number means. */
+  readonly plainUnit?: UnitId;
+  readonly write: (value: number) => string;
+  readonly step: number;
+  readonly min: number;
+  readonly max: number;
+  /** Why a value outside the limits will not do, in a sentence. */
+  readonly limitText: string;
+}
+
+/** Limits of an amount in its canonical unit, and what differs from the usual of its kind. */
+type Limits = Pick<AmountKind, 'step' | 'min' | 'max'> &
+  Partial<Pick<AmountKind, 'accepts' | 'plainUnit' | 'write' | 'limitText'>>;
+
+function kindOf(usual: Pick<AmountKind, 'accepts' | 'plainUnit' | 'write'>, limits: Limits) {
+  const kind = { ...usual, ...limits };
+  return { limitText: betweenText(kind), ...kind };
+}
+
+/** @returns "Between 5 and 35 %." */
+function betweenText({ write, min, max }: Pick<AmountKind, 'write' | 'min' | 'max'>): string {
+  const [low, high] = [min, max].map((limit) => write(limit).replace(/\.0+(?=\D|$)/, ''));
+  const [unit = ''] = /\u2009.*$/.exec(high!) ?? [];
+  const first = unit !== '' && low!.endsWith(unit) ? low!.slice(0, -unit.length) : low!;
+  return `Between ${first} and ${high}.`.replaceAll('\u2009', ' ');
+}
+
+/** @returns a mass, g */
+export const massKind = (format: AmountFormat, limits: Limits): AmountKind =>
+  kindOf({ accepts: ['mass'], plainUnit: format.plainMass, write: format.mass }, limits);
+
+/** @returns a volume, mL, a plain number being a small one */
+export const volumeKind = (format: AmountFormat, limits: Limits): AmountKind =>
+  kindOf({ accepts: ['volume'], plainUnit: format.plainVolume, write: format.volume }, limits);
+
+/** @returns a volume, mL, a plain number being litres or quarts */
+export const largeVolumeKind = (format: AmountFormat, limits: Limits): AmountKind =>
+  kindOf({ accepts: ['volume'], plainUnit: format.plainLargeVolume, write: format.volume }, limits);
+
+/** @returns a temperature, °C */
+export const tempKind = (format: AmountFormat, limits: Limits): AmountKind =>
+  kindOf({ accepts: ['temperature'], write: format.temp }, limits);
+
+/** @returns a fraction, written in per cent */
+export const percentKind = (limits: Limits & { readonly decimals?: number }): AmountKind =>
+  kindOf(
+    {
+      accepts: ['percent'],
+      write: (frac) => `${percentFigure(frac, limits.decimals)}\u2009%`,
+    },
+    limits,
+  );
+
+/** @returns a number without a unit */
+export const numberKind = (limits: Limits & { readonly decimals?: number }): AmountKind =>
+  kindOf({ accepts: ['ratio'], write: (value) => value.toFixed(limits.decimals ?? 0) }, limits);
+
+/** @returns a ratio of coffee to water, the water's side */
+export const ratioKind = (limits: Limits): AmountKind =>
+  numberKind({ ...limits, write: (ratio) => `1 : ${ratio.toFixed(1)}` });
+
+/** @returns a time, s, read and written in hours */
+export const hoursKind = (limits: Limits): AmountKind =>
+  kindOf(
+    {
+      accepts: ['time'],
+      plainUnit: 'hour',
+      write: (timeS) => `${Number((timeS / 3600).toFixed(2))}\u2009h`,
+    },
+    limits,
+  );
+
+/** Strength of a coffee in a jug or a cup. */
+export const STRENGTH = percentKind({ step: 0.0005, min: 0.001, max: 0.2 });
