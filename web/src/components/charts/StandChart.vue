@@ -5,6 +5,7 @@ import { scaleLinear } from 'd3-scale';
 import { curveMonotoneX, line } from 'd3-shape';
 import { computed, ref } from 'vue';
 import type { AmountFormat } from '../../format/amountFormat.ts';
+import PickButtons from '../fields/PickButtons.vue';
 import SvgHandle from '../drawings/SvgHandle.vue';
 import AxisBottom from './AxisBottom.vue';
 import AxisSide from './AxisSide.vue';
@@ -42,22 +43,13 @@ const TOP = 24;
 const BASE = 136;
 const svg = ref<SVGSVGElement | null>(null);
 const VIEWS = [
-  {
-    key: 'strength',
-    name: 'Strength',
-    title: 'Coffee strength, %, by minutes after pouring',
-    digits: 2,
-  },
-  {
-    key: 'temp',
-    name: 'Temperature',
-    title: 'Temperature, degrees, by minutes after pouring',
-    digits: 0,
-  },
-  { key: 'level', name: 'Level', title: 'Level with its ice, by minutes after pouring', digits: 0 },
+  { value: 'strength', text: 'Strength', title: 'Coffee strength, %', digits: 2 },
+  { value: 'temp', text: 'Temperature', title: 'Temperature, degrees', digits: 0 },
+  { value: 'level', text: 'Level', title: 'Level with its ice', digits: 0 },
 ] as const;
-type View = (typeof VIEWS)[number];
-const view = ref<View>(VIEWS[0]);
+const shown = ref<(typeof VIEWS)[number]['value']>('strength');
+const view = computed(() => VIEWS.find(({ value }) => value === shown.value)!);
+const title = computed(() => `${view.value.title}, by minutes after pouring`);
 
 const inUnits = (volumeMl: number): number => volumeMl / props.format.glassUnitMl;
 const valueOf = (point: MinutePoint): number =>
@@ -65,14 +57,14 @@ const valueOf = (point: MinutePoint): number =>
     strength: 100 * point.strengthFrac,
     temp: props.format.degrees(point.tempC),
     level: inUnits(point.levelMl),
-  })[view.value.key];
+  })[shown.value];
 const LEAST_SPAN = { strength: 0.2, temp: 4, level: 8 } as const;
 
 const x = scaleLinear([0, 30], [LEFT, RIGHT]);
 const y = computed(() => {
   const both = [...props.timeline, ...(props.other?.timeline ?? [])];
   const [low = 0, high = 1] = extent(both, valueOf);
-  const room = Math.max(LEAST_SPAN[view.value.key] - (high - low), (high - low) * 0.3) / 2;
+  const room = Math.max(LEAST_SPAN[shown.value] - (high - low), (high - low) * 0.3) / 2;
   return scaleLinear([Math.max(0, low - room), high + room], [BASE - 6, TOP]).nice(4);
 });
 const pathOf = (timeline: readonly MinutePoint[]): string =>
@@ -106,16 +98,14 @@ const rows = computed(() =>
 
 <template>
   <figure>
-    <div class="views no-print" role="group" aria-label="What the chart shows">
-      <button
-        v-for="one in VIEWS"
-        :key="one.key"
-        type="button"
-        :aria-pressed="view.key === one.key"
-        @click="view = one"
-      >
-        {{ one.name }}
-      </button>
+    <div class="views no-print">
+      <PickButtons
+        label="What the chart shows"
+        look="small"
+        :options="VIEWS"
+        :picked="shown"
+        @pick="shown = $event"
+      />
       <p class="legend">
         <span class="own">{{ ownName }}</span>
         <span v-if="other" class="other">{{ other.name }}</span>
@@ -126,11 +116,11 @@ const rows = computed(() =>
       class="chart"
       :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
       role="group"
-      :aria-label="view.title"
+      :aria-label="title"
     >
-      <text class="title" :x="LEFT" y="13">{{ view.title }}</text>
+      <text class="title" :x="LEFT" y="13">{{ title }}</text>
       <rect
-        v-if="window && view.key === 'strength'"
+        v-if="window && shown === 'strength'"
         class="window"
         :x="x(window.fromMinutes)"
         :width="Math.max(1, x(window.toMinutes) - x(window.fromMinutes))"
@@ -138,7 +128,7 @@ const rows = computed(() =>
         :height="BASE - TOP + 4"
       />
       <text
-        v-if="window && view.key === 'strength'"
+        v-if="window && shown === 'strength'"
         class="note meant"
         :x="x(window.toMinutes) - 6"
         text-anchor="end"
@@ -185,23 +175,6 @@ const rows = computed(() =>
   display: flex;
   align-items: center;
   gap: 4px;
-}
-
-.views button {
-  min-height: 32px;
-  border: 0;
-  border-bottom: 2px solid transparent;
-  background: none;
-  padding: 0 8px;
-  color: var(--ink-soft);
-  font-size: var(--t13);
-  font-weight: 600;
-  cursor: pointer;
-}
-
-.views button[aria-pressed='true'] {
-  border-bottom-color: var(--action);
-  color: var(--ink);
 }
 
 .legend {

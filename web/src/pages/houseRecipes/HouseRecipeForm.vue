@@ -9,10 +9,9 @@ import {
 } from '@ratio/core/pantry';
 import { ElButton } from 'element-plus';
 import { numberKind } from '../../components/fields/amountKind.ts';
-import AmountField from '../../components/fields/AmountField.vue';
-import ChoiceField from '../../components/fields/ChoiceField.vue';
-import ChoiceRow from '../../components/fields/ChoiceRow.vue';
-import TextField from '../../components/fields/TextField.vue';
+import AmountRow from '../../components/fields/AmountRow.vue';
+import TextRow from '../../components/fields/TextRow.vue';
+import PickRow from '../../components/fields/PickRow.vue';
 import type { AmountFormat } from '../../format/amountFormat.ts';
 import HouseRecipeInputs from './HouseRecipeInputs.vue';
 import HouseRecipeProcess from './HouseRecipeProcess.vue';
@@ -46,22 +45,19 @@ const setMethod = (method: HouseRecipeMethod): void =>
 
 <template>
   <section class="recipe" :aria-label="`Recipe of ${recipe.name}`">
-    <ChoiceRow label="Name">
-      <TextField
-        label="Name of the recipe"
-        needed
-        :value="recipe.name"
-        @change="emit('change', { name: $event }, 'renamed')"
-      />
-    </ChoiceRow>
-    <ChoiceRow label="How it is made">
-      <ChoiceField
-        label="How it is made"
-        :options="METHODS"
-        :model-value="recipe.process.method"
-        @update:model-value="setMethod"
-      />
-    </ChoiceRow>
+    <TextRow
+      label="Name"
+      name="Name of the recipe"
+      needed
+      :value="recipe.name"
+      @change="emit('change', { name: $event }, 'renamed')"
+    />
+    <PickRow
+      label="How it is made"
+      :options="METHODS"
+      :model-value="recipe.process.method"
+      @update:model-value="setMethod"
+    />
     <HouseRecipeInputs
       :recipe="recipe"
       :made="made"
@@ -78,18 +74,15 @@ const setMethod = (method: HouseRecipeMethod): void =>
       @change="(process, what) => emit('change', { process }, what)"
     />
     <div class="pair">
-      <ChoiceRow
+      <AmountRow
         label="Keeps, days"
         :note="recipe.lifeDays === null ? 'as usual' : 'as the shop says'"
-      >
-        <AmountField
-          lazy
-          label="Days that it keeps"
-          :value="recipe.lifeDays ?? made?.lifeDays ?? 1"
-          :kind="numberKind({ step: 1, min: 1, max: 365 })"
-          @change="(days) => emit('change', { lifeDays: Math.round(days) }, 'keeps another time')"
-        />
-      </ChoiceRow>
+        name="Days that it keeps"
+        lazy
+        :value="recipe.lifeDays ?? made?.lifeDays ?? 1"
+        :kind="numberKind({ step: 1, min: 1, max: 365 })"
+        @change="(days) => emit('change', { lifeDays: Math.round(days) }, 'keeps another time')"
+      />
       <ElButton
         v-if="recipe.lifeDays !== null"
         text
@@ -97,14 +90,12 @@ const setMethod = (method: HouseRecipeMethod): void =>
         >As usual</ElButton
       >
     </div>
-    <ChoiceRow label="Note">
-      <TextField
-        label="Note"
-        :value="recipe.note"
-        placeholder="how it is done here"
-        @change="emit('change', { note: $event }, 'noted')"
-      />
-    </ChoiceRow>
+    <TextRow
+      label="Note"
+      :value="recipe.note"
+      placeholder="how it is done here"
+      @change="emit('change', { note: $event }, 'noted')"
+    />
     <ElButton text class="off no-print" @click="emit('remove')">Take it off the shelf</ElButton>
   </section>
 </template>

@@ -112,15 +112,6 @@ li {
   font-size: var(--t13);
 }
 
-.drop {
-  min-width: 36px;
-  min-height: 36px;
-  border: 0;
-  background: none;
-  font-size: var(--t18);
-  cursor: pointer;
-}
-
 .inputs > .el-button {
   margin-top: 8px;
 }

@@ -2,8 +2,7 @@
 import type { HouseRecipe, Ingredient, MadeRecipe } from '@ratio/core/pantry';
 import { computed } from 'vue';
 import { massKind, percentKind } from '../../components/fields/amountKind.ts';
-import AmountField from '../../components/fields/AmountField.vue';
-import ChoiceRow from '../../components/fields/ChoiceRow.vue';
+import AmountRow from '../../components/fields/AmountRow.vue';
 import type { AmountFormat } from '../../format/amountFormat.ts';
 import InfusionSteps from './InfusionSteps.vue';
 
@@ -39,51 +38,41 @@ function setStrength(strengthFrac: number): void {
     :format="format"
     @change="(next, what) => emit('change', next, what)"
   />
-  <ChoiceRow
+  <AmountRow
     v-else-if="process.method === 'reduce'"
     label="Share of the volume that is left"
     note="a pot marked with the level shows it"
-  >
-    <AmountField
-      lazy
-      label="Share of the volume that is left"
-      :value="process.toFrac"
-      :kind="percentKind({ step: 0.05, min: 0.1, max: 1, decimals: 0 })"
-      @change="(toFrac) => emit('change', { method: 'reduce', toFrac }, 'reduced to another share')"
-    />
-  </ChoiceRow>
-  <ChoiceRow
+    lazy
+    :value="process.toFrac"
+    :kind="percentKind({ step: 0.05, min: 0.1, max: 1, decimals: 0 })"
+    @change="(toFrac) => emit('change', { method: 'reduce', toFrac }, 'reduced to another share')"
+  />
+  <AmountRow
     v-else-if="process.method === 'whip'"
     label="Overrun: air to liquid"
     note="100 % doubles the volume"
-  >
-    <AmountField
-      lazy
-      label="Overrun"
-      :value="process.overrunFrac"
-      :kind="percentKind({ step: 0.1, min: 0, max: 6, decimals: 0 })"
-      @change="(overrunFrac) => emit('change', { method: 'whip', overrunFrac }, 'another overrun')"
-    />
-  </ChoiceRow>
+    name="Overrun"
+    lazy
+    :value="process.overrunFrac"
+    :kind="percentKind({ step: 0.1, min: 0, max: 6, decimals: 0 })"
+    @change="(overrunFrac) => emit('change', { method: 'whip', overrunFrac }, 'another overrun')"
+  />
   <div v-else-if="frozen" class="pair">
-    <ChoiceRow label="Leftover coffee">
-      <AmountField
-        lazy
-        label="Leftover coffee"
-        :value="frozen.leftoverG"
-        :kind="massKind(format, { step: 50, min: 0, max: 50000 })"
-        @change="(leftoverG) => setFrozen({ leftoverG }, 'another amount')"
-      />
-    </ChoiceRow>
-    <ChoiceRow label="Its strength">
-      <AmountField
-        lazy
-        label="Strength of the leftover"
-        :value="frozen.strengthFrac"
-        :kind="percentKind({ step: 0.0005, min: 0, max: 0.2 })"
-        @change="setStrength"
-      />
-    </ChoiceRow>
+    <AmountRow
+      label="Leftover coffee"
+      lazy
+      :value="frozen.leftoverG"
+      :kind="massKind(format, { step: 50, min: 0, max: 50000 })"
+      @change="(leftoverG) => setFrozen({ leftoverG }, 'another amount')"
+    />
+    <AmountRow
+      label="Its strength"
+      name="Strength of the leftover"
+      lazy
+      :value="frozen.strengthFrac"
+      :kind="percentKind({ step: 0.0005, min: 0, max: 0.2 })"
+      @change="setStrength"
+    />
   </div>
 </template>
 

@@ -26,6 +26,7 @@ useKeys({ n: () => void page.add() });
           <button
             type="button"
             :aria-current="one.id === recipe?.id ? 'true' : undefined"
+            class="listed"
             :class="{ chosen: one.id === recipe?.id }"
             @click="page.choose(one.id)"
           >
@@ -108,24 +109,6 @@ useKeys({ n: () => void page.add() });
 h1 {
   padding: 0 10px 8px;
   font-size: var(--t18);
-}
-
-li button {
-  display: grid;
-  width: 100%;
-  min-height: 52px;
-  border: 0;
-  border-bottom: 1px solid var(--hairline);
-  border-left: 3px solid transparent;
-  background: none;
-  padding: 6px 10px 6px 7px;
-  text-align: left;
-  cursor: pointer;
-}
-
-li button.chosen {
-  border-left-color: var(--action);
-  background: var(--panel);
 }
 
 .fine {

@@ -168,10 +168,6 @@ const density = (ingredient: Ingredient): string =>
 </template>
 
 <style scoped>
-.page {
-  padding: 20px 24px;
-}
-
 header {
   display: grid;
   grid-template-columns: 1fr 300px;
@@ -189,10 +185,6 @@ header {
   display: grid;
   grid-template-columns: minmax(0, 1fr) 300px;
   gap: 24px;
-}
-
-.scroll {
-  overflow-x: auto;
 }
 
 table {

@@ -4,10 +4,9 @@ import { ALLERGENS, INGREDIENT_KINDS, type Ingredient } from '@ratio/core/pantry
 import { ElButton } from 'element-plus';
 import { computed } from 'vue';
 import { numberKind, percentKind } from '../../components/fields/amountKind.ts';
-import AmountField from '../../components/fields/AmountField.vue';
-import ChoiceField from '../../components/fields/ChoiceField.vue';
-import ChoiceRow from '../../components/fields/ChoiceRow.vue';
-import TextField from '../../components/fields/TextField.vue';
+import AmountRow from '../../components/fields/AmountRow.vue';
+import TextRow from '../../components/fields/TextRow.vue';
+import PickRow from '../../components/fields/PickRow.vue';
 import type { PackageForm } from './useIngredients.ts';
 
 /** An ingredient from the table on its package: what it amounts to is shown before it is saved. */
@@ -55,77 +54,69 @@ const check = computed(() => {
     <h2 id="package">
       {{ form.id === null ? 'Put one on the shelf from its package' : 'What its package says' }}
     </h2>
-    <ChoiceRow label="Name">
-      <TextField
-        label="Name of the ingredient"
-        :value="form.name"
-        placeholder="oat drink, barista"
-        @change="form.name = $event"
-      />
-    </ChoiceRow>
+    <TextRow
+      label="Name"
+      name="Name of the ingredient"
+      :value="form.name"
+      placeholder="oat drink, barista"
+      @change="form.name = $event"
+    />
     <div class="pair">
-      <ChoiceRow label="Kind">
-        <ChoiceField v-model="form.kind" label="Kind of ingredient" :options="KINDS" />
-      </ChoiceRow>
-      <ChoiceRow label="Table">
-        <ChoiceField v-model="form.per" label="Table is per" :options="PER" />
-      </ChoiceRow>
-      <ChoiceRow v-for="row in GRAMS" :key="row.key" :label="row.label">
-        <AmountField
-          :label="row.label"
-          :value="form[row.key]"
-          :kind="
-            numberKind({
-              accepts: ['mass'],
-              plainUnit: 'gram',
-              step: 0.1,
-              min: 0,
-              max: 100,
-              write: (grams) => String(Number(grams.toFixed(2))),
-            })
-          "
-          @change="form[row.key] = $event"
-        />
-      </ChoiceRow>
-      <ChoiceRow label="Alcohol, % vol">
-        <AmountField
-          label="Alcohol by volume"
-          :value="form.alcoholFrac"
-          :kind="percentKind({ step: 0.005, min: 0, max: 0.96, decimals: 1 })"
-          @change="form.alcoholFrac = $event"
-        />
-      </ChoiceRow>
-      <ChoiceRow label="Once opened, days">
-        <AmountField
-          label="Days once opened"
-          :value="form.openedDays ?? 0"
-          :kind="
-            numberKind({
-              step: 1,
-              min: 0,
-              max: 3650,
-              write: (days) => (days === 0 ? 'keeps' : days.toFixed(0)),
-              limitText: 'Whole days; 0 where it keeps.',
-            })
-          "
-          @change="(days) => (form.openedDays = days < 1 ? null : Math.round(days))"
-        />
-      </ChoiceRow>
-      <ChoiceRow label="Price a kg">
-        <AmountField
-          label="Price a kilogram"
-          :value="form.pricePerKg ?? 0"
-          :kind="
-            numberKind({
-              step: 0.1,
-              min: 0,
-              max: 10000,
-              write: (price) => (form.pricePerKg === null ? '–' : price.toFixed(2)),
-            })
-          "
-          @change="form.pricePerKg = $event"
-        />
-      </ChoiceRow>
+      <PickRow v-model="form.kind" label="Kind" name="Kind of ingredient" :options="KINDS" />
+      <PickRow v-model="form.per" label="Table" name="Table is per" :options="PER" />
+      <AmountRow
+        v-for="row in GRAMS"
+        :key="row.key"
+        :label="row.label"
+        :value="form[row.key]"
+        :kind="
+          numberKind({
+            accepts: ['mass'],
+            plainUnit: 'gram',
+            step: 0.1,
+            min: 0,
+            max: 100,
+            write: (grams) => String(Number(grams.toFixed(2))),
+          })
+        "
+        @change="form[row.key] = $event"
+      />
+      <AmountRow
+        label="Alcohol, % vol"
+        name="Alcohol by volume"
+        :value="form.alcoholFrac"
+        :kind="percentKind({ step: 0.005, min: 0, max: 0.96, decimals: 1 })"
+        @change="form.alcoholFrac = $event"
+      />
+      <AmountRow
+        label="Once opened, days"
+        name="Days once opened"
+        :value="form.openedDays ?? 0"
+        :kind="
+          numberKind({
+            step: 1,
+            min: 0,
+            max: 3650,
+            write: (days) => (days === 0 ? 'keeps' : days.toFixed(0)),
+            limitText: 'Whole days; 0 where it keeps.',
+          })
+        "
+        @change="(days) => (form.openedDays = days < 1 ? null : Math.round(days))"
+      />
+      <AmountRow
+        label="Price a kg"
+        name="Price a kilogram"
+        :value="form.pricePerKg ?? 0"
+        :kind="
+          numberKind({
+            step: 0.1,
+            min: 0,
+            max: 10000,
+            write: (price) => (form.pricePerKg === null ? '–' : price.toFixed(2)),
+          })
+        "
+        @change="form.pricePerKg = $event"
+      />
     </div>
     <fieldset>
       <legend class="label">Contains</legend>

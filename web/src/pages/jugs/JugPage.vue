@@ -7,9 +7,8 @@ import { clockTime, dayName } from '../../format/formatClock.ts';
 import JugDrawing from '../../components/drawings/JugDrawing.vue';
 import { cssColour } from '../../components/drawings/colour.ts';
 import { STRENGTH, massKind } from '../../components/fields/amountKind.ts';
-import AmountField from '../../components/fields/AmountField.vue';
-import ChoiceField from '../../components/fields/ChoiceField.vue';
-import ChoiceRow from '../../components/fields/ChoiceRow.vue';
+import AmountRow from '../../components/fields/AmountRow.vue';
+import PickRow from '../../components/fields/PickRow.vue';
 import BigFigure from '../../components/figures/BigFigure.vue';
 import { onHandMl } from '../../stores/jugs.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
@@ -92,14 +91,13 @@ const afterMl = (massG: number, strengthFrac: number): string =>
           )
         "
       >
-        <ChoiceRow label="Refractometer">
-          <AmountField
-            label="Reading of the jug"
-            :value="readFrac"
-            :kind="STRENGTH"
-            @change="readFrac = $event"
-          />
-        </ChoiceRow>
+        <AmountRow
+          label="Refractometer"
+          name="Reading of the jug"
+          :value="readFrac"
+          :kind="STRENGTH"
+          @change="readFrac = $event"
+        />
       </BalanceCard>
       <BalanceCard
         title="Bring it down to a strength"
@@ -116,14 +114,13 @@ const afterMl = (massG: number, strengthFrac: number): string =>
           )
         "
       >
-        <ChoiceRow label="Strength wanted">
-          <AmountField
-            label="Strength wanted in the jug"
-            :value="thinFrac"
-            :kind="STRENGTH"
-            @change="thinFrac = $event"
-          />
-        </ChoiceRow>
+        <AmountRow
+          label="Strength wanted"
+          name="Strength wanted in the jug"
+          :value="thinFrac"
+          :kind="STRENGTH"
+          @change="thinFrac = $event"
+        />
       </BalanceCard>
       <BalanceCard
         v-if="other && blend"
@@ -146,28 +143,26 @@ const afterMl = (massG: number, strengthFrac: number): string =>
           )
         "
       >
-        <ChoiceRow label="With">
-          <ChoiceField
-            label="Blend with"
-            :model-value="other.id"
-            :options="
-              others.map((one) => ({
-                value: one.id,
-                label: `${one.label}, ${format.percent(one.strengthFrac)}`,
-                reason: `${one.coffeeName}, ${format.volume(onHandMl(one))}`,
-              }))
-            "
-            @update:model-value="bench.chooseOther"
-          />
-        </ChoiceRow>
-        <ChoiceRow label="To a strength of">
-          <AmountField
-            label="Strength of the blend"
-            :value="blendFrac"
-            :kind="STRENGTH"
-            @change="blendFrac = $event"
-          />
-        </ChoiceRow>
+        <PickRow
+          label="With"
+          name="Blend with"
+          :model-value="other.id"
+          :options="
+            others.map((one) => ({
+              value: one.id,
+              label: `${one.label}, ${format.percent(one.strengthFrac)}`,
+              reason: `${one.coffeeName}, ${format.volume(onHandMl(one))}`,
+            }))
+          "
+          @update:model-value="bench.chooseOther"
+        />
+        <AmountRow
+          label="To a strength of"
+          name="Strength of the blend"
+          :value="blendFrac"
+          :kind="STRENGTH"
+          @change="blendFrac = $event"
+        />
       </BalanceCard>
       <BalanceCard
         title="Stretch it for a rush"
@@ -184,14 +179,13 @@ const afterMl = (massG: number, strengthFrac: number): string =>
           )
         "
       >
-        <ChoiceRow label="To">
-          <AmountField
-            label="Amount wanted in the jug"
-            :value="stretchG"
-            :kind="massKind(format, { step: 50, min: 1, max: 200000 })"
-            @change="stretchG = $event"
-          />
-        </ChoiceRow>
+        <AmountRow
+          label="To"
+          name="Amount wanted in the jug"
+          :value="stretchG"
+          :kind="massKind(format, { step: 50, min: 1, max: 200000 })"
+          @change="stretchG = $event"
+        />
       </BalanceCard>
     </div>
     <JugLedger

@@ -43,17 +43,6 @@ const print = (): void => window.print();
 </template>
 
 <style scoped>
-.page {
-  padding: 20px 24px;
-}
-
-.tools {
-  display: flex;
-  align-items: center;
-  gap: 16px;
-  padding-bottom: 16px;
-}
-
 .label-sheet {
   display: grid;
   gap: 6px;

@@ -19,6 +19,7 @@ import { massKind, ratioKind, tempKind } from '../../components/fields/amountKin
 import type { AmountFormat } from '../../format/amountFormat.ts';
 import AmountField from '../../components/fields/AmountField.vue';
 import ChoiceField from '../../components/fields/ChoiceField.vue';
+import PickRow from '../../components/fields/PickRow.vue';
 import ChoiceRow from '../../components/fields/ChoiceRow.vue';
 import HoursListField from '../../components/fields/HoursListField.vue';
 import LockButton from '../../components/fields/LockButton.vue';
@@ -85,31 +86,26 @@ function setWater(value: number, quantity: Expected): void {
 
 <template>
   <form class="choices" aria-label="Choices" @submit.prevent>
-    <ChoiceRow label="Coffee" :note="`${coffee.roast} roast, rested ${restedDays} d`">
-      <ChoiceField
-        label="Coffee"
-        :model-value="coffee.id"
-        :options="
-          coffees.map(({ id, name, pricePerKg, roast }) => ({
-            value: id,
-            label: name,
-            reason: `${roast} roast, ${pricePerKg.toFixed(2)}/kg`,
-          }))
-        "
-        @update:model-value="emit('change', { coffeeId: $event })"
-      />
-    </ChoiceRow>
-    <ChoiceRow
+    <PickRow
+      label="Coffee"
+      :note="`${coffee.roast} roast, rested ${restedDays} d`"
+      :model-value="coffee.id"
+      :options="
+        coffees.map(({ id, name, pricePerKg, roast }) => ({
+          value: id,
+          label: name,
+          reason: `${roast} roast, ${pricePerKg.toFixed(2)}/kg`,
+        }))
+      "
+      @update:model-value="emit('change', { coffeeId: $event })"
+    />
+    <PickRow
       label="Grind"
       :note="dial ? `mill ${dial}; ${GRINDS[plan.grind].reason}` : GRINDS[plan.grind].reason"
-    >
-      <ChoiceField
-        label="Grind"
-        :model-value="plan.grind"
-        :options="grinds"
-        @update:model-value="emit('change', { grind: $event })"
-      />
-    </ChoiceRow>
+      :model-value="plan.grind"
+      :options="grinds"
+      @update:model-value="emit('change', { grind: $event })"
+    />
     <ChoiceRow label="Coffee in" :note="doseNote">
       <AmountField
         label="Coffee in"
@@ -190,31 +186,26 @@ function setWater(value: number, quantity: Expected): void {
         />
       </template>
     </ChoiceRow>
-    <ChoiceRow
+    <PickRow
       label="Vessel"
       :note="`${format.volume(vessel.brimMl)}, ${100 * (vessel.shaken ? CONSTANTS.shakenHeadspaceFrac : CONSTANTS.headspaceFrac).value} % kept free`"
-    >
-      <ChoiceField
-        label="Vessel"
-        :model-value="vessel.id"
-        :options="
-          vessels.map(({ id, name, brimMl }) => ({
-            value: id,
-            label: name,
-            reason: format.volume(brimMl),
-          }))
-        "
-        @update:model-value="emit('change', { vesselId: $event })"
-      />
-    </ChoiceRow>
-    <ChoiceRow label="Wetting" :note="WETTINGS[plan.wetting].reason">
-      <ChoiceField
-        label="Wetting"
-        :model-value="plan.wetting"
-        :options="wettings"
-        @update:model-value="emit('change', { wetting: $event })"
-      />
-    </ChoiceRow>
+      :model-value="vessel.id"
+      :options="
+        vessels.map(({ id, name, brimMl }) => ({
+          value: id,
+          label: name,
+          reason: format.volume(brimMl),
+        }))
+      "
+      @update:model-value="emit('change', { vesselId: $event })"
+    />
+    <PickRow
+      label="Wetting"
+      :note="WETTINGS[plan.wetting].reason"
+      :model-value="plan.wetting"
+      :options="wettings"
+      @update:model-value="emit('change', { wetting: $event })"
+    />
     <ChoiceRow
       label="Steep"
       :note="plan.steep.length > 1 ? 'one place after another' : format.temp(plan.steep[0]!.tempC)"

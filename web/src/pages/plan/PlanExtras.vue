@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import PickButtons from '../../components/fields/PickButtons.vue';
 import type { Alternative } from './useExtras.ts';
 
 /** Small things that the bench asks of a plan. */
@@ -19,10 +20,10 @@ const emit = defineEmits<{
   why: [number: 'level' | 'retained'];
 }>();
 
-const ALTERNATIVES: readonly (readonly [Alternative, string])[] = [
-  ['coarser', 'coarser'],
-  ['finer', 'finer'],
-  ['elsewhere', 'in the other place'],
+const ALTERNATIVES: readonly { value: Alternative; text: string }[] = [
+  { value: 'coarser', text: 'coarser' },
+  { value: 'finer', text: 'finer' },
+  { value: 'elsewhere', text: 'in the other place' },
 ];
 </script>
 
@@ -32,15 +33,13 @@ const ALTERNATIVES: readonly (readonly [Alternative, string])[] = [
     <p v-if="byDay">{{ byDay }}</p>
     <p>
       {{ nearlyDone }} Compare with
-      <button
-        v-for="[which, label] in ALTERNATIVES"
-        :key="which"
-        type="button"
-        :aria-pressed="compareWith === which"
-        @click="emit('compareWith', compareWith === which ? null : which)"
-      >
-        {{ label }}
-      </button>
+      <PickButtons
+        label="Compare with"
+        look="link"
+        :options="ALTERNATIVES"
+        :picked="compareWith"
+        @pick="emit('compareWith', compareWith === $event ? null : $event)"
+      />
     </p>
     <p>
       <button v-if="rounded" type="button" @click="emit('round')">{{ rounded }}</button>
@@ -81,10 +80,5 @@ button {
   font-size: var(--t13);
   text-decoration: underline;
   cursor: pointer;
-}
-
-button[aria-pressed='true'] {
-  font-weight: 700;
-  text-decoration: none;
 }
 </style>

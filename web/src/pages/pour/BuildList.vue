@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import PickButtons from '../../components/fields/PickButtons.vue';
 import type { BuildRow } from './useBuild.ts';
 import type { Measuring } from './usePour.ts';
 
@@ -12,41 +13,38 @@ defineProps<{
 }>();
 const emit = defineEmits<{ measuring: [by: Measuring]; count: [glasses: number] }>();
 
-const MEASURES: readonly { key: Measuring; name: string }[] = [
-  { key: 'jigger', name: 'Jigger' },
-  { key: 'scale', name: 'Scale' },
-  { key: 'exact', name: 'Exact' },
+const MEASURES: readonly { value: Measuring; text: string }[] = [
+  { value: 'jigger', text: 'Jigger' },
+  { value: 'scale', text: 'Scale' },
+  { value: 'exact', text: 'Exact' },
 ];
-const COUNTS = [1, 2, 3, 6];
+const COUNTS = [1, 2, 3, 6].map((n) => ({
+  value: n,
+  text: `× ${n}`,
+  name: `${n} glass${n === 1 ? '' : 'es'}`,
+}));
 </script>
 
 <template>
   <section class="build" aria-labelledby="build-head">
     <div class="head">
       <h2 id="build-head">Pour in this order</h2>
-      <div class="pick no-print" role="group" aria-label="How many glasses">
-        <button
-          v-for="n in COUNTS"
-          :key="n"
-          type="button"
-          :aria-pressed="count === n"
-          :aria-label="`${n} glass${n === 1 ? '' : 'es'}`"
-          @click="emit('count', n)"
-        >
-          × {{ n }}
-        </button>
-      </div>
-      <div class="pick no-print" role="group" aria-label="Measured by">
-        <button
-          v-for="one in MEASURES"
-          :key="one.key"
-          type="button"
-          :aria-pressed="measuring === one.key"
-          @click="emit('measuring', one.key)"
-        >
-          {{ one.name }}
-        </button>
-      </div>
+      <PickButtons
+        class="no-print"
+        label="How many glasses"
+        look="small"
+        :options="COUNTS"
+        :picked="count"
+        @pick="emit('count', $event)"
+      />
+      <PickButtons
+        class="no-print"
+        label="Measured by"
+        look="small"
+        :options="MEASURES"
+        :picked="measuring"
+        @pick="emit('measuring', $event)"
+      />
     </div>
     <ol>
       <li v-for="(row, i) in build" :key="row.key">
@@ -70,29 +68,6 @@ const COUNTS = [1, 2, 3, 6];
 
 .head h2 {
   margin-right: auto;
-}
-
-.pick {
-  display: flex;
-}
-
-.pick button {
-  min-width: 34px;
-  min-height: 32px;
-  border: 0;
-  border-bottom: 2px solid transparent;
-  background: none;
-  padding: 0 6px;
-  color: var(--ink-soft);
-  font-size: var(--t13);
-  font-weight: 600;
-  white-space: nowrap;
-  cursor: pointer;
-}
-
-.pick button[aria-pressed='true'] {
-  border-bottom-color: var(--action);
-  color: var(--ink);
 }
 
 li {

@@ -93,17 +93,6 @@ const print = (): void => window.print();
 </template>
 
 <style scoped>
-.page {
-  padding: 20px 24px;
-}
-
-.tools {
-  display: flex;
-  align-items: center;
-  gap: 16px;
-  padding-bottom: 16px;
-}
-
 .card {
   display: grid;
   grid-template-columns: 260px minmax(0, 1fr);

@@ -5,7 +5,7 @@ import type { OwnMeasure } from '@ratio/core/units';
 import { computed } from 'vue';
 import { massKind } from '../../components/fields/amountKind.ts';
 import AmountField from '../../components/fields/AmountField.vue';
-import ChoiceField from '../../components/fields/ChoiceField.vue';
+import PickRow from '../../components/fields/PickRow.vue';
 import ChoiceRow from '../../components/fields/ChoiceRow.vue';
 import type { AmountFormat } from '../../format/amountFormat.ts';
 import { ICE_TEMPS } from './iceTemps.ts';
@@ -108,14 +108,13 @@ function setIceG(much: { massG: number } | { fill: 'full' }): void {
 </script>
 
 <template>
-  <ChoiceRow label="Ice">
-    <ChoiceField
-      label="Kind of ice"
-      :options="ICE_OPTIONS"
-      :model-value="iceKind"
-      @update:model-value="setIceKind"
-    />
-  </ChoiceRow>
+  <PickRow
+    label="Ice"
+    name="Kind of ice"
+    :options="ICE_OPTIONS"
+    :model-value="iceKind"
+    @update:model-value="setIceKind"
+  />
   <template v-if="ice">
     <ChoiceRow label="How much ice">
       <AmountField
@@ -137,22 +136,20 @@ function setIceG(much: { massG: number } | { fill: 'full' }): void {
         </button>
       </template>
     </ChoiceRow>
-    <ChoiceRow label="Ice at">
-      <ChoiceField
-        label="Temperature of the ice"
-        :options="iceTemps"
-        :model-value="String(ice.tempC)"
-        @update:model-value="setIceTemp"
-      />
-    </ChoiceRow>
-    <ChoiceRow label="Ice of">
-      <ChoiceField
-        label="What the ice is"
-        :options="iceOptions"
-        :model-value="iceIs"
-        @update:model-value="setIceIs"
-      />
-    </ChoiceRow>
+    <PickRow
+      label="Ice at"
+      name="Temperature of the ice"
+      :options="iceTemps"
+      :model-value="String(ice.tempC)"
+      @update:model-value="setIceTemp"
+    />
+    <PickRow
+      label="Ice of"
+      name="What the ice is"
+      :options="iceOptions"
+      :model-value="iceIs"
+      @update:model-value="setIceIs"
+    />
   </template>
 </template>
 

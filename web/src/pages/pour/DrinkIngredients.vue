@@ -176,15 +176,6 @@ li :deep(.el-select__selected-item) {
   font-size: var(--t13);
 }
 
-.drop {
-  min-width: 36px;
-  min-height: 36px;
-  border: 0;
-  background: none;
-  font-size: var(--t18);
-  cursor: pointer;
-}
-
 .ingredients > .el-button {
   margin-top: 8px;
 }

@@ -13,10 +13,9 @@ import type { OwnMeasure } from '@ratio/core/units';
 import { ElButton } from 'element-plus';
 import { computed } from 'vue';
 import { numberKind, tempKind, volumeKind } from '../../components/fields/amountKind.ts';
-import AmountField from '../../components/fields/AmountField.vue';
-import ChoiceField from '../../components/fields/ChoiceField.vue';
-import ChoiceRow from '../../components/fields/ChoiceRow.vue';
-import TextField from '../../components/fields/TextField.vue';
+import AmountRow from '../../components/fields/AmountRow.vue';
+import TextRow from '../../components/fields/TextRow.vue';
+import PickRow from '../../components/fields/PickRow.vue';
 import DrinkIce from './DrinkIce.vue';
 import DrinkIngredients from './DrinkIngredients.vue';
 import KeepRow from './KeepRow.vue';
@@ -89,22 +88,20 @@ const setBefore = (value: 'as-is' | 'chilled' | 'stirred'): void =>
 
 <template>
   <section class="make" aria-label="What is in this drink">
-    <ChoiceRow v-if="isNew" label="Begin as">
-      <ChoiceField
-        label="Begin as"
-        :model-value="''"
-        :options="STARTING_DRINKS.map(({ name, reason }) => ({ value: name, label: name, reason }))"
-        @update:model-value="beginAs"
-      />
-    </ChoiceRow>
-    <ChoiceRow label="Name">
-      <TextField
-        label="Name of the drink"
-        needed
-        :value="drink.name"
-        @change="change({ name: $event })"
-      />
-    </ChoiceRow>
+    <PickRow
+      v-if="isNew"
+      label="Begin as"
+      :model-value="''"
+      :options="STARTING_DRINKS.map(({ name, reason }) => ({ value: name, label: name, reason }))"
+      @update:model-value="beginAs"
+    />
+    <TextRow
+      label="Name"
+      name="Name of the drink"
+      needed
+      :value="drink.name"
+      @change="change({ name: $event })"
+    />
     <TargetRow
       :target="drink.target"
       :solution="solution"
@@ -113,30 +110,26 @@ const setBefore = (value: 'as-is' | 'chilled' | 'stirred'): void =>
       @aim="emit('aim', $event)"
     />
     <div class="grid">
-      <ChoiceRow label="Glass">
-        <ChoiceField
-          label="Kind of glass"
-          :options="GLASS_OPTIONS"
-          :model-value="drink.glass"
-          @update:model-value="change({ glass: $event })"
-        />
-      </ChoiceRow>
-      <ChoiceRow label="To the fill line">
-        <AmountField
-          label="To the fill line"
-          :value="drink.cupMl"
-          :kind="volumeKind(format, { step: 10, min: 30, max: 20000 })"
-          @change="(cupMl) => change({ cupMl })"
-        />
-      </ChoiceRow>
-      <ChoiceRow label="Shared by">
-        <AmountField
-          label="How many share it"
-          :value="drink.servings"
-          :kind="numberKind({ step: 1, min: 1, max: 50 })"
-          @change="(n) => change({ servings: Math.round(n) })"
-        />
-      </ChoiceRow>
+      <PickRow
+        label="Glass"
+        name="Kind of glass"
+        :options="GLASS_OPTIONS"
+        :model-value="drink.glass"
+        @update:model-value="change({ glass: $event })"
+      />
+      <AmountRow
+        label="To the fill line"
+        :value="drink.cupMl"
+        :kind="volumeKind(format, { step: 10, min: 30, max: 20000 })"
+        @change="(cupMl) => change({ cupMl })"
+      />
+      <AmountRow
+        label="Shared by"
+        name="How many share it"
+        :value="drink.servings"
+        :kind="numberKind({ step: 1, min: 1, max: 50 })"
+        @change="(n) => change({ servings: Math.round(n) })"
+      />
       <DrinkIce
         :ice="drink.ice"
         :ice-g="solution.iceG"
@@ -145,22 +138,20 @@ const setBefore = (value: 'as-is' | 'chilled' | 'stirred'): void =>
         :format="format"
         @change="(ice) => change({ ice })"
       />
-      <ChoiceRow label="Before the ice" :class="{ wide: drink.chilledToC === null }">
-        <ChoiceField
-          label="Before the ice"
-          :options="BEFORE_OPTIONS"
-          :model-value="before"
-          @update:model-value="setBefore"
-        />
-      </ChoiceRow>
-      <ChoiceRow v-if="drink.chilledToC !== null" label="Chilled to">
-        <AmountField
-          label="Chilled to"
-          :value="drink.chilledToC"
-          :kind="tempKind(format, { step: 1, min: 0, max: 20 })"
-          @change="(tempC) => change({ chilledToC: tempC })"
-        />
-      </ChoiceRow>
+      <PickRow
+        label="Before the ice"
+        :class="{ wide: drink.chilledToC === null }"
+        :options="BEFORE_OPTIONS"
+        :model-value="before"
+        @update:model-value="setBefore"
+      />
+      <AmountRow
+        v-if="drink.chilledToC !== null"
+        label="Chilled to"
+        :value="drink.chilledToC"
+        :kind="tempKind(format, { step: 1, min: 0, max: 20 })"
+        @change="(tempC) => change({ chilledToC: tempC })"
+      />
     </div>
     <DrinkIngredients
       :drink="drink"
@@ -171,30 +162,25 @@ const setBefore = (value: 'as-is' | 'chilled' | 'stirred'): void =>
       @change="change"
     />
     <div class="grid sold">
-      <ChoiceRow label="Served">
-        <ChoiceField
-          label="How it is served"
-          :options="SERVE_OPTIONS"
-          :model-value="drink.serve"
-          @update:model-value="change({ serve: $event })"
-        />
-      </ChoiceRow>
-      <ChoiceRow label="Price">
-        <AmountField
-          label="Price"
-          :value="drink.price"
-          :kind="numberKind({ step: 0.1, min: 0, max: 1000, decimals: 2 })"
-          @change="(price) => change({ price })"
-        />
-      </ChoiceRow>
-      <ChoiceRow label="Sold in a week">
-        <AmountField
-          label="Sold in a week"
-          :value="drink.weekCount"
-          :kind="numberKind({ step: 1, min: 0, max: 100000 })"
-          @change="(n) => change({ weekCount: Math.round(n) })"
-        />
-      </ChoiceRow>
+      <PickRow
+        label="Served"
+        name="How it is served"
+        :options="SERVE_OPTIONS"
+        :model-value="drink.serve"
+        @update:model-value="change({ serve: $event })"
+      />
+      <AmountRow
+        label="Price"
+        :value="drink.price"
+        :kind="numberKind({ step: 0.1, min: 0, max: 1000, decimals: 2 })"
+        @change="(price) => change({ price })"
+      />
+      <AmountRow
+        label="Sold in a week"
+        :value="drink.weekCount"
+        :kind="numberKind({ step: 1, min: 0, max: 100000 })"
+        @change="(n) => change({ weekCount: Math.round(n) })"
+      />
     </div>
     <KeepRow
       v-if="changes"

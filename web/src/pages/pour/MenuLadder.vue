@@ -75,6 +75,7 @@ function trouble({ solution }: MenuRow): string {
         <button
           type="button"
           :aria-current="row.drink.id === chosenId ? 'true' : undefined"
+          class="listed"
           :class="{ chosen: row.drink.id === chosenId }"
           @click="emit('choose', row.drink.id)"
         >
@@ -117,24 +118,6 @@ function trouble({ solution }: MenuRow): string {
   min-height: 26px;
   font-size: var(--t13);
   font-weight: 400;
-}
-
-li button {
-  display: block;
-  width: 100%;
-  min-height: 42px;
-  border: 0;
-  border-bottom: 1px solid var(--hairline);
-  border-left: 3px solid transparent;
-  background: none;
-  padding: 4px 10px 3px 7px;
-  text-align: left;
-  cursor: pointer;
-}
-
-li button.chosen {
-  border-left-color: var(--action);
-  background: var(--panel);
 }
 
 .top {

@@ -88,10 +88,6 @@ const print = (): void => window.print();
 </template>
 
 <style scoped>
-.page {
-  padding: 20px 24px;
-}
-
 header {
   display: grid;
   grid-template-columns: 1fr auto;

@@ -72,10 +72,6 @@ const emit = defineEmits<{ choose: [drinkId: string] }>();
 </template>
 
 <style scoped>
-.scroll {
-  overflow-x: auto;
-}
-
 table {
   width: 100%;
   border-collapse: collapse;

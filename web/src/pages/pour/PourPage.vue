@@ -2,6 +2,7 @@
 import type { Jug } from '@ratio/core/jug';
 import { computed, ref, watch } from 'vue';
 import { RouterLink } from 'vue-router';
+import PickButtons from '../../components/fields/PickButtons.vue';
 import GlassDrawing from '../../components/drawings/GlassDrawing.vue';
 import { useKeys } from '../../composables/useKeys.ts';
 import { onHandMl } from '../../stores/jugs.ts';
@@ -11,21 +12,21 @@ import MenuLadder from './MenuLadder.vue';
 import PourOutcome from './PourOutcome.vue';
 import { useDrinkVersions } from './useDrinkVersions.ts';
 import { usePour } from './usePour.ts';
-import { usePourTexts } from './usePourTexts.ts';
+import { usePourOutcome } from './usePourOutcome.ts';
 
 const page = usePour();
 const { hand, drink, solved, solution, jugs, menu, format, layers, measuring, count } = page;
 const { isNew, keeping } = hand;
-const { rounding, hotText, margin } = usePourTexts(page);
+const outcome = usePourOutcome(page);
 const view = ref<'pour' | 'make' | 'versions'>('pour');
 const versions = useDrinkVersions(
   drink,
   computed(() => view.value === 'versions'),
 );
 const VIEWS = [
-  { key: 'pour', name: 'Pour it' },
-  { key: 'make', name: 'What is in it' },
-  { key: 'versions', name: 'History' },
+  { value: 'pour', text: 'Pour it' },
+  { value: 'make', text: 'What is in it' },
+  { value: 'versions', text: 'History' },
 ] as const;
 const writeJug = (jug: Jug): string => format.value.volume(onHandMl(jug));
 /** What is changed and not kept. */
@@ -76,41 +77,18 @@ useKeys({ n: startNew });
     </section>
     <div class="right">
       <div class="tabs no-print">
-        <button
-          v-for="one in VIEWS"
-          :key="one.key"
-          type="button"
-          :aria-pressed="view === one.key"
-          @click="view = one.key"
-        >
-          {{ one.name }}
-        </button>
+        <PickButtons
+          label="About this drink"
+          look="tab"
+          :options="VIEWS"
+          :picked="view"
+          @pick="view = $event"
+        />
         <RouterLink :to="`/pour/card?drink=${drink.id}`">Build card</RouterLink>
       </div>
       <PourOutcome
-        v-if="view === 'pour'"
-        :drink="drink"
-        :solved="solved"
-        :minute="page.minute.value"
-        :remedies="page.remedies.value"
-        :changes="changes"
-        :is-new="isNew"
-        :keeping="keeping"
-        :own-ice-name="page.ownIceName.value"
-        :other-ice="page.otherIce.value"
-        :build="page.build.value"
-        :measuring="measuring"
-        :rounding="rounding"
-        :count="count"
-        :hot-text="hotText"
-        :bulk="page.bulk.value"
-        :cost="page.cost.value"
-        :margin="margin"
-        :explained="page.explained.value"
-        :enough="page.enough.value"
-        :left="page.left.value"
-        :pouring="page.pouring.value"
-        :format="format"
+        v-if="view === 'pour' && outcome"
+        v-bind="outcome"
         @aim="page.aim"
         @apply="page.applyRemedy"
         @adjust="hand.adjust"
@@ -186,22 +164,6 @@ useKeys({ n: startNew });
   gap: 4px;
   border-bottom: 1px solid var(--hairline);
   padding: 0 16px;
-}
-
-.tabs button {
-  min-height: var(--touch);
-  border: 0;
-  border-bottom: 3px solid transparent;
-  background: none;
-  padding: 0 8px;
-  color: var(--ink-soft);
-  font-weight: 600;
-  cursor: pointer;
-}
-
-.tabs button[aria-pressed='true'] {
-  border-bottom-color: var(--action);
-  color: var(--ink);
 }
 
 .tabs a {

@@ -3,9 +3,8 @@ import { CONSTANTS } from '@ratio/core/constants';
 import type { Drink, DrinkSolution } from '@ratio/core/drink';
 import { computed } from 'vue';
 import { STRENGTH, numberKind, volumeKind } from '../../components/fields/amountKind.ts';
-import AmountField from '../../components/fields/AmountField.vue';
-import ChoiceField from '../../components/fields/ChoiceField.vue';
-import ChoiceRow from '../../components/fields/ChoiceRow.vue';
+import AmountRow from '../../components/fields/AmountRow.vue';
+import PickRow from '../../components/fields/PickRow.vue';
 import type { AmountFormat } from '../../format/amountFormat.ts';
 
 /** What the drink is brought to: a strength at a minute, parts, spoons, caffeine, or by hand. */
@@ -67,104 +66,96 @@ const part = (n: number): string => String(Number(n.toFixed(2)));
 
 <template>
   <div class="target-row">
-    <ChoiceRow label="Target" :note="`gives ${format.percent(solution.strengthFrac)}`">
-      <ChoiceField
-        label="Target"
-        :options="TARGET_KINDS"
-        :model-value="kind"
-        @update:model-value="setKind"
-      />
-    </ChoiceRow>
+    <PickRow
+      label="Target"
+      :note="`gives ${format.percent(solution.strengthFrac)}`"
+      :options="TARGET_KINDS"
+      :model-value="kind"
+      @update:model-value="setKind"
+    />
     <template v-if="'strengthFrac' in target">
-      <ChoiceRow label="Strength">
-        <AmountField
-          label="Strength wanted"
-          :value="target.strengthFrac"
-          :kind="STRENGTH"
-          @change="(strengthFrac) => emit('aim', { strengthFrac })"
-        />
-      </ChoiceRow>
-      <ChoiceRow label="At minute">
-        <AmountField
-          label="At minute"
-          :value="target.atMinutes"
-          :kind="
-            numberKind({
-              step: 1,
-              min: 0,
-              max: 30,
-              write: (minutes) => `${minutes.toFixed(0)} min`,
-            })
-          "
-          @change="(atMinutes) => emit('aim', { atMinutes })"
-        />
-      </ChoiceRow>
+      <AmountRow
+        label="Strength"
+        name="Strength wanted"
+        :value="target.strengthFrac"
+        :kind="STRENGTH"
+        @change="(strengthFrac) => emit('aim', { strengthFrac })"
+      />
+      <AmountRow
+        label="At minute"
+        :value="target.atMinutes"
+        :kind="
+          numberKind({
+            step: 1,
+            min: 0,
+            max: 30,
+            write: (minutes) => `${minutes.toFixed(0)} min`,
+          })
+        "
+        @change="(atMinutes) => emit('aim', { atMinutes })"
+      />
     </template>
     <template v-else-if="'parts' in target">
-      <ChoiceRow label="Concentrate">
-        <AmountField
-          label="Parts of concentrate"
-          :value="target.parts.concentrate"
-          :kind="
-            numberKind({
-              step: 0.25,
-              min: 0.05,
-              max: 1000,
-              write: part,
-              limitText: 'More than 0 parts.',
-            })
-          "
-          @change="
-            (concentrate) => 'parts' in target && set({ parts: { ...target.parts, concentrate } })
-          "
-        />
-      </ChoiceRow>
-      <ChoiceRow label="To the rest">
-        <AmountField
-          label="Parts of the rest"
-          :value="target.parts.fill"
-          :kind="
-            numberKind({
-              step: 0.25,
-              min: 0,
-              max: 1000,
-              write: part,
-              limitText: '0 for concentrate alone.',
-            })
-          "
-          @change="(fill) => 'parts' in target && set({ parts: { ...target.parts, fill } })"
-        />
-      </ChoiceRow>
-    </template>
-    <ChoiceRow v-else-if="'caffeineMg' in target" label="Caffeine in the glass, mg">
-      <AmountField
-        label="Caffeine wanted, milligrams"
-        :value="target.caffeineMg"
-        :kind="numberKind({ step: 5, min: 0, max: 2000 })"
-        @change="(caffeineMg) => set({ caffeineMg })"
-      />
-    </ChoiceRow>
-    <ChoiceRow v-else-if="kind === 'spoons'" label="Tablespoons">
-      <AmountField
-        label="Tablespoons of concentrate"
-        :value="target.concentrateMl / SPOON_ML"
+      <AmountRow
+        label="Concentrate"
+        name="Parts of concentrate"
+        :value="target.parts.concentrate"
         :kind="
-          numberKind({ step: 0.5, min: 0, max: 200, write: part, accepts: ['ratio', 'volume'] })
+          numberKind({
+            step: 0.25,
+            min: 0.05,
+            max: 1000,
+            write: part,
+            limitText: 'More than 0 parts.',
+          })
         "
         @change="
-          (n, quantity) =>
-            set({ concentrateMl: quantity === 'volume' ? n : n * SPOON_ML, writtenIn: 'spoons' })
+          (concentrate) => 'parts' in target && set({ parts: { ...target.parts, concentrate } })
         "
       />
-    </ChoiceRow>
-    <ChoiceRow v-else label="Concentrate">
-      <AmountField
-        label="Concentrate by hand"
-        :value="target.concentrateMl"
-        :kind="volumeKind(format, { step: 5, min: 0, max: 20000 })"
-        @change="(concentrateMl) => set({ concentrateMl, writtenIn: 'volume' })"
+      <AmountRow
+        label="To the rest"
+        name="Parts of the rest"
+        :value="target.parts.fill"
+        :kind="
+          numberKind({
+            step: 0.25,
+            min: 0,
+            max: 1000,
+            write: part,
+            limitText: '0 for concentrate alone.',
+          })
+        "
+        @change="(fill) => 'parts' in target && set({ parts: { ...target.parts, fill } })"
       />
-    </ChoiceRow>
+    </template>
+    <AmountRow
+      v-else-if="'caffeineMg' in target"
+      label="Caffeine in the glass, mg"
+      name="Caffeine wanted, milligrams"
+      :value="target.caffeineMg"
+      :kind="numberKind({ step: 5, min: 0, max: 2000 })"
+      @change="(caffeineMg) => set({ caffeineMg })"
+    />
+    <AmountRow
+      v-else-if="kind === 'spoons'"
+      label="Tablespoons"
+      name="Tablespoons of concentrate"
+      :value="target.concentrateMl / SPOON_ML"
+      :kind="numberKind({ step: 0.5, min: 0, max: 200, write: part, accepts: ['ratio', 'volume'] })"
+      @change="
+        (n, quantity) =>
+          set({ concentrateMl: quantity === 'volume' ? n : n * SPOON_ML, writtenIn: 'spoons' })
+      "
+    />
+    <AmountRow
+      v-else
+      label="Concentrate"
+      name="Concentrate by hand"
+      :value="target.concentrateMl"
+      :kind="volumeKind(format, { step: 5, min: 0, max: 20000 })"
+      @change="(concentrateMl) => set({ concentrateMl, writtenIn: 'volume' })"
+    />
   </div>
 </template>
 

@@ -3,7 +3,7 @@ import { MOST_SAMPLES } from '@ratio/core/batch';
 import { GRIND_NAMES } from '@ratio/core/coffee';
 import { ElButton } from 'element-plus';
 import { RouterLink } from 'vue-router';
-import ChoiceField from '../../components/fields/ChoiceField.vue';
+import PickRow from '../../components/fields/PickRow.vue';
 import ChoiceRow from '../../components/fields/ChoiceRow.vue';
 import HoursListField from '../../components/fields/HoursListField.vue';
 import ListField from '../../components/fields/ListField.vue';
@@ -27,14 +27,13 @@ const print = (): void => window.print();
       </p>
     </header>
     <form class="choose no-print" aria-label="What varies" @submit.prevent>
-      <ChoiceRow label="Jar" :note="jar?.shaken ? '30 % kept free' : '15 % kept free'">
-        <ChoiceField
-          label="Jar"
-          :model-value="jar?.id ?? ''"
-          :options="shelf.vessels.map(({ id, name }) => ({ value: id, label: name }))"
-          @update:model-value="jarId = $event"
-        />
-      </ChoiceRow>
+      <PickRow
+        label="Jar"
+        :note="jar?.shaken ? '30 % kept free' : '15 % kept free'"
+        :model-value="jar?.id ?? ''"
+        :options="shelf.vessels.map(({ id, name }) => ({ value: id, label: name }))"
+        @update:model-value="jarId = $event"
+      />
       <ChoiceRow label="Ratios"
         ><ListField
           label="Ratios"

@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import type { Shop } from '@ratio/core/shop';
 import { numberKind, volumeKind } from '../../components/fields/amountKind.ts';
-import AmountField from '../../components/fields/AmountField.vue';
-import ChoiceRow from '../../components/fields/ChoiceRow.vue';
+import AmountRow from '../../components/fields/AmountRow.vue';
 import type { AmountFormat } from '../../format/amountFormat.ts';
 
 /** What the bar measures with, and its siphons and keg. */
@@ -33,24 +32,24 @@ const set = (change: Partial<Shop['bar']>): void =>
   <section aria-labelledby="bar">
     <h2 id="bar" class="head">The bar</h2>
     <div class="grid">
-      <ChoiceRow v-for="row in VOLUMES" :key="row.key" :label="row.label">
-        <AmountField
-          lazy
-          :label="row.label"
-          :value="bar[row.key]"
-          :kind="volumeKind(format, { step: row.step, min: row.min, max: row.max, write: small })"
-          @change="(volumeMl) => set({ [row.key]: volumeMl })"
-        />
-      </ChoiceRow>
-      <ChoiceRow v-for="row in NUMBERS" :key="row.key" :label="row.label">
-        <AmountField
-          lazy
-          :label="row.label"
-          :value="bar[row.key]"
-          :kind="numberKind({ step: row.step, min: row.min, max: row.max, decimals: row.digits })"
-          @change="(n) => set({ [row.key]: row.digits === 0 ? Math.round(n) : n })"
-        />
-      </ChoiceRow>
+      <AmountRow
+        v-for="row in VOLUMES"
+        :key="row.key"
+        :label="row.label"
+        lazy
+        :value="bar[row.key]"
+        :kind="volumeKind(format, { step: row.step, min: row.min, max: row.max, write: small })"
+        @change="(volumeMl) => set({ [row.key]: volumeMl })"
+      />
+      <AmountRow
+        v-for="row in NUMBERS"
+        :key="row.key"
+        :label="row.label"
+        lazy
+        :value="bar[row.key]"
+        :kind="numberKind({ step: row.step, min: row.min, max: row.max, decimals: row.digits })"
+        @change="(n) => set({ [row.key]: row.digits === 0 ? Math.round(n) : n })"
+      />
     </div>
   </section>
 </template>

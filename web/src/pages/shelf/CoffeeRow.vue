@@ -1,10 +1,9 @@
 <script setup lang="ts">
 import type { Coffee } from '@ratio/core/coffee';
 import { numberKind, percentKind } from '../../components/fields/amountKind.ts';
-import AmountField from '../../components/fields/AmountField.vue';
-import ChoiceField from '../../components/fields/ChoiceField.vue';
-import ChoiceRow from '../../components/fields/ChoiceRow.vue';
-import TextField from '../../components/fields/TextField.vue';
+import AmountRow from '../../components/fields/AmountRow.vue';
+import TextRow from '../../components/fields/TextRow.vue';
+import PickRow from '../../components/fields/PickRow.vue';
 
 /** A coffee on the shelf, edited where it stands. */
 defineProps<{ coffee: Coffee }>();
@@ -19,82 +18,68 @@ const ROASTS = [
 
 <template>
   <li class="coffee" :aria-label="coffee.name">
-    <ChoiceRow label="Name"
-      ><TextField
-        label="Name"
-        needed
-        :value="coffee.name"
-        @change="emit('change', { name: $event }, 'renamed')"
-    /></ChoiceRow>
-    <ChoiceRow label="Roast">
-      <ChoiceField
-        label="Roast"
-        :model-value="coffee.roast"
-        :options="ROASTS"
-        @update:model-value="emit('change', { roast: $event }, `${$event} roast`)"
-      />
-    </ChoiceRow>
-    <ChoiceRow label="Roasted on">
-      <TextField
-        label="Roasted on"
-        needed
-        type="date"
-        :value="coffee.roastedOn"
-        @change="emit('change', { roastedOn: $event }, 'roast date')"
-      />
-    </ChoiceRow>
-    <ChoiceRow label="Price a kg">
-      <AmountField
-        lazy
-        label="Price a kg"
-        :value="coffee.pricePerKg"
-        :kind="numberKind({ step: 0.5, min: 0, max: 1000, decimals: 2 })"
-        @change="(pricePerKg) => emit('change', { pricePerKg }, 'price')"
-      />
-    </ChoiceRow>
-    <ChoiceRow label="Robusta">
-      <AmountField
-        lazy
-        label="Robusta"
-        :value="coffee.robustaFrac"
-        :kind="percentKind({ step: 0.05, min: 0, max: 1, decimals: 0 })"
-        @change="(robustaFrac) => emit('change', { robustaFrac }, 'robusta')"
-      />
-    </ChoiceRow>
-    <ChoiceRow label="Decaf">
-      <AmountField
-        lazy
-        label="Decaf"
-        :value="coffee.decafFrac"
-        :kind="percentKind({ step: 0.05, min: 0, max: 1, decimals: 0 })"
-        @change="(decafFrac) => emit('change', { decafFrac }, 'decaf')"
-      />
-    </ChoiceRow>
-    <ChoiceRow label="Equilibrium yield">
-      <AmountField
-        lazy
-        label="Equilibrium yield"
-        :value="coffee.solubleFrac"
-        :kind="percentKind({ step: 0.001, min: 0.05, max: 0.35, decimals: 1 })"
-        @change="(solubleFrac) => emit('change', { solubleFrac }, 'equilibrium yield')"
-      />
-    </ChoiceRow>
-    <ChoiceRow label="Loose, g/mL">
-      <AmountField
-        lazy
-        label="Loose density"
-        :value="coffee.looseDensityGPerMl ?? 0"
-        :kind="
-          numberKind({
-            step: 0.01,
-            min: 0.15,
-            max: 0.7,
-            write: (density) => (density === 0 ? 'not weighed' : density.toFixed(2)),
-          })
-        "
-        @change="(looseDensityGPerMl) => emit('change', { looseDensityGPerMl }, 'loose density')"
-      />
-    </ChoiceRow>
+    <TextRow
+      label="Name"
+      needed
+      :value="coffee.name"
+      @change="emit('change', { name: $event }, 'renamed')"
+    />
+    <PickRow
+      label="Roast"
+      :model-value="coffee.roast"
+      :options="ROASTS"
+      @update:model-value="emit('change', { roast: $event }, `${$event} roast`)"
+    />
+    <TextRow
+      label="Roasted on"
+      needed
+      type="date"
+      :value="coffee.roastedOn"
+      @change="emit('change', { roastedOn: $event }, 'roast date')"
+    />
+    <AmountRow
+      label="Price a kg"
+      lazy
+      :value="coffee.pricePerKg"
+      :kind="numberKind({ step: 0.5, min: 0, max: 1000, decimals: 2 })"
+      @change="(pricePerKg) => emit('change', { pricePerKg }, 'price')"
+    />
+    <AmountRow
+      label="Robusta"
+      lazy
+      :value="coffee.robustaFrac"
+      :kind="percentKind({ step: 0.05, min: 0, max: 1, decimals: 0 })"
+      @change="(robustaFrac) => emit('change', { robustaFrac }, 'robusta')"
+    />
+    <AmountRow
+      label="Decaf"
+      lazy
+      :value="coffee.decafFrac"
+      :kind="percentKind({ step: 0.05, min: 0, max: 1, decimals: 0 })"
+      @change="(decafFrac) => emit('change', { decafFrac }, 'decaf')"
+    />
+    <AmountRow
+      label="Equilibrium yield"
+      lazy
+      :value="coffee.solubleFrac"
+      :kind="percentKind({ step: 0.001, min: 0.05, max: 0.35, decimals: 1 })"
+      @change="(solubleFrac) => emit('change', { solubleFrac }, 'equilibrium yield')"
+    />
+    <AmountRow
+      label="Loose, g/mL"
+      name="Loose density"
+      lazy
+      :value="coffee.looseDensityGPerMl ?? 0"
+      :kind="
+        numberKind({
+          step: 0.01,
+          min: 0.15,
+          max: 0.7,
+          write: (density) => (density === 0 ? 'not weighed' : density.toFixed(2)),
+        })
+      "
+      @change="(looseDensityGPerMl) => emit('change', { looseDensityGPerMl }, 'loose density')"
+    />
   </li>
 </template>
 

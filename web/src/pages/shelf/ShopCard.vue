@@ -12,7 +12,9 @@ import {
 } from '../../components/fields/amountKind.ts';
 import type { AmountFormat } from '../../format/amountFormat.ts';
 import AmountField from '../../components/fields/AmountField.vue';
-import ChoiceField from '../../components/fields/ChoiceField.vue';
+import AmountRow from '../../components/fields/AmountRow.vue';
+import TextRow from '../../components/fields/TextRow.vue';
+import PickRow from '../../components/fields/PickRow.vue';
 import ChoiceRow from '../../components/fields/ChoiceRow.vue';
 import TextField from '../../components/fields/TextField.vue';
 
@@ -67,29 +69,29 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
   <section class="shop" aria-labelledby="shop">
     <h2 id="shop" class="head">The shop</h2>
     <div class="grid">
-      <ChoiceRow label="Name"
-        ><TextField
-          label="Shop’s name"
-          needed
-          :value="shop.name"
-          @change="emit('change', { name: $event }, 'Shop renamed')"
-      /></ChoiceRow>
-      <ChoiceRow v-for="{ key, label } in TEMPS" :key="key" :label="label">
-        <AmountField
-          lazy
-          :label="label"
-          :value="shop[key]"
-          :kind="
-            tempKind(format, {
-              step: 1,
-              min: 0,
-              max: key === 'fridgeC' ? 15 : 50,
-              limitText: 'Not a temperature for this.',
-            })
-          "
-          @change="(value) => emit('change', { [key]: value }, `${label} temperature changed`)"
-        />
-      </ChoiceRow>
+      <TextRow
+        label="Name"
+        name="Shop’s name"
+        needed
+        :value="shop.name"
+        @change="emit('change', { name: $event }, 'Shop renamed')"
+      />
+      <AmountRow
+        v-for="{ key, label } in TEMPS"
+        :key="key"
+        :label="label"
+        lazy
+        :value="shop[key]"
+        :kind="
+          tempKind(format, {
+            step: 1,
+            min: 0,
+            max: key === 'fridgeC' ? 15 : 50,
+            limitText: 'Not a temperature for this.',
+          })
+        "
+        @change="(value) => emit('change', { [key]: value }, `${label} temperature changed`)"
+      />
       <ChoiceRow v-for="{ key, label } in HOURS" :key="key" :label="label">
         <input
           class="time"
@@ -102,86 +104,83 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
     </div>
     <h2 class="head">Defaults for a new plan</h2>
     <div class="grid">
-      <ChoiceRow label="Grind"
-        ><ChoiceField
-          label="Default grind"
-          :model-value="defaults.grind"
-          :options="grinds"
-          @update:model-value="setDefault({ grind: $event })"
-      /></ChoiceRow>
-      <ChoiceRow label="Ratio">
-        <AmountField
-          lazy
-          label="Default ratio"
-          :value="defaults.ratio"
-          :kind="ratioKind({ step: 0.5, min: 0.5, max: 60 })"
-          @change="(ratio) => setDefault({ ratio })"
-        />
-      </ChoiceRow>
-      <ChoiceRow label="Place"
-        ><ChoiceField
-          label="Default place"
-          :model-value="defaults.place"
-          :options="PLACES"
-          @update:model-value="setDefault({ place: $event })"
-      /></ChoiceRow>
-      <ChoiceRow label="Steep">
-        <AmountField
-          lazy
-          label="Default hours"
-          :value="defaults.hours * 3600"
-          :kind="hoursKind({ step: 1800, min: 3600, max: 604800 })"
-          @change="(s) => setDefault({ hours: s / 3600 })"
-        />
-      </ChoiceRow>
-      <ChoiceRow label="Wetting"
-        ><ChoiceField
-          label="Default wetting"
-          :model-value="defaults.wetting"
-          :options="wettings"
-          @update:model-value="setDefault({ wetting: $event })"
-      /></ChoiceRow>
-      <ChoiceRow label="Strain"
-        ><ChoiceField
-          label="Default straining"
-          :model-value="defaults.method"
-          :options="methods"
-          @update:model-value="setDefault({ method: $event })"
-      /></ChoiceRow>
+      <PickRow
+        label="Grind"
+        name="Default grind"
+        :model-value="defaults.grind"
+        :options="grinds"
+        @update:model-value="setDefault({ grind: $event })"
+      />
+      <AmountRow
+        label="Ratio"
+        name="Default ratio"
+        lazy
+        :value="defaults.ratio"
+        :kind="ratioKind({ step: 0.5, min: 0.5, max: 60 })"
+        @change="(ratio) => setDefault({ ratio })"
+      />
+      <PickRow
+        label="Place"
+        name="Default place"
+        :model-value="defaults.place"
+        :options="PLACES"
+        @update:model-value="setDefault({ place: $event })"
+      />
+      <AmountRow
+        label="Steep"
+        name="Default hours"
+        lazy
+        :value="defaults.hours * 3600"
+        :kind="hoursKind({ step: 1800, min: 3600, max: 604800 })"
+        @change="(s) => setDefault({ hours: s / 3600 })"
+      />
+      <PickRow
+        label="Wetting"
+        name="Default wetting"
+        :model-value="defaults.wetting"
+        :options="wettings"
+        @update:model-value="setDefault({ wetting: $event })"
+      />
+      <PickRow
+        label="Strain"
+        name="Default straining"
+        :model-value="defaults.method"
+        :options="methods"
+        @update:model-value="setDefault({ method: $event })"
+      />
     </div>
     <h2 class="head">The mill’s dial for each grind</h2>
     <div class="grid">
-      <ChoiceRow label="Mill"
-        ><TextField
-          label="Mill’s name"
-          :value="shop.mill.name"
-          @change="emit('change', { mill: { ...shop.mill, name: $event } }, 'Mill renamed')"
-      /></ChoiceRow>
-      <ChoiceRow v-for="grind in GRIND_NAMES" :key="grind" :label="grind">
-        <TextField
-          :label="`Dial for ${grind}`"
-          :value="shop.mill.settings[grind]"
-          @change="
-            emit(
-              'change',
-              { mill: { ...shop.mill, settings: { ...shop.mill.settings, [grind]: $event } } },
-              `Dial for ${grind} changed`,
-            )
-          "
-        />
-      </ChoiceRow>
+      <TextRow
+        label="Mill"
+        name="Mill’s name"
+        :value="shop.mill.name"
+        @change="emit('change', { mill: { ...shop.mill, name: $event } }, 'Mill renamed')"
+      />
+      <TextRow
+        v-for="grind in GRIND_NAMES"
+        :key="grind"
+        :label="grind"
+        :name="`Dial for ${grind}`"
+        :value="shop.mill.settings[grind]"
+        @change="
+          emit(
+            'change',
+            { mill: { ...shop.mill, settings: { ...shop.mill.settings, [grind]: $event } } },
+            `Dial for ${grind} changed`,
+          )
+        "
+      />
     </div>
     <h2 class="head">Scoop and filters</h2>
     <div class="grid">
-      <ChoiceRow label="The scoop holds">
-        <AmountField
-          lazy
-          label="The scoop holds"
-          :value="shop.scoopMl"
-          :kind="volumeKind(format, { step: 5, min: 1, max: 2000 })"
-          @change="(scoopMl) => emit('change', { scoopMl }, 'Scoop changed')"
-        />
-      </ChoiceRow>
+      <AmountRow
+        label="The scoop holds"
+        lazy
+        :value="shop.scoopMl"
+        :kind="volumeKind(format, { step: 5, min: 1, max: 2000 })"
+        @change="(scoopMl) => emit('change', { scoopMl }, 'Scoop changed')"
+      />
       <ChoiceRow v-for="(filter, i) in shop.filters" :key="i" :label="`${filter.kind}, takes`">
         <div class="filter">
           <TextField

@@ -5,10 +5,9 @@ import VesselOutline from '../../components/drawings/VesselOutline.vue';
 import { TAPER, vesselShape } from '../../components/drawings/vesselShape.ts';
 import { largeVolumeKind, massKind, numberKind } from '../../components/fields/amountKind.ts';
 import type { AmountFormat } from '../../format/amountFormat.ts';
-import AmountField from '../../components/fields/AmountField.vue';
-import ChoiceField from '../../components/fields/ChoiceField.vue';
-import ChoiceRow from '../../components/fields/ChoiceRow.vue';
-import TextField from '../../components/fields/TextField.vue';
+import AmountRow from '../../components/fields/AmountRow.vue';
+import TextRow from '../../components/fields/TextRow.vue';
+import PickRow from '../../components/fields/PickRow.vue';
 
 /** A vessel drawn to the page's one scale, edited where it stands. */
 const props = defineProps<{
@@ -55,72 +54,60 @@ const height = computed(() => shape.value.heightMm * PX_PER_MM + 12);
         :per-unit-ml="1000"
       />
     </svg>
-    <ChoiceRow label="Name"
-      ><TextField
-        label="Name"
-        needed
-        :value="vessel.name"
-        @change="emit('change', { name: $event }, 'renamed')"
-    /></ChoiceRow>
-    <ChoiceRow label="Holds to the brim">
-      <AmountField
-        lazy
-        label="Holds to the brim"
-        :value="vessel.brimMl"
-        :kind="largeVolumeKind(format, { step: 50, min: 100, max: 200000 })"
-        @change="(brimMl) => emit('change', { brimMl }, 'volume')"
-      />
-    </ChoiceRow>
-    <ChoiceRow label="Inside height, mm">
-      <AmountField
-        lazy
-        label="Inside height in millimetres"
-        :value="vessel.heightMm"
-        :kind="numberKind({ step: 5, min: 30, max: 2000 })"
-        @change="(heightMm) => emit('change', { heightMm }, 'height')"
-      />
-    </ChoiceRow>
-    <ChoiceRow label="Its bag takes">
-      <AmountField
-        lazy
-        label="Its bag takes"
-        :value="vessel.bagHoldsG ?? 0"
-        :kind="
-          massKind(format, {
-            step: 50,
-            min: 0,
-            max: 50000,
-            write: (massG) => (massG === 0 ? 'no bag' : format.mass(massG)),
-            limitText: 'Up to 50 kg; 0 for no bag.',
-          })
-        "
-        @change="(massG) => emit('change', { bagHoldsG: massG === 0 ? null : massG }, 'bag')"
-      />
-    </ChoiceRow>
-    <ChoiceRow label="Kind">
-      <ChoiceField
-        label="Kind"
-        :model-value="vessel.kind"
-        :options="KINDS"
-        @update:model-value="emit('change', { kind: $event }, $event)"
-      />
-    </ChoiceRow>
-    <ChoiceRow label="Headspace">
-      <ChoiceField
-        label="Headspace"
-        :model-value="vessel.shaken ? 'yes' : 'no'"
-        :options="SHAKEN"
-        @update:model-value="emit('change', { shaken: $event === 'yes' }, 'headspace')"
-      />
-    </ChoiceRow>
-    <ChoiceRow label="Fridge">
-      <ChoiceField
-        label="Fridge"
-        :model-value="vessel.fitsFridge ? 'yes' : 'no'"
-        :options="FRIDGE"
-        @update:model-value="emit('change', { fitsFridge: $event === 'yes' }, 'fridge')"
-      />
-    </ChoiceRow>
+    <TextRow
+      label="Name"
+      needed
+      :value="vessel.name"
+      @change="emit('change', { name: $event }, 'renamed')"
+    />
+    <AmountRow
+      label="Holds to the brim"
+      lazy
+      :value="vessel.brimMl"
+      :kind="largeVolumeKind(format, { step: 50, min: 100, max: 200000 })"
+      @change="(brimMl) => emit('change', { brimMl }, 'volume')"
+    />
+    <AmountRow
+      label="Inside height, mm"
+      name="Inside height in millimetres"
+      lazy
+      :value="vessel.heightMm"
+      :kind="numberKind({ step: 5, min: 30, max: 2000 })"
+      @change="(heightMm) => emit('change', { heightMm }, 'height')"
+    />
+    <AmountRow
+      label="Its bag takes"
+      lazy
+      :value="vessel.bagHoldsG ?? 0"
+      :kind="
+        massKind(format, {
+          step: 50,
+          min: 0,
+          max: 50000,
+          write: (massG) => (massG === 0 ? 'no bag' : format.mass(massG)),
+          limitText: 'Up to 50 kg; 0 for no bag.',
+        })
+      "
+      @change="(massG) => emit('change', { bagHoldsG: massG === 0 ? null : massG }, 'bag')"
+    />
+    <PickRow
+      label="Kind"
+      :model-value="vessel.kind"
+      :options="KINDS"
+      @update:model-value="emit('change', { kind: $event }, $event)"
+    />
+    <PickRow
+      label="Headspace"
+      :model-value="vessel.shaken ? 'yes' : 'no'"
+      :options="SHAKEN"
+      @update:model-value="emit('change', { shaken: $event === 'yes' }, 'headspace')"
+    />
+    <PickRow
+      label="Fridge"
+      :model-value="vessel.fitsFridge ? 'yes' : 'no'"
+      :options="FRIDGE"
+      @update:model-value="emit('change', { fitsFridge: $event === 'yes' }, 'fridge')"
+    />
   </li>
 </template>
 
