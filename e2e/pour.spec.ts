@@ -39,7 +39,7 @@ test('a new drink from nothing: glass, ice, ingredients, target; kept, poured, a
   await expect(field(page, 'Amount of ingredient 1')).toHaveValue(/9\.9\smL/);
   await pick(page, 'Diluent 1', /^Soy drink/);
 
-  // Told in spoons, then in caffeine, then as a strength: each begins with what the drink is now.
+  // Given in spoons, then in caffeine, then as a strength: each begins with what the drink is now.
   await pick(page, 'Target', /^spoons/);
   await fill(page, 'Tablespoons of concentrate', '6');
   await pick(page, 'Target', /^a strength/);
@@ -107,7 +107,7 @@ test('a weak jug, and the menu after it', async ({ page, lido }) => {
   const drink = drinkOf(page);
   await expect(drink).toContainText('What would reach it');
   await expect(drink).toContainText(/a jug of at least 1\.\d\d %/);
-  // A way is taken by a tap, and given up again.
+  // A remedy is applied by a tap, and discarded again.
   await drink.getByRole('button', { name: 'coffee cubes of this jug' }).click();
   await expect(drink).not.toContainText('What would reach it');
   await expect(drink).toContainText('1.45');

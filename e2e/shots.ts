@@ -37,7 +37,7 @@ const SHOTS: readonly Shot[] = [
       await page.waitForTimeout(400);
     },
   },
-  { name: 'recipes-as-told', path: '/plan/recipe' },
+  { name: 'recipes', path: '/plan/recipe' },
   { name: 'small-jars', path: '/plan/samples' },
   { name: 'shelf', path: '/shelf' },
   { name: 'steep', path: '/steep' },
@@ -51,7 +51,7 @@ const SHOTS: readonly Shot[] = [
   },
   { name: 'menu', path: '/pour/menu' },
   { name: 'build-card', path: '/pour/card?drink=salt-foam-tide' },
-  { name: 'parts', path: '/shelf/house-recipes?recipe=rosemary-syrup' },
+  { name: 'house-recipes', path: '/shelf/house-recipes?recipe=rosemary-syrup' },
   { name: 'ingredients', path: '/shelf/ingredients' },
   {
     name: 'pour-out-of-reach',

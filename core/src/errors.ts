@@ -15,10 +15,21 @@ export class DomainError extends Error {
   readonly data: Readonly<Record<string, unknown>>;
 
   constructor(code: DomainErrorCode, data: Readonly<Record<string, unknown>>) {
-    super(`${DOMAIN_ERRORS[code]} ${JSON.stringify(data)}`);
+    super(`${DOMAIN_ERRORS[code]} (${detailText(data)})`);
     this.code = code;
     this.data = data;
   }
+}
+
+/** @returns "doseG 0, from 5 to 10" */
+function detailText({ name, min, max, ...rest }: Readonly<Record<string, unknown>>): string {
+  const { value, ...others } = rest;
+  const of = [name, value].filter((part) => part !== undefined).map(String);
+  const from = min === undefined ? '' : `from ${String(min)}`;
+  const to = max === undefined ? '' : `to ${String(max)}`;
+  const between = `${from} ${to}`.trim();
+  const more = Object.entries(others).map(([key, of]) => `${key} ${String(of)}`);
+  return [of.join(' '), between, ...more].filter(Boolean).join(', ');
 }
 
 /**

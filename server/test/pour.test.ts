@@ -100,7 +100,7 @@ describe('the bar', () => {
       }
     });
 
-    it('pours the house’s parts and the shop’s own into a reckoned drink', async () => {
+    it('pours house recipes and the shop’s own ingredients into a predicted drink', async () => {
       const drink = {
         cupMl: 300,
         concentrate: { strengthFrac: 0.035 },

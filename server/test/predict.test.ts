@@ -20,7 +20,7 @@ const DRINK = {
   stirredDown: false,
 };
 
-describe('the reckoning endpoints', () => {
+describe('the prediction endpoints', () => {
   let server: LidoServer;
   before(async () => (server = await openLidoServer()));
   after(() => server.close());
@@ -117,7 +117,7 @@ describe('the reckoning endpoints', () => {
     expect(body.cautions.map(({ code }: { code: string }) => code)).to.include('caffeine_assumed');
   });
 
-  it('read a recipe told in words', async () => {
+  it('read a recipe written in words', async () => {
     const text = '3 1/2 cups coarse coffee, 2 quarts water, overnight in the fridge';
     const { status, body } = await post('/api/predict/recipe', { text });
     expect(status).to.equal(200);

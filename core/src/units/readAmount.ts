@@ -11,7 +11,7 @@ export interface ReadAmount {
   readonly quantity: Expected;
   /** g, mL, s, water over coffee, °C, or a fraction 0–1. */
   readonly value: number;
-  /** Upper end where a range was told; the same as value where not. */
+  /** Upper end where a range was given; the same as value where not. */
   readonly high: number;
 }
 

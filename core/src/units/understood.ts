@@ -5,7 +5,7 @@ import { amountText, writeMass, writeTemp, writeVolume } from './writeAmount.ts'
 /**
  * How an amount was understood, in both systems of measures.
  *
- * @returns as "828 mL, 28.0 fl oz", with "to" where a range was told
+ * @returns as "828 mL, 28.0 fl oz", with "to" where a range was given
  * @example understood({ ok: true, quantity: 'mass', value: 1000, high: 1000 }) // 1000 g, 35.3 oz
  */
 export function understood(amount: ReadAmount): string {

@@ -13,17 +13,17 @@ const PAGE = readFileSync(new URL('../../../docs/worked-examples.md', import.met
 
 interface Example {
   readonly title: string;
-  readonly reckon: keyof typeof RECKON;
+  readonly predict: keyof typeof PREDICT;
   readonly input: object;
   /** Path of a result, and the hand's figure with what it may be off. */
   readonly expect: Readonly<Record<string, [value: number, tolerance: number]>>;
 }
 
-const RECKON = {
+const PREDICT = {
   drink: (input: object) => predictDrink(predictDrinkRequest.parse(input)),
-  part: (input: object) =>
+  houseRecipe: (input: object) =>
     makeHouseRecipe(
-      houseRecipeSchema.parse({ id: 'part', version: 1, lifeDays: null, note: '', ...input }),
+      houseRecipeSchema.parse({ id: 'recipe', version: 1, lifeDays: null, note: '', ...input }),
       INGREDIENTS,
     ),
   thin: (input: object) => waterToStrengthG(input as Parameters<typeof waterToStrengthG>[0]),
@@ -61,9 +61,9 @@ describe('docs/worked-examples.md', () => {
     );
   });
 
-  for (const { title, reckon, input, expect: expected } of examples)
-    it(`${title} (${reckon})`, () => {
-      const result = RECKON[reckon](input);
+  for (const { title, predict, input, expect: expected } of examples)
+    it(`${title} (${predict})`, () => {
+      const result = PREDICT[predict](input);
       for (const [path, [value, tolerance]] of Object.entries(expected))
         expect(valueAt(result, path), path).to.be.closeTo(value, tolerance);
     });

@@ -31,7 +31,7 @@ export const predictEndpoints = (pantry: PantryService): readonly Endpoint[] => 
   endpoint({
     method: 'post',
     path: '/api/predict/drink',
-    summary: 'Concentrate and filler that bring a cup to its strength',
+    summary: 'Concentrate and diluents that bring a cup to its strength',
     body: predictDrinkRequest,
     answer: predictDrinkResponse,
     handle: async ({ caller, body }) => {

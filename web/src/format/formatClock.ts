@@ -13,7 +13,7 @@ export const dayName = (input: { at: Date; zone: string }): string =>
     .format(input.at)
     .replace(',', '');
 
-/** @returns "Sat 20 Jun" of a date told as 2026-06-20 */
+/** @returns "Sat 20 Jun" of a date like 2026-06-20 */
 export const dateName = (date: string): string =>
   dayName({ at: new Date(`${date}T12:00:00Z`), zone: 'UTC' });
 

@@ -23,7 +23,7 @@ describe('useOpened', () => {
     });
   const writes = () => browser.asked.filter(({ method }) => method !== 'GET');
 
-  it('opens one where none stood open; the way back takes it away again', async () => {
+  it('opens one where none stood open; the undo takes it away again', async () => {
     const { opened, pantry, notice } = await open();
     await opened.start(pantry.pantry['soy-drink']!);
     expect(notice.notice).to.include({ tone: 'done', text: 'Soy drink: opened today.' });
@@ -34,7 +34,7 @@ describe('useOpened', () => {
     ]);
   });
 
-  it('uses one up; the way back opens it since when it stood open', async () => {
+  it('uses one up; the undo opens it since when it stood open', async () => {
     const { opened, pantry, notice } = await open();
     await opened.useUp(pantry.pantry['whole-milk']!);
     expect(notice.notice!.text).to.equal('Whole milk: used up.');

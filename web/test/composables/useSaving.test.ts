@@ -17,7 +17,7 @@ describe('useSaving', () => {
     });
   const fails = () => Promise.reject(new Error('No room.'));
 
-  it('tells what was done, and takes it back by the way that the write gave', async () => {
+  it('says what was done, and undoes it as the write says', async () => {
     const { saving, notice } = await open();
     let stored = 'before';
     const isSaved = await saving({
@@ -32,7 +32,7 @@ describe('useSaving', () => {
     expect(stored).to.equal('before');
   });
 
-  it('tells why it failed behind what was not saved, offers no way back, and reads again', async () => {
+  it('says why it failed behind what was not saved, offers no undo, and reads again', async () => {
     let reads = 0;
     const { saving, notice } = await open(async () => (reads += 1));
     expect(await saving({ failed: 'Jar: not saved.', does: fails })).to.equal(false);

@@ -48,6 +48,9 @@ const BRIM = 1.13;
 const FOAM_ROOM = 1.04;
 const GRIP_INSIDE = 24;
 const LETTER = 12;
+/** Where a glass begins, behind its graduations, and the most room that it takes. */
+const LEFT = 62;
+const WIDEST = 280;
 const svg = ref<SVGSVGElement | null>(null);
 
 const liquids = computed(() => props.layers.filter(({ onTop }) => !onTop));
@@ -60,9 +63,9 @@ const shape = computed(() => {
   return vesselShape({ brimMl, heightMm, taper: TAPER[props.kind] });
 });
 const scale = computed(() =>
-  Math.min((FLOOR - TOP) / shape.value.heightMm, 280 / (2 * shape.value.topRadiusMm)),
+  Math.min((FLOOR - TOP) / shape.value.heightMm, WIDEST / (2 * shape.value.topRadiusMm)),
 );
-const x = computed(() => 62 + shape.value.topRadiusMm * scale.value);
+const x = computed(() => LEFT + shape.value.topRadiusMm * scale.value);
 const yOf = (volumeMl: number): number => FLOOR - heightOfMm(shape.value, volumeMl) * scale.value;
 const halfAt = (y: number): number =>
   radiusAtMm(shape.value, (FLOOR - y) / scale.value) * scale.value;

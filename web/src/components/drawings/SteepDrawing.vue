@@ -114,7 +114,7 @@ const headY = computed(() => Math.min(levelY.value - 26, yOf(props.vessel.brimMl
       @change="emit('level', $event)"
     />
 
-    <g class="way">
+    <g class="course">
       <text class="note" :x="edgeX + 14" :y="FLOOR - 62">{{ steepText }}</text>
       <path
         :d="`M${edgeX + 14} ${FLOOR - 50}H${afterX - after.topRadiusMm * scale - 14}m-9 -5l9 5l-9 5`"
@@ -181,7 +181,7 @@ text {
   stroke-dasharray: 3 3;
 }
 
-.way path {
+.course path {
   fill: none;
   stroke: var(--ink);
   stroke-width: 1.5;

@@ -48,12 +48,12 @@ const outline = computed(() => {
   return `M${x - wide} ${top}L${x - narrow} ${floor - round}Q${x - narrow} ${floor} ${x - narrow + round} ${floor}H${x + narrow - round}Q${x + narrow} ${floor} ${x + narrow} ${floor - round}L${x + wide} ${top}`;
 });
 const marks = computed(() => {
-  const way = props.ticksSide === 'left' ? -1 : 1;
+  const side = props.ticksSide === 'left' ? -1 : 1;
   const { brimMl } = props.shape;
   return volumeTicks({ brimMl, perUnitMl: props.perUnitMl }).map((tick) => {
     const y = yOf(tick.volumeMl);
-    const edge = props.x + way * halfAt(y);
-    return { ...tick, y, from: edge, to: edge + way * (tick.major ? 12 : 7) };
+    const edge = props.x + side * halfAt(y);
+    return { ...tick, y, from: edge, to: edge + side * (tick.major ? 12 : 7) };
   });
 });
 </script>

@@ -9,7 +9,7 @@ type DragEvent = D3DragEvent<SVGGElement, unknown, unknown>;
  *
  * @param input.handle what is dragged
  * @param input.svg the element whose viewBox gives the coordinates
- * @param input.moved told the position while the pointer is down
+ * @param input.moved called with the position while the pointer is down
  */
 export function useSvgDrag(input: {
   handle: Readonly<Ref<SVGGElement | null>>;

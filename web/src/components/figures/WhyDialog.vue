@@ -44,7 +44,7 @@ const emit = defineEmits<{ close: [] }>();
       </table>
       <p v-if="range"><strong>Range</strong> {{ range }}</p>
       <ul v-if="narrowedBy.length > 0">
-        <li v-for="way in narrowedBy" :key="way">{{ way }}</li>
+        <li v-for="text in narrowedBy" :key="text">{{ text }}</li>
       </ul>
       <slot />
     </div>

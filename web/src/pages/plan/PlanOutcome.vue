@@ -49,8 +49,8 @@ const narrows = computed(() => {
   const [most] = props.sampled?.strengthFrac.contributions ?? [];
   if (!most || most.shareFrac < 0.25) return '';
   const left = widthLeftFrac(most.shareFrac);
-  const way = NARROWED_BY[most.input];
-  return `${way[0]!.toUpperCase()}${way.slice(1)}, and ${percentText(left, 0)} of the range is left.`;
+  const remedy = NARROWED_BY[most.input];
+  return `${remedy[0]!.toUpperCase()}${remedy.slice(1)}, and ${percentText(left, 0)} of the range is left.`;
 });
 const isSet = (key: TargetKey): boolean => props.targets.some((target) => target.key === key);
 const refusal = (key: TargetKey): string => (props.refused?.key === key ? props.refused.text : '');
@@ -267,7 +267,7 @@ const noStart = computed(() => {
 .pair {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 28px;
+  gap: 4px 18px;
 }
 
 .start {

@@ -42,7 +42,7 @@ function add(): void {
   <div>
     <div v-for="(piece, i) in pieces" :key="i" class="piece">
       <AmountField
-        :label="i === 0 ? 'Hours of steep' : `Hours of steep, part ${i + 1}`"
+        :label="i === 0 ? 'Hours of steep' : `Hours of steep, place ${i + 1}`"
         class="hours"
         :value="piece.hours * 3600"
         :kind="
@@ -56,7 +56,7 @@ function add(): void {
         @change="(timeS) => replace(i, { hours: timeS / 3600 })"
       />
       <ChoiceField
-        :label="i === 0 ? 'Place' : `Place, part ${i + 1}`"
+        :label="i === 0 ? 'Place' : `Place ${i + 1}`"
         :model-value="piece.place"
         :options="PLACES"
         @update:model-value="replace(i, { place: $event, tempC: tempOf($event) })"
@@ -64,7 +64,7 @@ function add(): void {
       <button
         v-if="pieces.length > 1"
         type="button"
-        :aria-label="`Leave out part ${i + 1}`"
+        :aria-label="`Leave out place ${i + 1}`"
         @click="remove(i)"
       >
         ×

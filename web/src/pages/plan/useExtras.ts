@@ -18,7 +18,7 @@ import { useSettings } from '../../stores/settings.ts';
 import { useShop } from '../../stores/shop.ts';
 import { horizonOf } from './usePlan.ts';
 
-/** Another way to make the same batch, drawn faintly for comparison. */
+/** Another choice for the same batch, drawn faintly for comparison. */
 export type Alternative = 'coarser' | 'finer' | 'elsewhere';
 
 const NEARLY_ALL = 0.9;

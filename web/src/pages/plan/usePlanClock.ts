@@ -20,7 +20,7 @@ import { horizonOf } from './usePlan.ts';
 
 const HOUR_MS = 3_600_000;
 
-/** A way to make the plan meet the crew, and what it does to the yield. */
+/** A change that makes the plan meet the crew, and what it does to the yield. */
 export interface OfferedFit extends ScheduleFit {
   readonly text: string;
 }

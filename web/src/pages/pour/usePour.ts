@@ -25,7 +25,7 @@ const MEASURINGS = ['jigger', 'scale', 'exact'] as const satisfies readonly (
 /** How the bar measures on this tablet. */
 export type Measuring = (typeof MEASURINGS)[number];
 
-/** A cup that is warm to drink and does not scald. */
+/** A cup that is warm to drink and does not scald (common practice). */
 const WARM_CUP_C = 62;
 /** From here on a drink without ice is a hot one. */
 const HOT_FROM_C = 35;

@@ -86,7 +86,7 @@ const ROASTS = [
 <style scoped>
 .coffee {
   display: grid;
-  grid-template-columns: 2fr 1fr 1.4fr 0.9fr repeat(3, 0.8fr) 1.2fr;
+  grid-template-columns: 2fr 1fr 1.4fr 0.8fr 0.7fr 0.7fr 1.1fr 1.1fr;
   gap: 0 20px;
   padding: 8px 0;
 }

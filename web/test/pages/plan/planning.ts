@@ -23,7 +23,7 @@ class SilentWorker {
     // Nothing is drawn.
   }
   addEventListener(): void {
-    // Nothing is told.
+    // Nothing is heard.
   }
   removeEventListener(): void {
     // Nothing was.
@@ -33,7 +33,7 @@ class SilentWorker {
   }
 }
 
-/** Runs a composable of the planning bench over a plan, with the draft's store beside it. */
+/** Runs a composable of the planning bench over a plan, and gives the draft's store too. */
 export async function withPlan<T>(input: {
   browser: ReturnType<typeof installBrowser>;
   plan?: Partial<Plan>;

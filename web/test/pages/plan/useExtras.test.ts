@@ -48,7 +48,7 @@ describe('useExtras', () => {
     expect(thin.used.nearlyDone.value).to.contain('Never a concentrate');
   });
 
-  it('lays another way compareWith it, and says nothing where there is none', async () => {
+  it('compares with another choice, and says nothing where there is none', async () => {
     const { used } = await open();
     expect(used.comparedCurve.value).to.deep.equal([]);
     used.compareWith.value = 'elsewhere';

@@ -52,7 +52,7 @@ describe('useMenuTable', () => {
     expect(line('milk-tide').margin).to.equal('–');
   });
 
-  it('names each thing to heed once, with its drinks; allergens have their own column', async () => {
+  it('names each caution once, with its drinks; allergens have their own column', async () => {
     const { cautions, line } = await open();
     const texts = cautions.value.map(({ text }) => text);
     expect(new Set(texts).size).to.equal(texts.length);

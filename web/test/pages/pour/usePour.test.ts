@@ -45,7 +45,7 @@ describe('usePour', () => {
     expect(page.solution.value?.strengthFrac).to.be.closeTo(0.0135, 1e-9);
   });
 
-  it('aims at what a dragged concentrate comes to, in the way that the drink is told', async () => {
+  it('aims at what a dragged concentrate comes to, in the kind of target that the drink has', async () => {
     const page = await pour('lido-black');
     page.setLayer('concentrate', 100);
     expect(page.solution.value?.concentrateMl).to.be.closeTo(100, 1e-6);
