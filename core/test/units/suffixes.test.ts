@@ -40,3 +40,14 @@ describe('schemas', () => {
       expect(keys.filter((key) => !saysUnit(key))).to.deep.equal([]);
     });
 });
+
+describe('saysUnit', () => {
+  for (const key of ['massG', 'brewMl', 'strengthFrac', 'caffeineMgPerG', 'hours', 'ratio'])
+    it(`knows ${key}`, () => {
+      expect(saysUnit(key)).to.equal(true);
+    });
+  for (const key of ['mass', 'volume', 'temperature', 'Ml'])
+    it(`misses a unit in ${key}`, () => {
+      expect(saysUnit(key)).to.equal(false);
+    });
+});

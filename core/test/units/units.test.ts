@@ -1,7 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { unit } from 'mathjs';
-import { saysUnit } from '../../src/units/suffixes.ts';
 import {
   celsiusToFahrenheit,
   convert,
@@ -67,16 +66,5 @@ describe('temperature scales', () => {
     it(`${tempC} °C is ${tempF} °F`, () => {
       expect(celsiusToFahrenheit(tempC)).to.be.closeTo(tempF, 1e-12);
       expect(fahrenheitToCelsius(tempF)).to.be.closeTo(tempC, 1e-12);
-    });
-});
-
-describe('saysUnit', () => {
-  for (const key of ['massG', 'brewMl', 'strengthFrac', 'caffeineMgPerG', 'hours', 'ratio'])
-    it(`knows ${key}`, () => {
-      expect(saysUnit(key)).to.equal(true);
-    });
-  for (const key of ['mass', 'volume', 'temperature', 'Ml'])
-    it(`misses a unit in ${key}`, () => {
-      expect(saysUnit(key)).to.equal(false);
     });
 });
