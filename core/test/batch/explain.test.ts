@@ -3,21 +3,9 @@ import { EXPLAINED, explainPlan } from '../../src/batch/explain.ts';
 import { markText } from '../../src/explanation.ts';
 import { predictPlan } from '../../src/batch/predict.ts';
 import { USUAL_MODEL as model } from '../../src/brew/model.ts';
-import type { Plan } from '../../src/batch/schema.ts';
 import { expectNear } from '../near.ts';
+import { FRIDGE_PLAN as plan } from './plans.ts';
 
-const plan: Plan = {
-  coffeeId: 'a',
-  vesselId: 'b',
-  grind: 'coarse',
-  doseG: 900,
-  waterG: 4500,
-  waterC: 12,
-  wetting: 'stages',
-  steep: [{ place: 'fridge', tempC: 4, hours: 18 }],
-  agitationHours: [],
-  filtration: { method: 'drain', rinseG: 0 },
-};
 const result = predictPlan({
   plan,
   model,

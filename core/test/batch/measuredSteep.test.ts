@@ -2,26 +2,12 @@ import { expect } from 'chai';
 import { measuredSteep } from '../../src/batch/measuredSteep.ts';
 import { planInput } from '../../src/batch/plan.ts';
 import { predictPlan } from '../../src/batch/predict.ts';
-import type { BatchActual, Plan } from '../../src/batch/schema.ts';
+import type { BatchActual } from '../../src/batch/schema.ts';
 import { brew } from '../../src/brew/brew.ts';
 import { USUAL_MODEL as model } from '../../src/brew/model.ts';
 import { expectNear } from '../near.ts';
+import { TWO_PLACES_PLAN as plan } from './plans.ts';
 
-const plan: Plan = {
-  coffeeId: 'a',
-  vesselId: 'b',
-  grind: 'coarse',
-  doseG: 900,
-  waterG: 4500,
-  waterC: 12,
-  wetting: 'stages',
-  steep: [
-    { place: 'counter', tempC: 22, hours: 2 },
-    { place: 'fridge', tempC: 4, hours: 16 },
-  ],
-  agitationHours: [],
-  filtration: { method: 'drain', rinseG: 0 },
-};
 const batch = { startedAt: '2026-06-12T18:00:00.000Z' };
 const row = (kind: BatchActual['kind'], at: string, over: Partial<BatchActual> = {}) => ({
   id: `${kind}-${at}`,

@@ -5,24 +5,9 @@ import { brew } from '../../src/brew/brew.ts';
 import { USUAL_MODEL as model } from '../../src/brew/model.ts';
 import { planInput } from '../../src/batch/plan.ts';
 import { DomainError } from '../../src/errors.ts';
-import type { Plan } from '../../src/batch/schema.ts';
 import { expectNear } from '../near.ts';
+import { TWO_PLACES_PLAN as plan } from './plans.ts';
 
-const plan: Plan = {
-  coffeeId: 'a',
-  vesselId: 'b',
-  grind: 'coarse',
-  doseG: 900,
-  waterG: 4500,
-  waterC: 12,
-  wetting: 'stages',
-  steep: [
-    { place: 'counter', tempC: 22, hours: 2 },
-    { place: 'fridge', tempC: 4, hours: 16 },
-  ],
-  agitationHours: [],
-  filtration: { method: 'drain', rinseG: 0 },
-};
 const jar = { brimMl: 1000, shaken: true };
 const set = (over: Partial<Parameters<typeof sampleSet>[0]> = {}) =>
   sampleSet({

@@ -4,19 +4,9 @@ import { predictPlan } from '../../src/batch/predict.ts';
 import { USUAL_MODEL as model } from '../../src/brew/model.ts';
 import type { Plan } from '../../src/batch/schema.ts';
 import { expectNear } from '../near.ts';
+import { FRIDGE_PLAN } from './plans.ts';
 
-const plan: Plan = {
-  coffeeId: 'a',
-  vesselId: 'b',
-  grind: 'coarse',
-  doseG: 900,
-  waterG: 4500,
-  waterC: 12,
-  wetting: 'stages',
-  steep: [{ place: 'fridge', tempC: 4, hours: 18 }],
-  agitationHours: [],
-  filtration: { method: 'on-grounds', rinseG: 0 },
-};
+const plan: Plan = { ...FRIDGE_PLAN, filtration: { method: 'on-grounds', rinseG: 0 } };
 
 describe('strengthByDay', () => {
   const course = strengthByDay({ plan, model, fridgeC: 4 });
