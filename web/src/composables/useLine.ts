@@ -1,7 +1,7 @@
-import { amountText, writeMass, writeVolume } from '@ratio/core/units';
 import { computed } from 'vue';
 import { clockTime } from '../format/formatClock.ts';
 import { onHandMl } from '../stores/jugs.ts';
+import { useAmountFormat } from './useAmountFormat.ts';
 import { useStores } from '../stores/useStores.ts';
 
 const DAY_MS = 86_400_000;
@@ -16,11 +16,12 @@ interface Station {
 
 /** What stands at each station now. */
 export function useLine() {
-  const { shelf, drafts, batches, jugs, menu, settings } = useStores();
+  const { shelf, drafts, batches, jugs, menu } = useStores();
+  const format = useAmountFormat();
 
   const plan = computed(() => {
     const { doseG, waterG } = drafts.plan;
-    const mass = amountText(writeMass({ massG: doseG, units: settings.units }));
+    const mass = format.value.mass(doseG);
     return `1 draft, ${mass} at 1:${(waterG / doseG).toFixed(1)}`;
   });
   const steep = computed(() => {
@@ -38,7 +39,7 @@ export function useLine() {
     const { onHand } = jugs;
     if (onHand.length === 0) return { text: 'no concentrate', due: true };
     const volumeMl = onHand.reduce((sum, jug) => sum + onHandMl(jug), 0);
-    const held = amountText(writeVolume({ volumeMl, units: settings.units }));
+    const held = format.value.volume(volumeMl);
     const soon = onHand.filter(
       ({ useBy }) => Date.parse(useBy) - shelf.now.getTime() < DAY_MS,
     ).length;

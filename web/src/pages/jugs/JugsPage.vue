@@ -1,8 +1,9 @@
 <script setup lang="ts">
+import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { useStores } from '../../stores/useStores.ts';
 import type { Jug } from '@ratio/core/jug';
 import { coffeeOf } from '@ratio/core/matter';
-import { amountText, writeVolume, percentText } from '@ratio/core/units';
+import { percentText } from '@ratio/core/units';
 import { computed } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
 import { clockTime, dayName, fromNow } from '../../format/formatClock.ts';
@@ -17,7 +18,8 @@ const READ_BY: Readonly<Record<Jug['readBy'], string>> = {
   balance: 'by the balance',
 };
 
-const { shelf, jugs, settings } = useStores();
+const { shelf, jugs } = useStores();
+const format = useAmountFormat();
 const router = useRouter();
 
 const rows = computed(() =>
@@ -26,7 +28,7 @@ const rows = computed(() =>
     const leftMs = useBy.getTime() - shelf.now.getTime();
     return {
       jug,
-      level: amountText(writeVolume({ volumeMl: onHandMl(jug), units: settings.units })),
+      level: format.value.volume(onHandMl(jug)),
       colour: cssColour(coffeeOf({ massG: 1, strengthFrac: jug.strengthFrac })),
       made: clockTime({ at: new Date(jug.madeAt), zone: shelf.zone }),
       useBy: dayName({ at: useBy, zone: shelf.zone }),

@@ -9,12 +9,12 @@ import {
 } from '@ratio/core/batch';
 import { hoursToRelease, hoursToStrength, looseMassG, STRENGTH_NAMES } from '@ratio/core/brew';
 import { GRIND_NAMES } from '@ratio/core/coffee';
-import { amountText, writeMass, percentText, percentFigure } from '@ratio/core/units';
+import { percentText, percentFigure } from '@ratio/core/units';
 import { storeToRefs } from 'pinia';
 import { computed, ref } from 'vue';
 import { duration } from '../../format/formatClock.ts';
 import { useDraft } from '../../stores/draft.ts';
-import { useSettings } from '../../stores/settings.ts';
+import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { useShop } from '../../stores/shop.ts';
 import { horizonOf } from './usePlan.ts';
 
@@ -29,11 +29,11 @@ export function useExtras() {
   const shelf = useShop();
   const drafts = useDraft();
   const { plan, model } = storeToRefs(drafts);
-  const { units } = storeToRefs(useSettings());
+  const format = useAmountFormat();
   const compareWith = ref<Alternative | null>(null);
 
   const vessel = computed(() => shelf.vessels.find(({ id }) => id === plan.value.vesselId));
-  const mass = (massG: number): string => amountText(writeMass({ massG, units: units.value }));
+  const mass = (massG: number): string => format.value.mass(massG);
   const strengthOf = (of: Plan): number | null => {
     if (!model.value || !vessel.value) return null;
     return predictPlan({ plan: of, model: model.value, vessel: vessel.value, horizonHours: 1 })

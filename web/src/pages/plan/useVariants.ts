@@ -1,13 +1,12 @@
 import { planSchema, predictPlan, type Plan, type PlanOutcome } from '@ratio/core/batch';
 import { FILTRATIONS, modelOf } from '@ratio/core/brew';
 import { idSchema } from '@ratio/core/document';
-import { amountText, writeMass, writeVolume, percentText } from '@ratio/core/units';
-import { storeToRefs } from 'pinia';
+import { percentText } from '@ratio/core/units';
 import { computed } from 'vue';
 import { z } from 'zod';
 import { newId } from '../../api/client.ts';
 import { useDraft } from '../../stores/draft.ts';
-import { useSettings } from '../../stores/settings.ts';
+import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { useShop } from '../../stores/shop.ts';
 import { useStored } from '../../composables/useStored.ts';
 import { horizonOf } from './usePlan.ts';
@@ -22,7 +21,7 @@ const MOST = 3;
 export function useVariants() {
   const shelf = useShop();
   const drafts = useDraft();
-  const { units } = storeToRefs(useSettings());
+  const format = useAmountFormat();
   const variants = useStored<Variant[]>('ratio.variants', z.array(variantSchema), []);
 
   function outcomeOf(
@@ -48,7 +47,7 @@ export function useVariants() {
     const draft = outcomeOf(drafts.plan);
     if (!draft || kept.value.length === 0) return [];
     const all = [draft, ...kept.value];
-    const mass = (massG: number) => amountText(writeMass({ massG, units: units.value }));
+    const { mass, volume } = format.value;
     const row = (label: string, cell: (of: (typeof all)[number]) => string) => ({
       label,
       cells: all.map(cell),
@@ -63,9 +62,7 @@ export function useVariants() {
         plan.steep.map(({ hours, place }) => `${hours} h ${place}`).join(', '),
       ),
       row('Strain', ({ plan }) => FILTRATIONS[plan.filtration.method].label),
-      row('Brew', ({ result }) =>
-        amountText(writeVolume({ volumeMl: result.outcome.brewMl, units: units.value })),
-      ),
+      row('Brew', ({ result }) => volume(result.outcome.brewMl)),
       row('Strength', ({ result }) => `${percentText(result.outcome.strengthFrac)}`),
       row('Extraction', ({ result }) => `${percentText(result.outcome.extractionYieldFrac, 1)}`),
     ];

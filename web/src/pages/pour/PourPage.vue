@@ -29,8 +29,6 @@ const VIEWS = [
   { value: 'versions', text: 'History' },
 ] as const;
 const writeJug = (jug: Jug): string => format.value.volume(onHandMl(jug));
-/** What is changed and not kept. */
-const changes = computed(() => (hand.edited.value ? hand.changes.value : null));
 
 function startNew(): void {
   hand.startNew();
@@ -99,11 +97,11 @@ useKeys({ n: startNew });
         @pour="page.pour"
       />
       <DrinkMake
-        v-else-if="view === 'make' && page.shelf.shop"
+        v-else-if="view === 'make' && outcome && page.shelf.shop"
         :drink="drink"
         :solution="solution"
         :is-new="isNew"
-        :changes="changes"
+        :changes="outcome.changes"
         :keeping="keeping"
         :jug-frac="jugs.chosen.strengthFrac"
         :made="Object.values(page.pantry.resolved.made)"

@@ -1,11 +1,11 @@
 import { MOST_SAMPLES, planOfSample, sampleSet, type SampleSet } from '@ratio/core/batch';
 import { GRIND_NAMES, type Grind } from '@ratio/core/coffee';
-import { amountText, writeMass } from '@ratio/core/units';
 import { storeToRefs } from 'pinia';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { z } from 'zod';
 import { newId, sentenceOf } from '../../api/client.ts';
+import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { useStored } from '../../composables/useStored.ts';
 import { clockTime } from '../../format/formatClock.ts';
 import { useStores } from '../../stores/useStores.ts';
@@ -16,7 +16,8 @@ const numbersSchema = z.array(z.number().positive());
 
 /** A set of small jars made from the draft, and the sets that were started. */
 export function useSampleSets() {
-  const { shelf, drafts, samples, settings, notice } = useStores();
+  const { shelf, drafts, samples, notice } = useStores();
+  const format = useAmountFormat();
   const router = useRouter();
   const { plan, coffee, model } = storeToRefs(drafts);
   const busy = ref(false);
@@ -50,9 +51,9 @@ export function useSampleSets() {
   });
 
   const mass = (massG: number): string =>
-    massG < SMALL_JAR_G && settings.units === 'metric'
+    massG < SMALL_JAR_G && format.value.units === 'metric'
       ? `${massG.toFixed(1)}\u2009g`
-      : amountText(writeMass({ massG, units: settings.units }));
+      : format.value.mass(massG);
   const timeText = (atMs: number): string => clockTime({ at: new Date(atMs), zone: shelf.zone });
 
   async function save(set: SampleSet, done: string): Promise<void> {
