@@ -33,6 +33,7 @@ export default tseslint.config(
       'vue/html-closing-bracket-newline': 'off',
       'vue/multiline-html-element-content-newline': 'off',
       'vue/require-default-prop': 'off',
+      'vue/v-bind-style': ['error', 'shorthand', { sameNameShorthand: 'always' }],
     },
   },
   {

@@ -51,7 +51,7 @@ useKeys({
 <template>
   <a href="#page" class="skip">Skip to the page</a>
   <TheLine
-    :stations="stations"
+    :stations
     :units="settings.units"
     @help="help = true"
     @find="finding = true"
@@ -74,7 +74,7 @@ useKeys({
   </main>
   <NoticeBar :notice="notices.shown" @undo="notices.undo" @close="notices.dismiss" />
   <KeysHelp v-model="help" />
-  <FinderDialog v-model="finding" v-model:sought="sought" :found="found" @go="go" />
+  <FinderDialog v-model="finding" v-model:sought="sought" :found @go="go" />
 </template>
 
 <style scoped>

@@ -145,7 +145,7 @@ const rows = computed(() =>
       <path class="curve" :d="path" />
       <AxisSide :ticks="yieldTicks" :x="LEFT" side="left" />
       <AxisSide :ticks="strengthTicks" :x="RIGHT" side="right" />
-      <AxisBottom :scale="x" :y="BASE" :majors="majors" :minor-step="1" :under="clockAt" />
+      <AxisBottom :scale="x" :y="BASE" :majors :minor-step="1" :under="clockAt" />
       <line class="end" :x1="at.x" :x2="at.x" :y1="TOP - 8" :y2="BASE" />
       <circle class="dot" :cx="at.x" :cy="at.y" r="5" />
       <g
@@ -156,7 +156,7 @@ const rows = computed(() =>
         <text class="note" y="18">{{ percentText(releasedFrac, 0) }} of what it gives</text>
       </g>
       <SvgHandle
-        :svg="svg"
+        :svg
         :x="at.x"
         :y="BASE"
         axis="x"
@@ -175,7 +175,7 @@ const rows = computed(() =>
     <ChartTable
       caption="Extraction and strength by hours"
       :head="['Hours', 'Extraction', 'Strength']"
-      :rows="rows"
+      :rows
     />
   </figure>
 </template>

@@ -136,7 +136,7 @@ const rows = computed(() =>
       >
         tastes as meant
       </text>
-      <AxisSide :ticks="ticks" :x="LEFT" side="left" />
+      <AxisSide :ticks :x="LEFT" side="left" />
       <AxisBottom :scale="x" :y="BASE" :majors="[0, 5, 10, 15, 20, 25, 30]" :minor-step="1" />
       <path v-if="other" class="curve beside" :d="pathOf(other.timeline)" />
       <path class="curve" :d="pathOf(timeline)" />
@@ -145,7 +145,7 @@ const rows = computed(() =>
         <line class="end" :x1="judged.x" :x2="judged.x" :y1="TOP - 4" :y2="BASE" />
         <circle class="dot" :cx="judged.x" :cy="judged.y" r="5" />
         <SvgHandle
-          :svg="svg"
+          :svg
           :x="judged.x"
           :y="BASE"
           axis="x"
@@ -165,7 +165,7 @@ const rows = computed(() =>
     <ChartTable
       caption="The drink while it stands"
       :head="['After pouring', 'Strength', 'Ice melted', 'Temperature', 'Level', other?.name ?? '']"
-      :rows="rows"
+      :rows
     />
   </figure>
 </template>

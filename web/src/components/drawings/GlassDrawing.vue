@@ -138,12 +138,12 @@ const SLIM = { tumbler: 2.05, highball: 2.7, mug: 1.05, carafe: 1.7 };
     :aria-label="`The glass, to scale: ${spoken}.`"
   >
     <VesselOutline
-      :shape="shape"
-      :x="x"
+      :shape
+      :x
       :floor="FLOOR"
-      :scale="scale"
+      :scale
       ticks-side="left"
-      :per-unit-ml="perUnitMl"
+      :per-unit-ml
       :layers="
         stacked.map((layer) => ({ volumeMl: layer.drawnMl, colour: layer.colour, grounds: false }))
       "
@@ -191,11 +191,11 @@ const SLIM = { tumbler: 2.05, highball: 2.7, mug: 1.05, carafe: 1.7 };
         {{ label.amount }}
       </text>
     </g>
-    <text v-if="ice" class="note" :x="x" :y="FLOOR + 28" text-anchor="middle">{{ ice.text }}</text>
+    <text v-if="ice" class="note" :x :y="FLOOR + 28" text-anchor="middle">{{ ice.text }}</text>
     <SvgHandle
       v-for="layer in still ? [] : stacked"
       :key="`grip-${layer.key}`"
-      :svg="svg"
+      :svg
       :x="x + halfAt(layer.highY)"
       :y="layer.highY"
       axis="y"
@@ -210,7 +210,7 @@ const SLIM = { tumbler: 2.05, highball: 2.7, mug: 1.05, carafe: 1.7 };
     />
     <SvgHandle
       v-if="ice && !still"
-      :svg="svg"
+      :svg
       :x="x - halfAt(iceY) + GRIP_INSIDE"
       :y="iceY"
       axis="y"
@@ -227,7 +227,7 @@ const SLIM = { tumbler: 2.05, highball: 2.7, mug: 1.05, carafe: 1.7 };
     </SvgHandle>
     <SvgHandle
       v-if="!still"
-      :svg="svg"
+      :svg
       :x="x - halfAt(lineY) + GRIP_INSIDE"
       :y="lineY"
       axis="y"

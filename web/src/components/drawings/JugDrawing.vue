@@ -18,7 +18,7 @@ const shape = computed(() => {
 <template>
   <svg viewBox="0 0 92 96" role="img" :aria-label="text">
     <VesselOutline
-      :shape="shape"
+      :shape
       :x="52"
       :floor="FLOOR"
       :scale="PX_PER_MM"

@@ -73,9 +73,9 @@ const headY = computed(() => Math.min(levelY.value - 26, yOf(props.vessel.brimMl
       :shape="before"
       :x="beforeX"
       :floor="FLOOR"
-      :scale="scale"
+      :scale
       ticks-side="left"
-      :per-unit-ml="perUnitMl"
+      :per-unit-ml
       :layers="[
         { volumeMl: Math.max(0, level - bedMl), colour: steepColour, grounds: false },
         { volumeMl: Math.min(level, bedMl), colour: steepColour, grounds: true },
@@ -100,7 +100,7 @@ const headY = computed(() => Math.min(levelY.value - 26, yOf(props.vessel.brimMl
     </text>
     <text class="set" :x="edgeX + 30" :y="levelY + 4">{{ levelText }}</text>
     <SvgHandle
-      :svg="svg"
+      :svg
       :x="edgeX + 18"
       :y="levelY"
       axis="y"
@@ -110,7 +110,7 @@ const headY = computed(() => Math.min(levelY.value - 26, yOf(props.vessel.brimMl
       :step="STEP_ML"
       label="Level in the vessel"
       :value-text="levelText"
-      :invert="invert"
+      :invert
       @change="emit('level', $event)"
     />
 
@@ -131,9 +131,9 @@ const headY = computed(() => Math.min(levelY.value - 26, yOf(props.vessel.brimMl
       :shape="after"
       :x="afterX"
       :floor="FLOOR"
-      :scale="scale"
+      :scale
       ticks-side="right"
-      :per-unit-ml="perUnitMl"
+      :per-unit-ml
       :layers="[{ volumeMl: brewMl, colour: brewColour, grounds: false }]"
     />
   </svg>

@@ -92,7 +92,7 @@ async function select(event: FocusEvent): Promise<void> {
 <template>
   <div class="amount bare" :class="size">
     <ElInput
-      :id="id"
+      :id
       :model-value="shown"
       :aria-label="label"
       :aria-invalid="complaint !== ''"

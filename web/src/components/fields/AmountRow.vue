@@ -19,7 +19,7 @@ const emit = defineEmits<{ change: [value: number, quantity: Expected] }>();
 </script>
 
 <template>
-  <ChoiceRow :label="field.label" :note="note">
+  <ChoiceRow :label="field.label" :note>
     <AmountField
       v-bind="field"
       :label="name ?? field.label"

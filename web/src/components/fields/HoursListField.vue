@@ -13,7 +13,7 @@ const emit = defineEmits<{ change: [hours: number[]] }>();
 
 <template>
   <ListField
-    :label="label"
+    :label
     :values="hours.map((h) => h * 3600)"
     accepts="time"
     plain-unit="hour"
@@ -21,8 +21,8 @@ const emit = defineEmits<{ change: [hours: number[]] }>();
     :min="0"
     :max="604800"
     limit-text="Between 0 and 168 h."
-    :placeholder="placeholder"
-    :may-be-empty="mayBeEmpty"
+    :placeholder
+    :may-be-empty
     @change="
       (times) =>
         emit(

@@ -14,7 +14,7 @@ const chosen = defineModel<T>({ required: true });
 </script>
 
 <template>
-  <ChoiceRow :label="label" :note="note">
-    <ChoiceField v-model="chosen" :label="name ?? label" :options="options" />
+  <ChoiceRow :label :note>
+    <ChoiceField v-model="chosen" :label="name ?? label" :options />
   </ChoiceRow>
 </template>

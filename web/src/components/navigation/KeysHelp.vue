@@ -17,7 +17,7 @@ const KEYS = [
 <template>
   <ElDialog v-model="open" title="Keys" width="min(92vw, 440px)" append-to-body>
     <dl>
-      <div v-for="[key, does] in KEYS" :key="key">
+      <div v-for="[key, does] in KEYS" :key>
         <dt class="figures">{{ key }}</dt>
         <dd>{{ does }}</dd>
       </div>

@@ -59,18 +59,18 @@ const setMethod = (method: HouseRecipeMethod): void =>
       @update:model-value="setMethod"
     />
     <HouseRecipeInputs
-      :recipe="recipe"
-      :made="made"
-      :ingredients="ingredients"
-      :format="format"
+      :recipe
+      :made
+      :ingredients
+      :format
       @change="(inputs, what) => emit('change', { inputs }, what)"
     />
 
     <HouseRecipeProcess
       :process="recipe.process"
-      :made="made"
-      :ingredients="ingredients"
-      :format="format"
+      :made
+      :ingredients
+      :format
       @change="(process, what) => emit('change', { process }, what)"
     />
     <div class="pair">

@@ -53,7 +53,7 @@ const add = (): void =>
       <li v-for="(input, i) in recipe.inputs" :key="`${recipe.id}-${i}`">
         <IngredientField
           :label="`Input ${i + 1}`"
-          :ingredients="ingredients"
+          :ingredients
           :model-value="input.ingredient"
           @update:model-value="setInput(i, { ingredient: $event })"
         />

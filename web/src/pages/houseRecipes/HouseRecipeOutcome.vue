@@ -101,8 +101,8 @@ const per100 = computed(() => {
       <strong>On hand</strong>
       <OpenState
         :name="recipe.name"
-        :life="life"
-        :zone="zone"
+        :life
+        :zone
         opening="Made today"
         @open="emit('open')"
         @used-up="emit('usedUp')"
@@ -110,10 +110,10 @@ const per100 = computed(() => {
       <RouterLink :to="`/label?recipe=${recipe.id}`">Its label</RouterLink>
     </div>
     <HouseRecipeScale
-      :recipe="recipe"
-      :made="made"
-      :need="need"
-      :format="format"
+      :recipe
+      :made
+      :need
+      :format
       @scale="(factor, what) => emit('scale', factor, what)"
     />
     <CautionList :cautions="made.cautions" />

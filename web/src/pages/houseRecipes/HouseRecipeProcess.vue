@@ -32,10 +32,10 @@ function setStrength(strengthFrac: number): void {
 <template>
   <InfusionSteps
     v-if="process.method === 'infuse'"
-    :process="process"
-    :made="made"
-    :ingredients="ingredients"
-    :format="format"
+    :process
+    :made
+    :ingredients
+    :format
     @change="(next, what) => emit('change', next, what)"
   />
   <AmountRow

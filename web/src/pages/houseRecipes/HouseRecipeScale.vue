@@ -59,7 +59,7 @@ const factor = computed(() => leftG.value / recipeG.value);
         :kind="massKind(format, { step: 10, min: 0, max: 50000 })"
         @change="leftG = $event"
       />
-      <ChoiceField v-model="leftOf" label="Left of what" :options="options" />
+      <ChoiceField v-model="leftOf" label="Left of what" :options />
       <ElButton :disabled="factor <= 0" @click="emit('scale', factor, 'made from what is left')">{{
         factor > 0 ? times(factor) : 'Make that'
       }}</ElButton>

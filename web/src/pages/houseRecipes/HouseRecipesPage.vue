@@ -57,24 +57,24 @@ useKeys({ n: () => void page.add() });
     </section>
     <template v-if="recipe">
       <HouseRecipeForm
-        :recipe="recipe"
-        :made="made"
+        :recipe
+        :made
         :ingredients="store.all.filter(({ id }) => id !== recipe?.id)"
         :leftover="page.leftover.value"
-        :format="format"
+        :format
         @change="page.change"
         @remove="page.remove"
       />
       <HouseRecipeOutcome
         v-if="made"
-        :recipe="recipe"
-        :made="made"
+        :recipe
+        :made
         :need="page.need.value"
         :goes-into="page.goesInto.value"
         :life="open.lifeOf(recipe.id)"
         :use-by="open.lastDayOf(made.lifeDays)"
         :zone="open.zone.value"
-        :format="format"
+        :format
         @scale="page.scale"
         @open="open.start(made.ingredient)"
         @used-up="open.useUp(made.ingredient)"

@@ -79,7 +79,7 @@ const BY = [
       <div class="fields">
         <IngredientField
           label="What is matched to it"
-          :ingredients="ingredients"
+          :ingredients
           :model-value="process.match.ingredient"
           @update:model-value="setMatch({ ingredient: $event })"
         />

@@ -162,7 +162,7 @@ const density = (ingredient: Ingredient): string =>
           Nothing of that name. Put it on the shelf from its package.
         </p>
       </div>
-      <PackageCard :form="form" :from-package="fromPackage" @add="add" @discard="discard" />
+      <PackageCard :form :from-package @add="add" @discard="discard" />
     </div>
   </div>
 </template>

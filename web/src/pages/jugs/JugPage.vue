@@ -189,7 +189,7 @@ const afterMl = (massG: number, strengthFrac: number): string =>
       </BalanceCard>
     </div>
     <JugLedger
-      :entries="entries"
+      :entries
       :zone="shelf.zone"
       :write-mass="format.mass"
       :write-percent="format.percent"

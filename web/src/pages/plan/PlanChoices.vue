@@ -212,8 +212,8 @@ function setWater(value: number, quantity: Expected): void {
     >
       <SteepPieces
         :pieces="plan.steep"
-        :fridge-c="fridgeC"
-        :room-c="roomC"
+        :fridge-c
+        :room-c
         @change="emit('change', { steep: $event })"
       />
     </ChoiceRow>

@@ -64,17 +64,17 @@ const refused = computed(() =>
         <button type="button" @click="drafts.restart">New plan</button>
       </nav>
       <PlanChoices
-        :plan="plan"
+        :plan
         :targets="draft.targets"
         :locked="draft.locked"
         :scooped="draft.scooped"
-        :refused="refused"
-        :coffee="coffee"
-        :model="model"
-        :vessel="vessel"
+        :refused
+        :coffee
+        :model
+        :vessel
         :coffees="shelf.coffees"
         :vessels="shelf.vessels"
-        :format="format"
+        :format
         :fridge-c="shelf.shop.fridgeC"
         :room-c="shelf.shop.roomC"
         :scoop-ml="shelf.shop.scoopMl"
@@ -124,15 +124,15 @@ const refused = computed(() =>
     <PlanOutcome
       v-if="result"
       class="right"
-      :result="result"
-      :sampled="sampled"
+      :result
+      :sampled
       :targets="draft.targets"
       :locked="draft.locked"
-      :refused="refused"
-      :format="format"
-      :pours="pours"
-      :cost-per-l="costPerL"
-      :starting="starting"
+      :refused
+      :format
+      :pours
+      :cost-per-l
+      :starting
       @start="start"
       @compare="variants.keep"
       @why="asked = $event"
@@ -156,12 +156,7 @@ const refused = computed(() =>
         />
       </template>
     </PlanOutcome>
-    <WhyDialog
-      :explanation="explanation"
-      :range="rangeText"
-      :narrowed-by="narrowedBy"
-      @close="asked = null"
-    />
+    <WhyDialog :explanation :range="rangeText" :narrowed-by @close="asked = null" />
   </div>
   <div v-else class="empty">
     <h2>No coffee or vessel is on the shelf</h2>

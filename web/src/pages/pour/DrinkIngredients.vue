@@ -78,7 +78,7 @@ const add = (): void =>
       <li v-for="(one, i) in drink.additions" :key="`set-${i}`">
         <IngredientField
           :label="`Ingredient ${i + 1}`"
-          :ingredients="ingredients"
+          :ingredients
           :model-value="one.ingredient"
           @update:model-value="setAddition(i, { ingredient: $event })"
         />
@@ -86,7 +86,7 @@ const add = (): void =>
           :label="`Amount of ingredient ${i + 1}`"
           :value="one.volumeMl"
           :kind="volumeKind(format, { step: 1, min: 0, max: 5000, accepts: ['volume', 'mass'] })"
-          :measures="measures"
+          :measures
           @change="(value, quantity) => setAmount(i, value, quantity)"
         />
         <AmountField
@@ -108,7 +108,7 @@ const add = (): void =>
       <li v-for="(one, i) in diluents" :key="`diluent-${i}`">
         <IngredientField
           :label="`Diluent ${i + 1}`"
-          :ingredients="ingredients"
+          :ingredients
           :model-value="one.ingredient"
           @update:model-value="setDiluent(i, { ingredient: $event })"
         />

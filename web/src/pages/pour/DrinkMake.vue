@@ -104,8 +104,8 @@ const setBefore = (value: 'as-is' | 'chilled' | 'stirred'): void =>
     />
     <TargetRow
       :target="drink.target"
-      :solution="solution"
-      :format="format"
+      :solution
+      :format
       @change="(target) => change({ target })"
       @aim="emit('aim', $event)"
     />
@@ -133,9 +133,9 @@ const setBefore = (value: 'as-is' | 'chilled' | 'stirred'): void =>
       <DrinkIce
         :ice="drink.ice"
         :ice-g="solution.iceG"
-        :jug-frac="jugFrac"
-        :made="made"
-        :format="format"
+        :jug-frac
+        :made
+        :format
         @change="(ice) => change({ ice })"
       />
       <PickRow
@@ -153,14 +153,7 @@ const setBefore = (value: 'as-is' | 'chilled' | 'stirred'): void =>
         @change="(tempC) => change({ chilledToC: tempC })"
       />
     </div>
-    <DrinkIngredients
-      :drink="drink"
-      :solution="solution"
-      :ingredients="ingredients"
-      :measures="measures"
-      :format="format"
-      @change="change"
-    />
+    <DrinkIngredients :drink :solution :ingredients :measures :format @change="change" />
     <div class="grid sold">
       <PickRow
         label="Served"
@@ -185,9 +178,9 @@ const setBefore = (value: 'as-is' | 'chilled' | 'stirred'): void =>
     <KeepRow
       v-if="changes"
       class="keep"
-      :changes="changes"
-      :is-new="isNew"
-      :keeping="keeping"
+      :changes
+      :is-new
+      :keeping
       @usual="emit('usual')"
       @keep="emit('keep', $event)"
     />

@@ -23,7 +23,7 @@ const options = computed(() => [
   <ChoiceField
     label="Ice today"
     :model-value="tempC === null ? OWN : String(tempC)"
-    :options="options"
+    :options
     @update:model-value="(value) => emit('change', value === OWN ? null : Number(value))"
   />
 </template>

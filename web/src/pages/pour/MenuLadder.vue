@@ -65,7 +65,7 @@ function trouble({ solution }: MenuRow): string {
       @update:model-value="emit('jug', $event)"
     />
     <p class="soft fine">{{ jug.coffeeName }} · {{ writeJug(jug) }}</p>
-    <IceToday class="ice" :temp-c="iceTodayC" :format="format" @change="emit('ice', $event)" />
+    <IceToday class="ice" :temp-c="iceTodayC" :format @change="emit('ice', $event)" />
     <div class="more">
       <ElButton @click="emit('add')">New drink</ElButton>
       <RouterLink to="/pour/menu">Whole menu</RouterLink>

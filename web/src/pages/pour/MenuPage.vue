@@ -56,13 +56,13 @@ const print = (): void => window.print();
           "
           @update:model-value="take"
         />
-        <IceToday :temp-c="menu.iceTodayC" :format="format" @change="menu.iceTodayC = $event" />
+        <IceToday :temp-c="menu.iceTodayC" :format @change="menu.iceTodayC = $event" />
         <ElButton @click="print">Print the menu</ElButton>
         <RouterLink to="/pour">Back to the glass</RouterLink>
       </div>
     </header>
     <MenuTable
-      :lines="lines"
+      :lines
       :is-batch="source.lowFrac !== null"
       :dense="isLong"
       @choose="(id) => router.push(`/pour?drink=${id}`)"

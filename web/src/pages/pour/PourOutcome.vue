@@ -94,10 +94,10 @@ useIntersectionObserver(
   <section class="outcome" aria-label="This drink">
     <StrengthHead
       class="top"
-      :drink="drink"
-      :solved="solved"
-      :minute="minute"
-      :format="format"
+      :drink
+      :solved
+      :minute
+      :format
       @why="asked = 'strength'"
       @aim="(strengthFrac) => emit('aim', { strengthFrac })"
     />
@@ -105,15 +105,15 @@ useIntersectionObserver(
       v-if="solution.status !== 'met'"
       class="reach"
       :why="solved.cautions[0]!"
-      :remedies="remedies"
+      :remedies
       @apply="emit('apply', $event)"
     />
     <TasteRow @adjust="emit('adjust', $event)" />
     <KeepRow
       v-if="changes"
-      :changes="changes"
-      :is-new="isNew"
-      :keeping="keeping"
+      :changes
+      :is-new
+      :keeping
       @usual="emit('usual')"
       @keep="emit('keep', $event)"
     />
@@ -123,22 +123,22 @@ useIntersectionObserver(
       :other="otherIce"
       :own-name="ownIceName"
       :window="solved.window"
-      :minute="minute"
+      :minute
       :last-sip-minutes="lastSip"
-      :format="format"
+      :format
       @minute="emit('aim', { atMinutes: $event })"
     />
     <BuildList
       class="build"
-      :build="build"
-      :measuring="measuring"
-      :rounding="rounding"
-      :count="count"
+      :build
+      :measuring
+      :rounding
+      :count
       @measuring="emit('measuring', $event)"
       @count="emit('count', $event)"
     />
     <p v-if="hotText" class="fine">{{ hotText }}</p>
-    <BulkCard v-if="bulk" :bulk="bulk" :format="format" />
+    <BulkCard v-if="bulk" :bulk :format />
     <DrinkFacts
       :caffeine-mg="each(solution.caffeineMg)"
       :energy-kcal="each(solution.energyKcal)"
@@ -146,15 +146,15 @@ useIntersectionObserver(
       :alcohol-frac="solution.alcoholFrac"
       :cost="cost ? format.money(cost.price) : '–'"
       :price="format.money(drink.price)"
-      :margin="margin"
+      :margin
       :unpriced="cost?.unknown ?? []"
       :allergens="solved.allergens"
       :servings="drink.servings"
-      :left="left"
+      :left
       @why="asked = $event"
     />
-    <div ref="cautionList"><CautionList :cautions="cautions" /></div>
-    <DrinkWhy v-model="asked" :explained="explained" />
+    <div ref="cautionList"><CautionList :cautions /></div>
+    <DrinkWhy v-model="asked" :explained />
     <div class="go no-print">
       <ElButton
         type="primary"

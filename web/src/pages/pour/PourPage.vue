@@ -52,9 +52,9 @@ useKeys({ n: startNew });
       :chosen-id="isNew ? '' : drink.id"
       :jug="jugs.chosen"
       :jugs="jugs.onHand"
-      :write-jug="writeJug"
+      :write-jug
       :ice-today-c="menu.iceTodayC"
-      :format="format"
+      :format
       @choose="hand.choose"
       @jug="jugs.choose"
       @ice="menu.iceTodayC = $event"
@@ -64,7 +64,7 @@ useKeys({ n: startNew });
       <GlassDrawing
         :cup-ml="drink.cupMl"
         :kind="drink.glass"
-        :layers="layers"
+        :layers
         :ice="page.iceText.value"
         :line-text="`fill line ${format.volume(drink.cupMl)}`"
         :per-unit-ml="format.glassUnitMl"
@@ -98,16 +98,16 @@ useKeys({ n: startNew });
       />
       <DrinkMake
         v-else-if="view === 'make' && outcome && page.shelf.shop"
-        :drink="drink"
-        :solution="solution"
-        :is-new="isNew"
+        :drink
+        :solution
+        :is-new
         :changes="outcome.changes"
-        :keeping="keeping"
+        :keeping
         :jug-frac="jugs.chosen.strengthFrac"
         :made="Object.values(page.pantry.resolved.made)"
         :ingredients="page.pantry.all"
         :bar="page.shelf.shop.bar"
-        :format="format"
+        :format
         @change="hand.change"
         @aim="page.aim"
         @usual="hand.asUsual"

@@ -47,7 +47,7 @@ async function makePlan(i: number): Promise<void> {
       <RecipeCard
         v-for="(recipe, i) in recipes"
         :key="i"
-        :recipe="recipe"
+        :recipe
         :letter="LETTERS[i]!"
         :units="settings.units"
         :only="recipes.length === 1"
@@ -58,7 +58,7 @@ async function makePlan(i: number): Promise<void> {
       <ElButton v-if="!full" class="more" @click="reader.add">Add a recipe</ElButton>
     </div>
     <section class="axis" aria-label="Side by side">
-      <RecipeAxis v-if="points.length > 0" :points="points" />
+      <RecipeAxis v-if="points.length > 0" :points />
       <p v-else class="soft">
         A recipe that can be read appears here by its true ratio and strength.
       </p>

@@ -46,7 +46,7 @@ const print = (): void => window.print();
           @change="ratios = $event"
       /></ChoiceRow>
       <ChoiceRow label="Hours"
-        ><HoursListField label="Hours" :hours="hours" placeholder="18 h" @change="hours = $event"
+        ><HoursListField label="Hours" :hours placeholder="18 h" @change="hours = $event"
       /></ChoiceRow>
       <ChoiceRow label="Grinds">
         <div class="grinds">
@@ -59,7 +59,7 @@ const print = (): void => window.print();
     </form>
     <section v-if="jars.length > 0" aria-label="The set">
       <SampleTable
-        :jars="jars"
+        :jars
         :write-mass="mass"
         :strain-at="strainAt(null)"
         :scored="false"

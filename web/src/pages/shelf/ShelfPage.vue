@@ -29,7 +29,7 @@ const format = useAmountFormat();
         <CoffeeRow
           v-for="coffee in shelf.coffees"
           :key="coffee.id"
-          :coffee="coffee"
+          :coffee
           @change="(change, what) => edits.coffee(coffee, change, what)"
         />
       </ul>
@@ -41,8 +41,8 @@ const format = useAmountFormat();
         <VesselCard
           v-for="vessel in shelf.vessels"
           :key="vessel.id"
-          :vessel="vessel"
-          :format="format"
+          :vessel
+          :format
           @change="(change, what) => edits.vessel(vessel, change, what)"
         />
       </ul>
@@ -51,13 +51,13 @@ const format = useAmountFormat();
     <BarCard
       v-if="shelf.shop"
       :bar="shelf.shop.bar"
-      :format="format"
+      :format
       @change="(bar, what) => shelf.shop && edits.shop(shelf.shop, { bar }, what)"
     />
     <ShopCard
       v-if="shelf.shop"
       :shop="shelf.shop"
-      :format="format"
+      :format
       @change="(change, what) => shelf.shop && edits.shop(shelf.shop, change, what)"
     />
   </div>

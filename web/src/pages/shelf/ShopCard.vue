@@ -78,8 +78,8 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
       />
       <AmountRow
         v-for="{ key, label } in TEMPS"
-        :key="key"
-        :label="label"
+        :key
+        :label
         lazy
         :value="shop[key]"
         :kind="
@@ -92,7 +92,7 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
         "
         @change="(value) => emit('change', { [key]: value }, `${label} temperature changed`)"
       />
-      <ChoiceRow v-for="{ key, label } in HOURS" :key="key" :label="label">
+      <ChoiceRow v-for="{ key, label } in HOURS" :key :label>
         <input
           class="time"
           type="time"

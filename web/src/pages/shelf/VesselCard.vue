@@ -40,12 +40,12 @@ const height = computed(() => shape.value.heightMm * PX_PER_MM + 12);
     <svg
       :viewBox="`0 0 ${WIDTH} ${height}`"
       :width="WIDTH"
-      :height="height"
+      :height
       role="img"
       :aria-label="`${vessel.name}, ${format.volume(vessel.brimMl)}`"
     >
       <VesselOutline
-        :shape="shape"
+        :shape
         :x="WIDTH / 2 + 14"
         :floor="height - 6"
         :scale="PX_PER_MM"

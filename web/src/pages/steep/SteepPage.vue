@@ -85,13 +85,7 @@ async function strain(
           </span>
           <span>{{ at(batch.endsAt) }}</span>
         </p>
-        <StrainForm
-          :batch="batch"
-          :format="format"
-          :busy="busy"
-          :due="isDue(batch)"
-          @strain="strain(batch, $event)"
-        />
+        <StrainForm :batch :format :busy :due="isDue(batch)" @strain="strain(batch, $event)" />
       </li>
     </ul>
     <div v-else class="empty">
