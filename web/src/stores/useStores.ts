@@ -9,36 +9,22 @@ import { useSamples } from './samples.ts';
 import { useSettings } from './settings.ts';
 import { useShop } from './shop.ts';
 
+const STORES = {
+  shelf: useShop,
+  drafts: useDraft,
+  batches: useBatches,
+  samples: useSamples,
+  jugs: useJugs,
+  pantry: usePantry,
+  drinks: useDrinks,
+  menu: useMenu,
+  notice: useNotice,
+  settings: useSettings,
+} as const;
+type Stores = { readonly [Noun in keyof typeof STORES]: ReturnType<(typeof STORES)[Noun]> };
+
 /** Every store by its noun, for whoever wires several; each is made when it is first asked for. */
-export const useStores = () => ({
-  get shelf() {
-    return useShop();
-  },
-  get drafts() {
-    return useDraft();
-  },
-  get batches() {
-    return useBatches();
-  },
-  get samples() {
-    return useSamples();
-  },
-  get jugs() {
-    return useJugs();
-  },
-  get pantry() {
-    return usePantry();
-  },
-  get drinks() {
-    return useDrinks();
-  },
-  get menu() {
-    return useMenu();
-  },
-  get notice() {
-    return useNotice();
-  },
-  get settings() {
-    return useSettings();
-  },
-});
+export function useStores(): Stores {
+  const made = Object.entries(STORES).map(([noun, use]) => [noun, { get: () => use() }] as const);
+  return Object.defineProperties({}, Object.fromEntries(made)) as Stores;
+}

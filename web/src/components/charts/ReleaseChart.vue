@@ -5,6 +5,7 @@ import { max } from 'd3-array';
 import { scaleLinear } from 'd3-scale';
 import { area, line } from 'd3-shape';
 import { computed, ref } from 'vue';
+import type { Grip } from '../drawings/grip.ts';
 import SvgHandle from '../drawings/SvgHandle.vue';
 import AxisBottom from './AxisBottom.vue';
 import AxisSide from './AxisSide.vue';
@@ -93,6 +94,13 @@ const strengthTicks = computed(() => {
     .filter((tick) => tick.y >= TOP - 4);
 });
 const at = computed(() => ({ x: x.value(props.hours), y: y.value(props.yieldFrac) }));
+const grip = computed<Grip>(() => ({
+  at: { x: at.value.x, y: BASE },
+  range: { value: props.hours, min: STEP_H, max: horizon.value, step: STEP_H },
+  label: 'End of the steep',
+  valueText: `${props.hours} hours, ${props.clockAt(props.hours)}`,
+  invert: x.value.invert,
+}));
 const labelLeft = computed(() => at.value.x > RIGHT - 150);
 const rows = computed(() =>
   props.curve
@@ -155,20 +163,7 @@ const rows = computed(() =>
         <text class="set figures">{{ percentText(yieldFrac, 1) }}</text>
         <text class="note" y="18">{{ percentText(releasedFrac, 0) }} of what it gives</text>
       </g>
-      <SvgHandle
-        :svg
-        :x="at.x"
-        :y="BASE"
-        axis="x"
-        :value="hours"
-        :min="STEP_H"
-        :max="horizon"
-        :step="STEP_H"
-        label="End of the steep"
-        :value-text="`${hours} hours, ${clockAt(hours)}`"
-        :invert="x.invert"
-        @change="emit('hours', $event)"
-      >
+      <SvgHandle :svg axis="x" :grip @change="emit('hours', $event)">
         <rect class="tab" x="-9" y="-2" width="18" height="12" rx="2" />
       </SvgHandle>
     </svg>

@@ -6,6 +6,7 @@ import { curveMonotoneX, line } from 'd3-shape';
 import { computed, ref } from 'vue';
 import type { AmountFormat } from '../../format/amountFormat.ts';
 import PickButtons from '../fields/PickButtons.vue';
+import type { Grip } from '../drawings/grip.ts';
 import SvgHandle from '../drawings/SvgHandle.vue';
 import AxisBottom from './AxisBottom.vue';
 import AxisSide from './AxisSide.vue';
@@ -81,6 +82,13 @@ const at = (minutes: number) => {
   return point ? { x: x(minutes), y: y.value(valueOf(point)) } : null;
 };
 const judged = computed(() => at(props.minute));
+const gripAt = (place: number): Grip => ({
+  at: { x: place, y: BASE },
+  range: { value: props.minute, min: 0, max: 30, step: 1 },
+  label: 'Minute at which the drink is judged',
+  valueText: `${props.minute} minutes after pouring`,
+  invert: x.invert,
+});
 const sips = computed(() => [0, props.lastSipMinutes].map(at).filter((place) => place !== null));
 const rows = computed(() =>
   props.timeline
@@ -99,13 +107,7 @@ const rows = computed(() =>
 <template>
   <figure>
     <div class="views no-print">
-      <PickButtons
-        label="What the chart shows"
-        look="small"
-        :options="VIEWS"
-        :picked="shown"
-        @pick="shown = $event"
-      />
+      <PickButtons v-model="shown" label="What the chart shows" look="small" :options="VIEWS" />
       <p class="legend">
         <span class="own">{{ ownName }}</span>
         <span v-if="other" class="other">{{ other.name }}</span>
@@ -144,20 +146,7 @@ const rows = computed(() =>
       <template v-if="judged">
         <line class="end" :x1="judged.x" :x2="judged.x" :y1="TOP - 4" :y2="BASE" />
         <circle class="dot" :cx="judged.x" :cy="judged.y" r="5" />
-        <SvgHandle
-          :svg
-          :x="judged.x"
-          :y="BASE"
-          axis="x"
-          :value="minute"
-          :min="0"
-          :max="30"
-          :step="1"
-          label="Minute at which the drink is judged"
-          :value-text="`${minute} minutes after pouring`"
-          :invert="x.invert"
-          @change="emit('minute', $event)"
-        >
+        <SvgHandle :svg axis="x" :grip="gripAt(judged.x)" @change="emit('minute', $event)">
           <rect class="tab" x="-9" y="-2" width="18" height="12" rx="2" />
         </SvgHandle>
       </template>

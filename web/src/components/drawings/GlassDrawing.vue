@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
+import type { Grip } from './grip.ts';
 import SvgHandle from './SvgHandle.vue';
 import { icePieces } from './icePieces.ts';
 import { LINE_PX, placeLabels } from './placeLabels.ts';
@@ -107,14 +108,32 @@ const pieces = computed(() => {
   return icePieces({ count, edgePx, lineY: lineY.value, floorY: FLOOR, halfAt });
 });
 const edge = computed(() => (props.ice?.edgeMm ?? 0) * scale.value);
-const invert =
-  (layer: { lowMl: number; stretch: number }) =>
-  (y: number): number =>
-    (volumeAtMl(shape.value, Math.max(0, (FLOOR - y) / scale.value)) - layer.lowMl) / layer.stretch;
-/** Ice is gripped by how far below the line the glass would stand without it, a gram a mL. */
-const iceY = computed(() => yOf(Math.max(0, props.cupMl - (props.ice?.massG ?? 0))));
 const volumeAt = (y: number): number =>
   volumeAtMl(shape.value, Math.max(0, (FLOOR - y) / scale.value));
+const layerGrip = (layer: (typeof stacked.value)[number]): Grip => ({
+  at: { x: x.value + halfAt(layer.highY), y: layer.highY },
+  range: { value: Math.round(layer.volumeMl), min: 0, max: Math.round(props.cupMl), step: 1 },
+  label: `${layer.name} in the glass`,
+  valueText: layer.amount,
+  invert: (y) => (volumeAt(y) - layer.lowMl) / layer.stretch,
+});
+/** Inside the glass, where no layer is gripped. */
+const innerPlace = (y: number) => ({ x: x.value - halfAt(y) + GRIP_INSIDE, y });
+/** Ice is gripped by how far below the line the glass would stand without it, a gram a mL. */
+const iceGrip = ({ massG, text }: { massG: number; text: string }): Grip => ({
+  at: innerPlace(yOf(Math.max(0, props.cupMl - massG))),
+  range: { value: Math.round(massG), min: 0, max: Math.round(props.cupMl * 0.8), step: 5 },
+  label: 'Ice in the glass',
+  valueText: text,
+  invert: (y) => props.cupMl - volumeAt(y),
+});
+const lineGrip = computed<Grip>(() => ({
+  at: innerPlace(lineY.value),
+  range: { value: Math.round(props.cupMl), min: 60, max: 5000, step: 5 },
+  label: 'Fill line',
+  valueText: props.lineText,
+  invert: volumeAt,
+}));
 const spoken = computed(() =>
   [
     ...props.layers.map(({ name, amount }) => `${name} ${amount}`),
@@ -196,50 +215,20 @@ const SLIM = { tumbler: 2.05, highball: 2.7, mug: 1.05, carafe: 1.7 };
       v-for="layer in still ? [] : stacked"
       :key="`grip-${layer.key}`"
       :svg
-      :x="x + halfAt(layer.highY)"
-      :y="layer.highY"
       axis="y"
-      :value="Math.round(layer.volumeMl)"
-      :min="0"
-      :max="Math.round(cupMl)"
-      :step="1"
-      :label="`${layer.name} in the glass`"
-      :value-text="layer.amount"
-      :invert="invert(layer)"
+      :grip="layerGrip(layer)"
       @change="emit('layer', layer.key, $event)"
     />
     <SvgHandle
       v-if="ice && !still"
       :svg
-      :x="x - halfAt(iceY) + GRIP_INSIDE"
-      :y="iceY"
       axis="y"
-      :value="Math.round(ice.massG)"
-      :min="0"
-      :max="Math.round(cupMl * 0.8)"
-      :step="5"
-      label="Ice in the glass"
-      :value-text="ice.text"
-      :invert="(y) => cupMl - volumeAt(y)"
+      :grip="iceGrip(ice)"
       @change="emit('ice', $event)"
     >
       <rect class="ice-grip" x="-7" y="-7" width="14" height="14" rx="3" />
     </SvgHandle>
-    <SvgHandle
-      v-if="!still"
-      :svg
-      :x="x - halfAt(lineY) + GRIP_INSIDE"
-      :y="lineY"
-      axis="y"
-      :value="Math.round(cupMl)"
-      :min="60"
-      :max="5000"
-      :step="5"
-      label="Fill line"
-      :value-text="lineText"
-      :invert="volumeAt"
-      @change="emit('line', $event)"
-    >
+    <SvgHandle v-if="!still" :svg axis="y" :grip="lineGrip" @change="emit('line', $event)">
       <path class="line-grip" d="M-9 0h18M-5 -5L0 -10L5 -5M-5 5L0 10L5 5" />
     </SvgHandle>
   </svg>

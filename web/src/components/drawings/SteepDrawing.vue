@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
+import type { Grip } from './grip.ts';
 import SvgHandle from './SvgHandle.vue';
 import VesselOutline from './VesselOutline.vue';
 import { heightOfMm, TAPER, vesselShape, volumeAtMl, type VesselKind } from './vesselShape.ts';
@@ -55,8 +56,21 @@ const edgeX = computed(() => beforeX.value + before.value.topRadiusMm * scale.va
 const levelY = computed(() => yOf(level.value));
 const brewTop = computed(() => FLOOR - after.value.heightMm * scale.value);
 const overflows = computed(() => props.slurryMl > props.vessel.brimMl);
-const invert = (y: number): number =>
-  volumeAtMl(before.value, Math.max(0, (FLOOR - y) / scale.value));
+const grip = computed<Grip>(() => {
+  const brimMl = Math.round(props.vessel.brimMl);
+  return {
+    at: { x: edgeX.value + 18, y: levelY.value },
+    range: {
+      value: Math.round(props.slurryMl),
+      min: Math.round(brimMl / 10),
+      max: brimMl,
+      step: STEP_ML,
+    },
+    label: 'Level in the vessel',
+    valueText: props.levelText,
+    invert: (y) => volumeAtMl(before.value, Math.max(0, (FLOOR - y) / scale.value)),
+  };
+});
 const headY = computed(() => Math.min(levelY.value - 26, yOf(props.vessel.brimMl) + 10));
 </script>
 
@@ -99,20 +113,7 @@ const headY = computed(() => Math.min(levelY.value - 26, yOf(props.vessel.brimMl
       {{ headText }}
     </text>
     <text class="set" :x="edgeX + 30" :y="levelY + 4">{{ levelText }}</text>
-    <SvgHandle
-      :svg
-      :x="edgeX + 18"
-      :y="levelY"
-      axis="y"
-      :value="Math.round(slurryMl)"
-      :min="Math.round(vessel.brimMl * 0.1)"
-      :max="Math.round(vessel.brimMl)"
-      :step="STEP_ML"
-      label="Level in the vessel"
-      :value-text="levelText"
-      :invert
-      @change="emit('level', $event)"
-    />
+    <SvgHandle :svg axis="y" :grip @change="emit('level', $event)" />
 
     <g class="course">
       <text class="note" :x="edgeX + 14" :y="FLOOR - 62">{{ steepText }}</text>

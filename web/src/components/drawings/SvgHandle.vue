@@ -1,31 +1,29 @@
 <script setup lang="ts">
 import { ref, toRef } from 'vue';
+import type { Grip } from './grip.ts';
 import { useSvgDrag } from './useSvgDrag.ts';
 
 /** A grip on a drawing: dragged by pointer, stepped by arrow keys, spoken as a slider. */
 const props = defineProps<{
   svg: SVGSVGElement | null;
-  x: number;
-  y: number;
   axis: 'x' | 'y';
-  value: number;
-  min: number;
-  max: number;
-  step: number;
-  label: string;
-  valueText: string;
-  /** The value at a place on the axis. */
-  invert: (place: number) => number;
+  grip: Grip;
 }>();
 const emit = defineEmits<{ change: [value: number] }>();
 
-const within = (value: number): number => Math.min(props.max, Math.max(props.min, value));
-const snapped = (value: number): number => within(Math.round(value / props.step) * props.step);
+const within = (value: number): number => {
+  const { min, max } = props.grip.range;
+  return Math.min(max, Math.max(min, value));
+};
+const snapped = (value: number): number => {
+  const { step } = props.grip.range;
+  return within(Math.round(value / step) * step);
+};
 const handle = ref<SVGGElement | null>(null);
 useSvgDrag({
   handle,
   svg: toRef(props, 'svg'),
-  moved: (point) => emit('change', snapped(props.invert(point[props.axis]))),
+  moved: (point) => emit('change', snapped(props.grip.invert(point[props.axis]))),
 });
 
 const KEYS: Readonly<Record<string, number>> = {
@@ -38,12 +36,13 @@ const KEYS: Readonly<Record<string, number>> = {
 };
 
 function key(event: KeyboardEvent): void {
-  const ends = { Home: props.min, End: props.max }[event.key];
+  const { value, min, max, step } = props.grip.range;
+  const ends = { Home: min, End: max }[event.key];
   const steps = KEYS[event.key];
   if (ends === undefined && steps === undefined) return;
   event.preventDefault();
   const times = event.shiftKey ? 10 : 1;
-  emit('change', ends ?? snapped(props.value + steps! * times * props.step));
+  emit('change', ends ?? snapped(value + steps! * times * step));
 }
 </script>
 
@@ -54,12 +53,12 @@ function key(event: KeyboardEvent): void {
     :class="axis"
     role="slider"
     tabindex="0"
-    :transform="`translate(${x} ${y})`"
-    :aria-label="label"
-    :aria-valuemin="min"
-    :aria-valuemax="max"
-    :aria-valuenow="value"
-    :aria-valuetext="valueText"
+    :transform="`translate(${grip.at.x} ${grip.at.y})`"
+    :aria-label="grip.label"
+    :aria-valuemin="grip.range.min"
+    :aria-valuemax="grip.range.max"
+    :aria-valuenow="grip.range.value"
+    :aria-valuetext="grip.valueText"
     :aria-orientation="axis === 'x' ? 'horizontal' : 'vertical'"
     @keydown="key"
   >

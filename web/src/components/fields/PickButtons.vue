@@ -3,12 +3,11 @@
 defineProps<{
   label: string;
   options: readonly { value: T; text: string; name?: string }[];
-  /** What is picked; null for none. */
-  picked: T | null;
   /** A tab above what it shows, small ones beside a heading, or links in a sentence. */
   look: 'tab' | 'small' | 'link';
 }>();
-const emit = defineEmits<{ pick: [value: T] }>();
+/** What is picked; null for none. */
+const picked = defineModel<T | null>({ required: true });
 </script>
 
 <template>
@@ -19,7 +18,7 @@ const emit = defineEmits<{ pick: [value: T] }>();
       type="button"
       :aria-pressed="picked === value"
       :aria-label="name"
-      @click="emit('pick', value)"
+      @click="picked = value"
     >
       {{ text }}
     </button>

@@ -36,6 +36,10 @@ function betweenText({ write, min, max }: Pick<AmountKind, 'write' | 'min' | 'ma
 export const massKind = (format: AmountFormat, limits: Limits): AmountKind =>
   kindOf({ accepts: ['mass'], plainUnit: format.plainMass, write: format.mass }, limits);
 
+/** @returns a mass, g, which may be told by its volume */
+export const measuredKind = (format: AmountFormat, limits: Limits): AmountKind =>
+  massKind(format, { ...limits, accepts: ['mass', 'volume'] });
+
 /** @returns a volume, mL, a plain number being a small one */
 export const volumeKind = (format: AmountFormat, limits: Limits): AmountKind =>
   kindOf({ accepts: ['volume'], plainUnit: format.plainVolume, write: format.volume }, limits);
@@ -61,6 +65,27 @@ export const percentKind = (limits: Limits & { readonly decimals?: number }): Am
 /** @returns a number without a unit */
 export const numberKind = (limits: Limits & { readonly decimals?: number }): AmountKind =>
   kindOf({ accepts: ['ratio'], write: (value) => value.toFixed(limits.decimals ?? 0) }, limits);
+
+/** How long something keeps once it is opened, days; 0 where it keeps. */
+export const OPENED_DAYS = numberKind({
+  step: 1,
+  min: 0,
+  max: 3650,
+  write: (days) => (days === 0 ? 'keeps' : days.toFixed(0)),
+  limitText: 'Whole days; 0 where it keeps.',
+});
+
+/** @returns a price, a plain number, with what is written where none is known */
+export const priceKind = (limits: {
+  readonly max: number;
+  readonly unknown?: boolean;
+}): AmountKind =>
+  numberKind({
+    step: 0.1,
+    min: 0,
+    max: limits.max,
+    write: (price) => (limits.unknown && price === 0 ? '–' : price.toFixed(2)),
+  });
 
 /** @returns a ratio of coffee to water, the water's side */
 export const ratioKind = (limits: Limits): AmountKind =>

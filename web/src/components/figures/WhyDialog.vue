@@ -63,8 +63,7 @@ const emit = defineEmits<{ close: [] }>();
 }
 
 table {
-  border-collapse: collapse;
-  font-size: var(--t13);
+  width: auto;
 }
 
 th,

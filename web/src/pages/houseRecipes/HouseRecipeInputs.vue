@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import LeaveOutButton from '../../components/fields/LeaveOutButton.vue';
 import type { HouseRecipe, Ingredient, MadeRecipe, IngredientAmount } from '@ratio/core/pantry';
 import { ElButton } from 'element-plus';
 import { massKind, volumeKind, type AmountKind } from '../../components/fields/amountKind.ts';
@@ -70,10 +71,8 @@ const add = (): void =>
           "
         />
         <span class="soft other">{{ otherAmount(i) }}</span>
-        <button
-          type="button"
-          class="drop"
-          :aria-label="`Leave out input ${i + 1}`"
+        <LeaveOutButton
+          :label="`Leave out input ${i + 1}`"
           @click="
             emit(
               'change',
@@ -81,9 +80,7 @@ const add = (): void =>
               'an input less',
             )
           "
-        >
-          ×
-        </button>
+        />
       </li>
     </ul>
     <ElButton @click="add">Add an input</ElButton>

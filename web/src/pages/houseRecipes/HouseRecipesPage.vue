@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ListedButton from '../../components/fields/ListedButton.vue';
 import { ElButton } from 'element-plus';
 import { RouterLink } from 'vue-router';
 import { useKeys } from '../../composables/useKeys.ts';
@@ -18,25 +19,19 @@ useKeys({ n: () => void page.add() });
 </script>
 
 <template>
-  <div class="recipes">
+  <div class="recipes side-by-side">
     <section class="list no-print" aria-labelledby="recipes-list">
       <h1 id="recipes-list">House recipes</h1>
       <ul>
         <li v-for="one in store.houseRecipes" :key="one.id">
-          <button
-            type="button"
-            :aria-current="one.id === recipe?.id ? 'true' : undefined"
-            class="listed"
-            :class="{ chosen: one.id === recipe?.id }"
-            @click="page.choose(one.id)"
-          >
+          <ListedButton :chosen="one.id === recipe?.id" @click="page.choose(one.id)">
             <span>{{ one.name }}</span>
             <span v-if="store.resolved.made[one.id]" class="soft fine">
               {{ format.volume(store.resolved.made[one.id]!.yieldMl) }}, keeps
               {{ store.resolved.made[one.id]!.lifeDays }} d
             </span>
             <span v-else class="due fine">cannot be made</span>
-          </button>
+          </ListedButton>
         </li>
       </ul>
       <div class="more">
@@ -96,9 +91,7 @@ useKeys({ n: () => void page.add() });
 
 <style scoped>
 .recipes {
-  display: grid;
   grid-template-columns: 262px minmax(0, 1fr) 420px;
-  min-height: calc(100vh - 84px);
 }
 
 .list {

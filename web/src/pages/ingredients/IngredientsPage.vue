@@ -3,26 +3,14 @@ import { densityGPerMl, energyKcal } from '@ratio/core/matter';
 import { measuredGPerMl, type Ingredient } from '@ratio/core/pantry';
 import { ElInput } from 'element-plus';
 import { RouterLink } from 'vue-router';
-import { numberKind } from '../../components/fields/amountKind.ts';
+import { OPENED_DAYS, priceKind } from '../../components/fields/amountKind.ts';
 import AmountField from '../../components/fields/AmountField.vue';
 import OpenState from '../../components/figures/OpenState.vue';
 import PackageCard from './PackageCard.vue';
 import { useIngredients } from './useIngredients.ts';
 
-const {
-  sought,
-  rows,
-  open,
-  ownOf,
-  isBuiltIn,
-  save,
-  form,
-  fromPackage,
-  add,
-  edit,
-  discard,
-  remove,
-} = useIngredients();
+const { sought, rows, open, ownOf, isBuiltIn, save, remove, ...own } = useIngredients();
+const { form, fromPackage, add, edit, discard } = own;
 
 const MARKS = {
   exact: 'by definition',
@@ -111,15 +99,7 @@ const density = (ingredient: Ingredient): string =>
                   lazy
                   :label="`${one.name}: days once opened`"
                   :value="one.openedDays ?? 0"
-                  :kind="
-                    numberKind({
-                      step: 1,
-                      min: 0,
-                      max: 3650,
-                      write: (days) => (days === 0 ? 'keeps' : days.toFixed(0)),
-                      limitText: 'Whole days; 0 where it keeps.',
-                    })
-                  "
+                  :kind="OPENED_DAYS"
                   @change="
                     (days) =>
                       save(one, { openedDays: days < 1 ? null : Math.round(days) }, 'opened life')
@@ -142,15 +122,7 @@ const density = (ingredient: Ingredient): string =>
                   lazy
                   :label="`${one.name}: price a kilogram`"
                   :value="one.pricePerKg ?? 0"
-                  :kind="
-                    numberKind({
-                      step: 0.1,
-                      min: 0,
-                      max: 10000,
-                      write: (price) =>
-                        one.pricePerKg === null && price === 0 ? '–' : price.toFixed(2),
-                    })
-                  "
+                  :kind="priceKind({ max: 10000, unknown: one.pricePerKg === null })"
                   @change="(pricePerKg) => save(one, { pricePerKg }, 'price')"
                 />
               </td>
@@ -185,12 +157,6 @@ header {
   display: grid;
   grid-template-columns: minmax(0, 1fr) 300px;
   gap: 24px;
-}
-
-table {
-  width: 100%;
-  border-collapse: collapse;
-  font-size: var(--t13);
 }
 
 th,

@@ -3,7 +3,12 @@ import { densityGPerMl, energyKcal } from '@ratio/core/matter';
 import { ALLERGENS, INGREDIENT_KINDS, type Ingredient } from '@ratio/core/pantry';
 import { ElButton } from 'element-plus';
 import { computed } from 'vue';
-import { numberKind, percentKind } from '../../components/fields/amountKind.ts';
+import {
+  numberKind,
+  OPENED_DAYS,
+  percentKind,
+  priceKind,
+} from '../../components/fields/amountKind.ts';
 import AmountRow from '../../components/fields/AmountRow.vue';
 import TextRow from '../../components/fields/TextRow.vue';
 import PickRow from '../../components/fields/PickRow.vue';
@@ -92,29 +97,14 @@ const check = computed(() => {
         label="Once opened, days"
         name="Days once opened"
         :value="form.openedDays ?? 0"
-        :kind="
-          numberKind({
-            step: 1,
-            min: 0,
-            max: 3650,
-            write: (days) => (days === 0 ? 'keeps' : days.toFixed(0)),
-            limitText: 'Whole days; 0 where it keeps.',
-          })
-        "
+        :kind="OPENED_DAYS"
         @change="(days) => (form.openedDays = days < 1 ? null : Math.round(days))"
       />
       <AmountRow
         label="Price a kg"
         name="Price a kilogram"
         :value="form.pricePerKg ?? 0"
-        :kind="
-          numberKind({
-            step: 0.1,
-            min: 0,
-            max: 10000,
-            write: (price) => (form.pricePerKg === null ? '–' : price.toFixed(2)),
-          })
-        "
+        :kind="priceKind({ max: 10000, unknown: form.pricePerKg === null })"
         @change="form.pricePerKg = $event"
       />
     </div>

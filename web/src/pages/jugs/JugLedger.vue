@@ -52,12 +52,6 @@ const signed = (massG: number, write: (massG: number) => string): string =>
 </template>
 
 <style scoped>
-table {
-  width: 100%;
-  border-collapse: collapse;
-  font-size: var(--t13);
-}
-
 td {
   border-bottom: 1px solid var(--hairline);
   padding: 5px 14px 5px 0;

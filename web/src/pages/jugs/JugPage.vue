@@ -4,6 +4,7 @@ import { coffeeOf, storedCoffeeMl } from '@ratio/core/matter';
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
 import { clockTime, dayName } from '../../format/formatClock.ts';
+import { jugOption } from '../../format/jugOption.ts';
 import JugDrawing from '../../components/drawings/JugDrawing.vue';
 import { cssColour } from '../../components/drawings/colour.ts';
 import { STRENGTH, massKind } from '../../components/fields/amountKind.ts';
@@ -147,13 +148,7 @@ const afterMl = (massG: number, strengthFrac: number): string =>
           label="With"
           name="Blend with"
           :model-value="other.id"
-          :options="
-            others.map((one) => ({
-              value: one.id,
-              label: `${one.label}, ${format.percent(one.strengthFrac)}`,
-              reason: `${one.coffeeName}, ${format.volume(onHandMl(one))}`,
-            }))
-          "
+          :options="others.map((one) => jugOption(one, format.volume(onHandMl(one)), format))"
           @update:model-value="bench.chooseOther"
         />
         <AmountRow

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import AmountTable from './AmountTable.vue';
+
 /** The plan on one sheet of paper, with room for what is found at the bench. */
 defineProps<{
   title: string;
@@ -29,15 +31,7 @@ const FOUND = [
     <div class="columns">
       <div>
         <h2>Measure</h2>
-        <table>
-          <tbody>
-            <tr v-for="row in amounts" :key="row.what">
-              <th scope="row">{{ row.what }}</th>
-              <td class="amount">{{ row.amount }}</td>
-              <td>{{ row.also }}</td>
-            </tr>
-          </tbody>
-        </table>
+        <AmountTable :rows="amounts" />
         <h2>Do</h2>
         <table>
           <tbody>
@@ -51,14 +45,7 @@ const FOUND = [
       </div>
       <div>
         <h2>Expect</h2>
-        <table>
-          <tbody>
-            <tr v-for="row in expected" :key="row.what">
-              <th scope="row">{{ row.what }}</th>
-              <td class="amount">{{ row.amount }}</td>
-            </tr>
-          </tbody>
-        </table>
+        <AmountTable :rows="expected" />
         <h2>Found</h2>
         <table>
           <tbody>
@@ -110,20 +97,18 @@ const FOUND = [
     font-size: 11pt;
   }
 
-  table {
-    width: 100%;
-    border-collapse: collapse;
+  .sheet :deep(table) {
+    font-size: inherit;
   }
 
-  th,
-  td {
+  .sheet :deep(:is(th, td)) {
     border-bottom: 0.5pt solid #777;
     padding: 1.4mm 2mm 1.4mm 0;
     font-weight: 400;
     text-align: left;
   }
 
-  .amount {
+  .sheet :deep(.amount) {
     font-family: var(--figures);
     font-size: 13pt;
     font-weight: 600;

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import LeaveOutButton from '../../components/fields/LeaveOutButton.vue';
 import type { Variant } from './useVariants.ts';
 
 /** Variants compared with the draft, only what differs in bold. */
@@ -27,9 +28,7 @@ const emit = defineEmits<{ drop: [i: number]; take: [i: number] }>();
           >
             take
           </button>
-          <button type="button" :aria-label="`Unpin ${'ABC'[i]}`" @click="emit('drop', i)">
-            ×
-          </button>
+          <LeaveOutButton :label="`Unpin ${'ABC'[i]}`" @click="emit('drop', i)" />
         </th>
       </tr>
     </thead>
@@ -50,10 +49,7 @@ const emit = defineEmits<{ drop: [i: number]; take: [i: number] }>();
 
 <style scoped>
 table {
-  width: 100%;
   margin-top: 8px;
-  border-collapse: collapse;
-  font-size: var(--t13);
 }
 
 caption {

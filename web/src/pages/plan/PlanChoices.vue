@@ -15,7 +15,7 @@ import { CONSTANTS } from '@ratio/core/constants';
 import { waterDensityGPerMl } from '@ratio/core/matter';
 import { type Expected } from '@ratio/core/units';
 import { computed } from 'vue';
-import { massKind, ratioKind, tempKind } from '../../components/fields/amountKind.ts';
+import { measuredKind, ratioKind, tempKind } from '../../components/fields/amountKind.ts';
 import type { AmountFormat } from '../../format/amountFormat.ts';
 import AmountField from '../../components/fields/AmountField.vue';
 import ChoiceField from '../../components/fields/ChoiceField.vue';
@@ -65,7 +65,10 @@ const loose = computed(() => props.model.looseDensityGPerMl[props.plan.grind]);
 const dial = computed(() => props.mill[props.plan.grind]);
 const waterDensity = computed(() => waterDensityGPerMl(props.plan.waterC));
 const ratio = computed(() => props.plan.waterG / props.plan.doseG);
-const isSet = (key: TargetKey): boolean => props.targets.some((target) => target.key === key);
+const lockOf = (key: TargetKey) => ({
+  locked: props.locked === key,
+  set: props.targets.some((target) => target.key === key),
+});
 const refusal = (key: TargetKey): string => (props.refused?.key === key ? props.refused.text : '');
 const doseNote = computed(() => {
   const scoop = props.format.volume(props.plan.doseG / loose.value);
@@ -110,25 +113,12 @@ function setWater(value: number, quantity: Expected): void {
       <AmountField
         label="Coffee in"
         :value="plan.doseG"
-        :kind="
-          massKind(format, {
-            step: 5,
-            min: 5,
-            max: 50000,
-            accepts: ['mass', 'volume'],
-            limitText: 'Between 5 g and 50 kg of coffee.',
-          })
-        "
+        :kind="measuredKind(format, { step: 5, min: 5, max: 50000 })"
         :refused="refusal('doseG')"
         @change="setDose"
       />
       <template #action>
-        <LockButton
-          what="coffee"
-          :locked="locked === 'doseG'"
-          :set="isSet('doseG')"
-          @lock="emit('lock', 'doseG')"
-        />
+        <LockButton what="coffee" v-bind="lockOf('doseG')" @lock="emit('lock', 'doseG')" />
       </template>
     </ChoiceRow>
     <ChoiceRow
@@ -139,15 +129,7 @@ function setWater(value: number, quantity: Expected): void {
         <AmountField
           label="Water in"
           :value="plan.waterG"
-          :kind="
-            massKind(format, {
-              step: 10,
-              min: 10,
-              max: 500000,
-              accepts: ['mass', 'volume'],
-              limitText: 'Between 10 g and 500 kg of water.',
-            })
-          "
+          :kind="measuredKind(format, { step: 10, min: 10, max: 500000 })"
           :refused="refusal('waterG')"
           @change="setWater"
         />
@@ -161,12 +143,7 @@ function setWater(value: number, quantity: Expected): void {
         />
       </div>
       <template #action>
-        <LockButton
-          what="water"
-          :locked="locked === 'waterG'"
-          :set="isSet('waterG')"
-          @lock="emit('lock', 'waterG')"
-        />
+        <LockButton what="water" v-bind="lockOf('waterG')" @lock="emit('lock', 'waterG')" />
       </template>
     </ChoiceRow>
     <ChoiceRow label="Ratio, coffee to water" note="by mass">
@@ -178,12 +155,7 @@ function setWater(value: number, quantity: Expected): void {
         @change="(value) => emit('amount', 'ratio', value)"
       />
       <template #action>
-        <LockButton
-          what="ratio"
-          :locked="locked === 'ratio'"
-          :set="isSet('ratio')"
-          @lock="emit('lock', 'ratio')"
-        />
+        <LockButton what="ratio" v-bind="lockOf('ratio')" @lock="emit('lock', 'ratio')" />
       </template>
     </ChoiceRow>
     <PickRow
@@ -241,15 +213,7 @@ function setWater(value: number, quantity: Expected): void {
           label="Rinse water"
           class="temp"
           :value="plan.filtration.rinseG"
-          :kind="
-            massKind(format, {
-              step: 50,
-              min: 0,
-              max: 50000,
-              accepts: ['mass', 'volume'],
-              limitText: 'Up to 50 kg of rinse.',
-            })
-          "
+          :kind="measuredKind(format, { step: 50, min: 0, max: 50000 })"
           @change="(rinseG) => emit('change', { filtration: { ...plan.filtration, rinseG } })"
         />
       </div>

@@ -37,17 +37,20 @@ const ALTERNATIVES: readonly { value: Alternative; text: string }[] = [
         label="Compare with"
         look="link"
         :options="ALTERNATIVES"
-        :picked="compareWith"
-        @pick="emit('compareWith', compareWith === $event ? null : $event)"
+        :model-value="compareWith"
+        @update:model-value="emit('compareWith', compareWith === $event ? null : $event)"
       />
     </p>
     <p>
-      <button v-if="rounded" type="button" @click="emit('round')">{{ rounded }}</button>
+      <button v-if="rounded" type="button" class="text-button" @click="emit('round')">
+        {{ rounded }}
+      </button>
       Round the coffee to
       <button
         v-for="(one, i) in measured"
         :key="one.text"
         type="button"
+        class="text-button"
         @click="emit('measure', i)"
       >
         {{ one.text }}
@@ -55,11 +58,13 @@ const ALTERNATIVES: readonly { value: Alternative; text: string }[] = [
     </p>
     <p>
       The whole batch
-      <button type="button" @click="emit('scale', 0.5)">halved</button>
-      <button type="button" @click="emit('scale', 2)">doubled</button>
+      <button type="button" class="text-button" @click="emit('scale', 0.5)">halved</button>
+      <button type="button" class="text-button" @click="emit('scale', 2)">doubled</button>
       Why
-      <button type="button" @click="emit('why', 'level')">the level</button>
-      <button type="button" @click="emit('why', 'retained')">what the grounds retain</button>
+      <button type="button" class="text-button" @click="emit('why', 'level')">the level</button>
+      <button type="button" class="text-button" @click="emit('why', 'retained')">
+        what the grounds retain
+      </button>
     </p>
   </div>
 </template>
@@ -69,16 +74,5 @@ const ALTERNATIVES: readonly { value: Alternative; text: string }[] = [
   padding: 2px 10px 6px;
   color: var(--ink-soft);
   font-size: var(--t13);
-}
-
-button {
-  min-height: 28px;
-  border: 0;
-  background: none;
-  padding: 0 4px;
-  color: var(--action);
-  font-size: var(--t13);
-  text-decoration: underline;
-  cursor: pointer;
 }
 </style>

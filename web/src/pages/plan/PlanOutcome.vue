@@ -16,7 +16,7 @@ import { largeVolumeKind, numberKind, percentKind } from '../../components/field
 import type { AmountFormat } from '../../format/amountFormat.ts';
 import AmountField from '../../components/fields/AmountField.vue';
 import LockButton from '../../components/fields/LockButton.vue';
-import BigFigure from '../../components/figures/BigFigure.vue';
+import AskedFigure from '../../components/figures/AskedFigure.vue';
 import CautionList from '../../components/figures/CautionList.vue';
 
 /** What comes out of the plan. Brew and strength are figures to read and to set. */
@@ -41,8 +41,27 @@ const emit = defineEmits<{
   drinks: [drinkId: string, count: number];
 }>();
 
+const asked = computed(() => {
+  const { caffeineMgPerG, extractionYieldFrac } = props.result.outcome;
+  const yieldText = percentFigure(extractionYieldFrac, 1);
+  return [
+    ...(props.costPerL
+      ? [{ about: 'cost' as const, label: 'Cost, why', figure: props.costPerL, unit: 'per L' }]
+      : []),
+    {
+      about: 'caffeine' as const,
+      label: 'Caffeine, why',
+      figure: caffeineMgPerG.toFixed(2),
+      unit: 'mg/g',
+    },
+    { about: 'extraction' as const, label: 'Extraction, why', figure: yieldText, unit: '%' },
+  ];
+});
+
 // A no-break space, because thin ones are as wide as a figure in this type.
 const big = (text: string): string => text.replace('\u2009', '\u00a0');
+const write = (frac: number): string => `${percentFigure(frac)}\u00a0%`;
+const WANTED = percentKind({ step: 0.0005, min: 0.001, max: 0.3, write });
 const brewRange = computed(() => props.sampled?.brewMl ?? props.result.range.brewMl);
 const range = computed(() => props.sampled?.strengthFrac ?? props.result.range.strengthFrac);
 const narrows = computed(() => {
@@ -52,7 +71,10 @@ const narrows = computed(() => {
   const remedy = NARROWED_BY[most.input];
   return `${remedy[0]!.toUpperCase()}${remedy.slice(1)}, and ${percentText(left, 0)} of the range is left.`;
 });
-const isSet = (key: TargetKey): boolean => props.targets.some((target) => target.key === key);
+const lockOf = (key: TargetKey) => ({
+  locked: props.locked === key,
+  set: props.targets.some((target) => target.key === key),
+});
 const refusal = (key: TargetKey): string => (props.refused?.key === key ? props.refused.text : '');
 const noStart = computed(() => {
   if (props.result.fit.fit === 'overflows') return 'It does not go into this vessel.';
@@ -65,13 +87,8 @@ const noStart = computed(() => {
     <div>
       <div class="head">
         <h2>Brew, after straining</h2>
-        <button type="button" class="why" @click="emit('why', 'brew')">Why</button>
-        <LockButton
-          what="brew"
-          :locked="locked === 'brewMl'"
-          :set="isSet('brewMl')"
-          @lock="emit('lock', 'brewMl')"
-        />
+        <button type="button" class="text-button" @click="emit('why', 'brew')">Why</button>
+        <LockButton what="brew" v-bind="lockOf('brewMl')" @lock="emit('lock', 'brewMl')" />
       </div>
       <AmountField
         label="Brew wanted"
@@ -97,11 +114,10 @@ const noStart = computed(() => {
     <div>
       <div class="head">
         <h2>Strength (TDS)</h2>
-        <button type="button" class="why" @click="emit('why', 'strength')">Why</button>
+        <button type="button" class="text-button" @click="emit('why', 'strength')">Why</button>
         <LockButton
           what="strength"
-          :locked="locked === 'strengthFrac'"
-          :set="isSet('strengthFrac')"
+          v-bind="lockOf('strengthFrac')"
           @lock="emit('lock', 'strengthFrac')"
         />
       </div>
@@ -110,14 +126,7 @@ const noStart = computed(() => {
           label="Strength wanted"
           size="middle"
           :value="result.outcome.strengthFrac"
-          :kind="
-            percentKind({
-              step: 0.0005,
-              min: 0.001,
-              max: 0.3,
-              write: (frac) => `${percentFigure(frac)}\u00a0%`,
-            })
-          "
+          :kind="WANTED"
           :refused="refusal('strengthFrac')"
           @change="(value) => emit('amount', 'strengthFrac', value)"
         />
@@ -152,25 +161,12 @@ const noStart = computed(() => {
       </ul>
     </div>
     <div class="pair">
-      <button v-if="costPerL" type="button" class="asks" @click="emit('why', 'cost')">
-        <BigFigure label="Cost, why" size="small" :figure="costPerL" unit="per L" />
-      </button>
-      <button type="button" class="asks" @click="emit('why', 'caffeine')">
-        <BigFigure
-          label="Caffeine, why"
-          size="small"
-          :figure="result.outcome.caffeineMgPerG.toFixed(2)"
-          unit="mg/g"
-        />
-      </button>
-      <button type="button" class="asks" @click="emit('why', 'extraction')">
-        <BigFigure
-          label="Extraction, why"
-          size="small"
-          :figure="percentFigure(result.outcome.extractionYieldFrac, 1)"
-          unit="%"
-        />
-      </button>
+      <AskedFigure
+        v-for="{ about, ...figure } in asked"
+        :key="about"
+        v-bind="figure"
+        @why="emit('why', about)"
+      />
     </div>
     <CautionList :cautions="result.cautions" />
     <slot name="clock" />
@@ -205,23 +201,6 @@ const noStart = computed(() => {
 
 .head h2 {
   flex: 1;
-}
-
-.why,
-.asks {
-  border: 0;
-  background: none;
-  padding: 0;
-  text-align: left;
-  cursor: pointer;
-}
-
-.why {
-  min-height: 28px;
-  padding: 0 8px;
-  color: var(--action);
-  font-size: var(--t13);
-  text-decoration: underline;
 }
 
 .named {

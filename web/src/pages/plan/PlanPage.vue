@@ -47,7 +47,7 @@ const refused = computed(() =>
 
 <template>
   <BatchSheet v-if="sheet" v-bind="sheet" />
-  <div v-if="coffee && model && vessel && shelf.shop" class="plan no-print">
+  <div v-if="coffee && model && vessel && shelf.shop" class="plan no-print side-by-side">
     <h1 class="visually-hidden">Plan a batch</h1>
     <DraftConflict
       v-if="theirs"
@@ -166,9 +166,7 @@ const refused = computed(() =>
 
 <style scoped>
 .plan {
-  display: grid;
   grid-template-columns: 312px minmax(0, 1fr) 372px;
-  min-height: calc(100vh - 84px);
 }
 
 .tools {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import LeaveOutButton from '../../components/fields/LeaveOutButton.vue';
 import type { Plan } from '@ratio/core/batch';
 import { hoursKind } from '../../components/fields/amountKind.ts';
 import AmountField from '../../components/fields/AmountField.vue';
@@ -61,14 +62,11 @@ function add(): void {
         :options="PLACES"
         @update:model-value="replace(i, { place: $event, tempC: tempOf($event) })"
       />
-      <button
+      <LeaveOutButton
         v-if="pieces.length > 1"
-        type="button"
-        :aria-label="`Leave out place ${i + 1}`"
+        :label="`Leave out place ${i + 1}`"
         @click="remove(i)"
-      >
-        ×
-      </button>
+      />
       <button v-if="i === pieces.length - 1 && pieces.length < MOST" type="button" @click="add">
         + then
       </button>

@@ -6,12 +6,11 @@ import type { Measuring } from './usePour.ts';
 /** What to pour in which order, as the bar's tools measure it, and what that rounding does. */
 defineProps<{
   build: readonly BuildRow[];
-  measuring: Measuring;
   /** What the rounding does, in a sentence; empty where nothing is rounded. */
   rounding: string;
-  count: number;
 }>();
-const emit = defineEmits<{ measuring: [by: Measuring]; count: [glasses: number] }>();
+const measuring = defineModel<Measuring | null>('measuring', { required: true });
+const count = defineModel<number | null>('count', { required: true });
 
 const MEASURES: readonly { value: Measuring; text: string }[] = [
   { value: 'jigger', text: 'Jigger' },
@@ -30,20 +29,18 @@ const COUNTS = [1, 2, 3, 6].map((n) => ({
     <div class="head">
       <h2 id="build-head">Pour in this order</h2>
       <PickButtons
+        v-model="count"
         class="no-print"
         label="How many glasses"
         look="small"
         :options="COUNTS"
-        :picked="count"
-        @pick="emit('count', $event)"
       />
       <PickButtons
+        v-model="measuring"
         class="no-print"
         label="Measured by"
         look="small"
         :options="MEASURES"
-        :picked="measuring"
-        @pick="emit('measuring', $event)"
       />
     </div>
     <ol>

@@ -2,6 +2,7 @@
 import { percentFigure } from '@ratio/core/units';
 import type { ExplainedOfDrink } from '@ratio/core/drink';
 import { computed } from 'vue';
+import AskedFigure from '../../components/figures/AskedFigure.vue';
 import BigFigure from '../../components/figures/BigFigure.vue';
 
 /** What the drink holds and what it comes to, each glass or each share. */
@@ -43,17 +44,10 @@ const facts = computed<Fact[]>(() => [
 
 <template>
   <div class="facts">
-    <component
-      :is="fact.why ? 'button' : 'div'"
-      v-for="fact in facts"
-      :key="fact.label"
-      :type="fact.why ? 'button' : undefined"
-      :class="{ asks: fact.why }"
-      :title="fact.why ? 'Why this number' : undefined"
-      @click="fact.why && emit('why', fact.why)"
-    >
-      <BigFigure size="small" :label="fact.label" :figure="fact.figure" :unit="fact.unit" />
-    </component>
+    <template v-for="{ why, ...fact } in facts" :key="fact.label">
+      <AskedFigure v-if="why" v-bind="fact" @why="emit('why', why)" />
+      <BigFigure v-else size="small" v-bind="fact" />
+    </template>
   </div>
   <p class="fine">
     <template v-if="servings > 1">Each of {{ servings }} servings. </template>
@@ -78,19 +72,6 @@ const facts = computed<Fact[]>(() => [
 
 .facts :deep(h2) {
   white-space: nowrap;
-}
-
-.asks {
-  border: 0;
-  background: none;
-  padding: 0;
-  text-align: left;
-  cursor: pointer;
-}
-
-.asks :deep(h2) {
-  color: var(--action);
-  text-decoration: underline;
 }
 
 .fine {

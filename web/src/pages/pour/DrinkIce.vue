@@ -97,6 +97,22 @@ const pieces = computed<OwnMeasure[]>(() => {
     ? []
     : ['cube', 'piece'].map((name) => ({ name, quantity: 'mass', canonical }));
 });
+const details = computed(() => [
+  {
+    label: 'Ice at',
+    name: 'Temperature of the ice',
+    options: iceTemps.value,
+    chosen: String(props.ice?.tempC),
+    set: setIceTemp,
+  },
+  {
+    label: 'Ice of',
+    name: 'What the ice is',
+    options: iceOptions.value,
+    chosen: iceIs.value,
+    set: setIceIs,
+  },
+]);
 const isFull = computed(() => props.ice !== null && 'fill' in props.ice);
 /** So much ice; or whatever fills the glass. */
 function setIceG(much: { massG: number } | { fill: 'full' }): void {
@@ -127,7 +143,7 @@ function setIceG(much: { massG: number } | { fill: 'full' }): void {
       <template #action>
         <button
           type="button"
-          class="full"
+          class="text-button full"
           :aria-pressed="isFull"
           aria-label="Fill the glass with ice"
           @click="setIceG(isFull ? { massG: Math.round(iceG) } : { fill: 'full' })"
@@ -137,32 +153,21 @@ function setIceG(much: { massG: number } | { fill: 'full' }): void {
       </template>
     </ChoiceRow>
     <PickRow
-      label="Ice at"
-      name="Temperature of the ice"
-      :options="iceTemps"
-      :model-value="String(ice.tempC)"
-      @update:model-value="setIceTemp"
-    />
-    <PickRow
-      label="Ice of"
-      name="What the ice is"
-      :options="iceOptions"
-      :model-value="iceIs"
-      @update:model-value="setIceIs"
+      v-for="{ label, name, options, chosen, set } in details"
+      :key="name"
+      :label
+      :name
+      :options
+      :model-value="chosen"
+      @update:model-value="set"
     />
   </template>
 </template>
 
 <style scoped>
 .full {
-  min-height: 28px;
-  border: 0;
-  background: none;
   padding: 0 4px;
   color: var(--ink-soft);
-  font-size: var(--t13);
-  text-decoration: underline;
-  cursor: pointer;
 }
 
 .full[aria-pressed='true'] {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import LeaveOutButton from '../../components/fields/LeaveOutButton.vue';
 import type { Drink, DrinkSolution } from '@ratio/core/drink';
 import { measuredGPerMl, type Ingredient } from '@ratio/core/pantry';
 import type { Expected, OwnMeasure } from '@ratio/core/units';
@@ -96,14 +97,10 @@ const add = (): void =>
           @change="(tempC) => setAddition(i, { tempC })"
         />
         <LockButton locked :set="false" :what="`ingredient ${i + 1}`" @lock="makeDiluent(i)" />
-        <button
-          type="button"
-          class="drop"
-          :aria-label="`Leave out ingredient ${i + 1}`"
+        <LeaveOutButton
+          :label="`Leave out ingredient ${i + 1}`"
           @click="emit('change', { additions: without(i) })"
-        >
-          ×
-        </button>
+        />
       </li>
       <li v-for="(one, i) in diluents" :key="`diluent-${i}`">
         <IngredientField
@@ -142,15 +139,11 @@ const add = (): void =>
           :what="`diluent ${i + 1}`"
           @lock="setDiluentAmount(i)"
         />
-        <button
+        <LeaveOutButton
           v-if="diluents.length > 1"
-          type="button"
-          class="drop"
-          :aria-label="`Leave out diluent ${i + 1}`"
+          :label="`Leave out diluent ${i + 1}`"
           @click="emit('change', { diluents: withoutDiluent(i) })"
-        >
-          ×
-        </button>
+        />
       </li>
     </ul>
     <ElButton @click="add">Add an ingredient</ElButton>

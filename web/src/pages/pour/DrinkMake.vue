@@ -12,7 +12,7 @@ import type { Shop } from '@ratio/core/shop';
 import type { OwnMeasure } from '@ratio/core/units';
 import { ElButton } from 'element-plus';
 import { computed } from 'vue';
-import { numberKind, tempKind, volumeKind } from '../../components/fields/amountKind.ts';
+import { numberKind, priceKind, tempKind, volumeKind } from '../../components/fields/amountKind.ts';
 import AmountRow from '../../components/fields/AmountRow.vue';
 import TextRow from '../../components/fields/TextRow.vue';
 import PickRow from '../../components/fields/PickRow.vue';
@@ -165,7 +165,7 @@ const setBefore = (value: 'as-is' | 'chilled' | 'stirred'): void =>
       <AmountRow
         label="Price"
         :value="drink.price"
-        :kind="numberKind({ step: 0.1, min: 0, max: 1000, decimals: 2 })"
+        :kind="priceKind({ max: 1000 })"
         @change="(price) => change({ price })"
       />
       <AmountRow

@@ -20,13 +20,7 @@ const OTHERS = EXPLAINED_OF_DRINK.map((value) => ({ value, text: value }));
   >
     <p>
       Why
-      <PickButtons
-        label="Why another number"
-        look="link"
-        :options="OTHERS"
-        :picked="asked"
-        @pick="asked = $event"
-      />
+      <PickButtons v-model="asked" label="Why another number" look="link" :options="OTHERS" />
     </p>
   </WhyDialog>
 </template>

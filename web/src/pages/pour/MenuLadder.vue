@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ListedButton from '../../components/fields/ListedButton.vue';
 import { percentText, percentFigure } from '@ratio/core/units';
 import type { Drink, DrinkSolution } from '@ratio/core/drink';
 import type { Jug } from '@ratio/core/jug';
@@ -6,6 +7,7 @@ import { ElButton } from 'element-plus';
 import { RouterLink } from 'vue-router';
 import ChoiceField from '../../components/fields/ChoiceField.vue';
 import type { AmountFormat } from '../../format/amountFormat.ts';
+import { jugOption } from '../../format/jugOption.ts';
 import IceToday from './IceToday.vue';
 import StrengthRung from './StrengthRung.vue';
 
@@ -55,13 +57,7 @@ function trouble({ solution }: MenuRow): string {
     <ChoiceField
       label="Jug"
       :model-value="jug.id"
-      :options="
-        jugs.map((one) => ({
-          value: one.id,
-          label: `${one.label}, ${percentText(one.strengthFrac)}`,
-          reason: `${one.coffeeName}, ${writeJug(one)}`,
-        }))
-      "
+      :options="jugs.map((one) => jugOption(one, writeJug(one), format))"
       @update:model-value="emit('jug', $event)"
     />
     <p class="soft fine">{{ jug.coffeeName }} · {{ writeJug(jug) }}</p>
@@ -72,13 +68,7 @@ function trouble({ solution }: MenuRow): string {
     </div>
     <ul>
       <li v-for="row in rows" :key="row.drink.id">
-        <button
-          type="button"
-          :aria-current="row.drink.id === chosenId ? 'true' : undefined"
-          class="listed"
-          :class="{ chosen: row.drink.id === chosenId }"
-          @click="emit('choose', row.drink.id)"
-        >
+        <ListedButton :chosen="row.drink.id === chosenId" @click="emit('choose', row.drink.id)">
           <span class="top">
             <span>{{ row.drink.name }}</span>
             <span class="figures">{{ percentFigure(row.solution.strengthFrac) }}</span>
@@ -89,7 +79,7 @@ function trouble({ solution }: MenuRow): string {
             :short="row.solution.status !== 'met'"
           />
           <span v-if="trouble(row)" class="due trouble">{{ trouble(row) }}</span>
-        </button>
+        </ListedButton>
       </li>
     </ul>
   </section>

@@ -7,6 +7,7 @@ import { useMenu } from '../../stores/menu.ts';
 import { useShop } from '../../stores/shop.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { dayName } from '../../format/formatClock.ts';
+import { jugOption } from '../../format/jugOption.ts';
 import IceToday from './IceToday.vue';
 import MenuTable from './MenuTable.vue';
 import { useMenuFrom } from './useMenuFrom.ts';
@@ -48,11 +49,13 @@ const print = (): void => window.print();
           label="From"
           :model-value="source.id"
           :options="
-            sources.map((one) => ({
-              value: one.id,
-              label: `${one.label}, ${format.percent(one.strengthFrac)}`,
-              reason: `${one.coffeeName}, ${format.volume(one.onHandMl)}${one.lowFrac === null ? '' : ', still steeping'}`,
-            }))
+            sources.map((one) =>
+              jugOption(
+                one,
+                `${format.volume(one.onHandMl)}${one.lowFrac === null ? '' : ', still steeping'}`,
+                format,
+              ),
+            )
           "
           @update:model-value="take"
         />

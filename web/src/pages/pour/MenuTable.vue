@@ -72,12 +72,6 @@ const emit = defineEmits<{ choose: [drinkId: string] }>();
 </template>
 
 <style scoped>
-table {
-  width: 100%;
-  border-collapse: collapse;
-  font-size: var(--t13);
-}
-
 th,
 td {
   border-bottom: 1px solid var(--hairline);

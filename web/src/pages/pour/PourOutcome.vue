@@ -131,11 +131,11 @@ useIntersectionObserver(
     <BuildList
       class="build"
       :build
-      :measuring
       :rounding
+      :measuring
       :count
-      @measuring="emit('measuring', $event)"
-      @count="emit('count', $event)"
+      @update:measuring="$event && emit('measuring', $event)"
+      @update:count="$event && emit('count', $event)"
     />
     <p v-if="hotText" class="fine">{{ hotText }}</p>
     <BulkCard v-if="bulk" :bulk :format />

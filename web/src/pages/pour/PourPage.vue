@@ -44,7 +44,7 @@ useKeys({ n: startNew });
 </script>
 
 <template>
-  <div v-if="jugs.chosen && drink && solution && solved" class="pour">
+  <div v-if="jugs.chosen && drink && solution && solved" class="pour side-by-side">
     <h1 class="visually-hidden">Pour a drink</h1>
     <MenuLadder
       class="left no-print"
@@ -75,13 +75,7 @@ useKeys({ n: startNew });
     </section>
     <div class="right">
       <div class="tabs no-print">
-        <PickButtons
-          label="About this drink"
-          look="tab"
-          :options="VIEWS"
-          :picked="view"
-          @pick="view = $event"
-        />
+        <PickButtons v-model="view" label="About this drink" look="tab" :options="VIEWS" />
         <RouterLink :to="`/pour/card?drink=${drink.id}`">Build card</RouterLink>
       </div>
       <PourOutcome
@@ -139,9 +133,7 @@ useKeys({ n: startNew });
 
 <style scoped>
 .pour {
-  display: grid;
   grid-template-columns: 262px minmax(0, 1fr) 500px;
-  min-height: calc(100vh - 84px);
 }
 
 .middle {

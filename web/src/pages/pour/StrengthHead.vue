@@ -45,7 +45,7 @@ const sips = computed(() => {
       unit="%"
     >
       <template #head>
-        <button type="button" class="why no-print" @click="emit('why')">Why</button>
+        <button type="button" class="text-button no-print" @click="emit('why')">Why</button>
       </template>
       <template v-if="sips" #also>
         <span class="sips soft">{{ sips }}</span>
@@ -84,16 +84,6 @@ const sips = computed(() => {
   font-size: var(--t13);
   font-weight: 400;
   line-height: 1.3;
-}
-
-.why {
-  border: 0;
-  background: none;
-  padding: 0 8px;
-  color: var(--action);
-  font-size: var(--t13);
-  text-decoration: underline;
-  cursor: pointer;
 }
 
 .target {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import LeaveOutButton from '../../components/fields/LeaveOutButton.vue';
 import {
   amountText,
   writeMass,
@@ -43,14 +44,7 @@ const assumed = computed(
   <article class="card" :aria-label="`Recipe ${letter}`">
     <div class="head">
       <strong class="letter">{{ letter }}</strong>
-      <button
-        v-if="!only"
-        type="button"
-        :aria-label="`Leave out recipe ${letter}`"
-        @click="emit('remove')"
-      >
-        ×
-      </button>
+      <LeaveOutButton v-if="!only" :label="`Leave out recipe ${letter}`" @click="emit('remove')" />
     </div>
     <ElInput
       :model-value="recipe.text"

@@ -71,7 +71,6 @@ async function makePlan(i: number): Promise<void> {
   display: grid;
   grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
   gap: 8px 28px;
-  padding: 20px 24px;
 }
 
 header {

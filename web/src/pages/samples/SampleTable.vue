@@ -61,6 +61,7 @@ const valueOf = (event: Event): number | null =>
         <td class="no-print">
           <button
             type="button"
+            class="text-button"
             :aria-label="`Make jar ${jar.number} the plan`"
             @click="emit('take', jar.number)"
           >
@@ -74,8 +75,7 @@ const valueOf = (event: Event): number | null =>
 
 <style scoped>
 table {
-  width: 100%;
-  border-collapse: collapse;
+  font-size: inherit;
 }
 
 th,
@@ -108,14 +108,5 @@ select {
   border: 1px solid var(--hairline-strong);
   border-radius: 4px;
   background: var(--panel);
-}
-
-button {
-  min-height: 36px;
-  border: 0;
-  background: none;
-  color: var(--action);
-  text-decoration: underline;
-  cursor: pointer;
 }
 </style>

@@ -101,7 +101,6 @@ const print = (): void => window.print();
   display: grid;
   gap: 20px;
   max-width: 1160px;
-  padding: 24px;
 }
 
 .choose {

@@ -30,8 +30,8 @@ const set = (change: Partial<Shop['bar']>): void =>
 
 <template>
   <section aria-labelledby="bar">
-    <h2 id="bar" class="head">The bar</h2>
-    <div class="grid">
+    <h2 id="bar" class="section-head">The bar</h2>
+    <div class="field-grid">
       <AmountRow
         v-for="row in VOLUMES"
         :key="row.key"
@@ -53,22 +53,3 @@ const set = (change: Partial<Shop['bar']>): void =>
     </div>
   </section>
 </template>
-
-<style scoped>
-.head {
-  padding-bottom: 6px;
-  border-bottom: 1px solid var(--ink);
-  color: var(--ink);
-  font-size: var(--t18);
-}
-
-.grid {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(170px, 1fr));
-  gap: 0 20px;
-}
-
-.grid :deep(.el-input__inner) {
-  font-size: var(--t18);
-}
-</style>

@@ -14,6 +14,11 @@ const ROASTS = [
   { value: 'medium', label: 'medium', reason: 'for both' },
   { value: 'dark', label: 'dark', reason: 'low in acid; under milk and coconut' },
 ] as const;
+const PARTS = [
+  { key: 'robustaFrac', label: 'Robusta' },
+  { key: 'decafFrac', label: 'Decaf' },
+] as const;
+const PART = percentKind({ step: 0.05, min: 0, max: 1, decimals: 0 });
 </script>
 
 <template>
@@ -45,18 +50,13 @@ const ROASTS = [
       @change="(pricePerKg) => emit('change', { pricePerKg }, 'price')"
     />
     <AmountRow
-      label="Robusta"
+      v-for="{ key, label } in PARTS"
+      :key
+      :label
       lazy
-      :value="coffee.robustaFrac"
-      :kind="percentKind({ step: 0.05, min: 0, max: 1, decimals: 0 })"
-      @change="(robustaFrac) => emit('change', { robustaFrac }, 'robusta')"
-    />
-    <AmountRow
-      label="Decaf"
-      lazy
-      :value="coffee.decafFrac"
-      :kind="percentKind({ step: 0.05, min: 0, max: 1, decimals: 0 })"
-      @change="(decafFrac) => emit('change', { decafFrac }, 'decaf')"
+      :value="coffee[key]"
+      :kind="PART"
+      @change="(frac) => emit('change', { [key]: frac }, label.toLowerCase())"
     />
     <AmountRow
       label="Equilibrium yield"

@@ -39,9 +39,19 @@ const HOURS = [
 ] as const;
 const clock = (hours: number): string =>
   `${String(Math.floor(hours)).padStart(2, '0')}:${String(Math.round((hours % 1) * 60)).padStart(2, '0')}`;
-const grinds = GRIND_NAMES.map((value) => ({ value, label: value, reason: GRINDS[value].reason }));
-const wettings = WETTING_NAMES.map((value) => ({ value, ...WETTINGS[value] }));
-const methods = FILTRATION_METHODS.map((value) => ({ value, ...FILTRATIONS[value] }));
+const GRIND_OPTIONS = GRIND_NAMES.map((value) => ({
+  value,
+  label: value,
+  reason: GRINDS[value].reason,
+}));
+const WETTING_OPTIONS = WETTING_NAMES.map((value) => ({ value, ...WETTINGS[value] }));
+const METHOD_OPTIONS = FILTRATION_METHODS.map((value) => ({ value, ...FILTRATIONS[value] }));
+const PICKS = [
+  { key: 'grind', label: 'Grind', name: 'Default grind', options: GRIND_OPTIONS },
+  { key: 'place', label: 'Place', name: 'Default place', options: PLACES },
+  { key: 'wetting', label: 'Wetting', name: 'Default wetting', options: WETTING_OPTIONS },
+  { key: 'method', label: 'Strain', name: 'Default straining', options: METHOD_OPTIONS },
+] as const;
 const defaults = computed(() => props.shop.defaults);
 const setDefault = (change: Partial<Shop['defaults']>): void =>
   emit('change', { defaults: { ...props.shop.defaults, ...change } }, 'Default changed');
@@ -67,8 +77,8 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
 
 <template>
   <section class="shop" aria-labelledby="shop">
-    <h2 id="shop" class="head">The shop</h2>
-    <div class="grid">
+    <h2 id="shop" class="section-head">The shop</h2>
+    <div class="field-grid">
       <TextRow
         label="Name"
         name="Shop’s name"
@@ -102,14 +112,16 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
         />
       </ChoiceRow>
     </div>
-    <h2 class="head">Defaults for a new plan</h2>
-    <div class="grid">
+    <h2 class="section-head">Defaults for a new plan</h2>
+    <div class="field-grid">
       <PickRow
-        label="Grind"
-        name="Default grind"
-        :model-value="defaults.grind"
-        :options="grinds"
-        @update:model-value="setDefault({ grind: $event })"
+        v-for="{ key, label, name, options } in PICKS"
+        :key
+        :label
+        :name
+        :model-value="defaults[key]"
+        :options
+        @update:model-value="setDefault({ [key]: $event })"
       />
       <AmountRow
         label="Ratio"
@@ -119,13 +131,6 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
         :kind="ratioKind({ step: 0.5, min: 0.5, max: 60 })"
         @change="(ratio) => setDefault({ ratio })"
       />
-      <PickRow
-        label="Place"
-        name="Default place"
-        :model-value="defaults.place"
-        :options="PLACES"
-        @update:model-value="setDefault({ place: $event })"
-      />
       <AmountRow
         label="Steep"
         name="Default hours"
@@ -134,23 +139,9 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
         :kind="hoursKind({ step: 1800, min: 3600, max: 604800 })"
         @change="(s) => setDefault({ hours: s / 3600 })"
       />
-      <PickRow
-        label="Wetting"
-        name="Default wetting"
-        :model-value="defaults.wetting"
-        :options="wettings"
-        @update:model-value="setDefault({ wetting: $event })"
-      />
-      <PickRow
-        label="Strain"
-        name="Default straining"
-        :model-value="defaults.method"
-        :options="methods"
-        @update:model-value="setDefault({ method: $event })"
-      />
     </div>
-    <h2 class="head">The mill’s dial for each grind</h2>
-    <div class="grid">
+    <h2 class="section-head">The mill’s dial for each grind</h2>
+    <div class="field-grid">
       <TextRow
         label="Mill"
         name="Mill’s name"
@@ -172,8 +163,8 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
         "
       />
     </div>
-    <h2 class="head">Scoop and filters</h2>
-    <div class="grid">
+    <h2 class="section-head">Scoop and filters</h2>
+    <div class="field-grid">
       <AmountRow
         label="The scoop holds"
         lazy
@@ -199,9 +190,15 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
         </div>
       </ChoiceRow>
     </div>
-    <p class="add">
+    <p>
       Add a
-      <button v-for="kind in FILTER_KINDS" :key="kind" type="button" @click="addFilter(kind)">
+      <button
+        v-for="kind in FILTER_KINDS"
+        :key="kind"
+        type="button"
+        class="text-button"
+        @click="addFilter(kind)"
+      >
         {{ kind }}
       </button>
     </p>
@@ -214,35 +211,12 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
   gap: 10px;
 }
 
-.head {
+.section-head {
   margin-top: 10px;
-  padding-bottom: 6px;
-  border-bottom: 1px solid var(--ink);
-  color: var(--ink);
-  font-size: var(--t18);
-}
-
-.grid {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
-  gap: 6px 24px;
-}
-
-.grid :deep(.el-input__inner) {
-  font-size: var(--t18);
 }
 
 .filter {
   display: grid;
-}
-
-.add button {
-  min-height: 36px;
-  border: 0;
-  background: none;
-  color: var(--action);
-  text-decoration: underline;
-  cursor: pointer;
 }
 
 .time {

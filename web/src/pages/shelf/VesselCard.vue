@@ -31,6 +31,10 @@ const FRIDGE = [
   { value: 'yes', label: 'fits the fridge' },
   { value: 'no', label: 'not in the fridge' },
 ] as const;
+const YES_NO = [
+  { key: 'shaken', label: 'Headspace', options: SHAKEN },
+  { key: 'fitsFridge', label: 'Fridge', options: FRIDGE },
+] as const;
 const shape = computed(() => vesselShape({ ...props.vessel, taper: TAPER[props.vessel.kind] }));
 const height = computed(() => shape.value.heightMm * PX_PER_MM + 12);
 </script>
@@ -97,16 +101,12 @@ const height = computed(() => shape.value.heightMm * PX_PER_MM + 12);
       @update:model-value="emit('change', { kind: $event }, $event)"
     />
     <PickRow
-      label="Headspace"
-      :model-value="vessel.shaken ? 'yes' : 'no'"
-      :options="SHAKEN"
-      @update:model-value="emit('change', { shaken: $event === 'yes' }, 'headspace')"
-    />
-    <PickRow
-      label="Fridge"
-      :model-value="vessel.fitsFridge ? 'yes' : 'no'"
-      :options="FRIDGE"
-      @update:model-value="emit('change', { fitsFridge: $event === 'yes' }, 'fridge')"
+      v-for="{ key, label, options } in YES_NO"
+      :key
+      :label
+      :options
+      :model-value="vessel[key] ? 'yes' : 'no'"
+      @update:model-value="emit('change', { [key]: $event === 'yes' }, label.toLowerCase())"
     />
   </li>
 </template>

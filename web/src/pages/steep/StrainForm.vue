@@ -10,6 +10,9 @@ import AmountField from '../../components/fields/AmountField.vue';
 const props = defineProps<{ batch: Batch; format: AmountFormat; busy: boolean; due: boolean }>();
 const emit = defineEmits<{ strain: [actual: { brewG: number; strengthFrac: number | null }] }>();
 
+const NO_MORE = 'No more than what went in, and not nothing.';
+const { doseG, waterG, filtration } = props.batch.plan;
+const mostG = doseG + waterG + filtration.rinseG;
 const brewG = ref(Math.round(props.batch.predicted.brewG));
 const strengthFrac = ref(props.batch.predicted.strengthFrac);
 const read = ref(false);
@@ -30,14 +33,7 @@ function setReading(value: number): void {
       <AmountField
         label="Brew that came out"
         :value="brewG"
-        :kind="
-          massKind(format, {
-            step: 10,
-            min: 1,
-            max: batch.plan.doseG + batch.plan.waterG + batch.plan.filtration.rinseG,
-            limitText: 'No more than what went in, and not nothing.',
-          })
-        "
+        :kind="massKind(format, { step: 10, min: 1, max: mostG, limitText: NO_MORE })"
         @change="(value) => (brewG = value)"
       />
     </div>
