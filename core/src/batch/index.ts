@@ -1,6 +1,6 @@
 export { type Draft, draftSchema, saveDraftRequest, type SaveDraftRequest } from './draftSchema.ts';
 export { type Explained, explainPlan } from './explain.ts';
-export { brewSetting, planInput, scoopOf } from './plan.ts';
+export { brewSetting, planInput, scalePlan, scoopOf } from './plan.ts';
 export { type PlanOutcome, predictBatch, predictPlan } from './predict.ts';
 export { predictBatchRequest, predictBatchResponse } from './predictSchema.ts';
 export { MOST_SAMPLES, planOfSample, sampleSet } from './samples.ts';

@@ -53,6 +53,14 @@ export function brewSetting(plan: Omit<Plan, 'doseG' | 'waterG'>): BrewSetting {
   };
 }
 
+/** @returns the same plan for so many times the coffee, a factor above 0: every amount scales */
+export const scalePlan = (plan: Plan, factor: number): Plan => ({
+  ...plan,
+  doseG: plan.doseG * factor,
+  waterG: plan.waterG * factor,
+  filtration: { ...plan.filtration, rinseG: plan.filtration.rinseG * factor },
+});
+
 /** The brew that the same scoop gives when the loose coffee is denser by a factor. */
 export const scoopOf =
   (input: BrewInput) =>

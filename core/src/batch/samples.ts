@@ -2,7 +2,7 @@ import { GRIND_NAMES, type Grind } from '../coffee/grinds.ts';
 import { CONSTANTS } from '../constants.ts';
 import { DomainError } from '../errors.ts';
 import { waterDensityGPerMl } from '../matter/waterDensity.ts';
-import { planInput } from './plan.ts';
+import { planInput, scalePlan } from './plan.ts';
 import type { Plan } from './schema.ts';
 import { brew } from '../brew/brew.ts';
 import type { BrewModel } from '../brew/model.ts';
@@ -60,7 +60,12 @@ export function sampleSet(input: {
     const { doseG, waterG } = filledJar({ ...jar, ratio: combination.ratio, waterC: plan.waterC });
     const steep = stretched(plan.steep, combination.hours);
     const { strengthFrac, extractionYieldFrac } = brew(
-      planInput({ ...plan, steep, grind: combination.grind, doseG, waterG }),
+      planInput({
+        ...scalePlan(plan, doseG / plan.doseG),
+        steep,
+        grind: combination.grind,
+        waterG,
+      }),
       model,
     );
     return { number: i + 1, ...combination, doseG, waterG, strengthFrac, extractionYieldFrac };

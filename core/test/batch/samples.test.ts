@@ -1,9 +1,10 @@
 import { expect } from 'chai';
+import fc from 'fast-check';
 import { planOfSample, sampleSet } from '../../src/batch/samples.ts';
 import { slurryMl } from '../../src/brew/vessel.ts';
 import { brew } from '../../src/brew/brew.ts';
 import { USUAL_MODEL as model } from '../../src/brew/model.ts';
-import { planInput } from '../../src/batch/plan.ts';
+import { planInput, scalePlan } from '../../src/batch/plan.ts';
 import { DomainError } from '../../src/errors.ts';
 import { expectNear } from '../near.ts';
 import { TWO_PLACES_PLAN as plan } from './plans.ts';
@@ -46,6 +47,39 @@ describe('sampleSet', () => {
     expect(five!.strengthFrac).to.be.above(seven!.strengthFrac);
     const [short, long] = set({ ratios: [5], grinds: ['coarse'], hours: [8, 24] });
     expect(long!.extractionYieldFrac).to.be.above(short!.extractionYieldFrac);
+  });
+
+  it('scales every amount of the plan: a jar at the plan’s own ratio comes out as the plan does', () => {
+    // 1000 g at 1:5 rinsed with 700 g is 3.3 %, and so is its 1:5 jar.
+    const rinsed = {
+      ...plan,
+      doseG: 1000,
+      waterG: 5000,
+      filtration: { method: 'drain' as const, rinseG: 700 },
+    };
+    const [own] = set({ plan: rinsed, ratios: [5], grinds: ['coarse'] });
+    expectNear(own!.strengthFrac, brew(planInput(rinsed), model).strengthFrac, 0.02);
+  });
+
+  it('knows every amount that a plan has', () => {
+    const amounts = (value: unknown, path = ''): Map<string, number> =>
+      new Map(
+        Object.entries(value as object).flatMap(([key, one]) =>
+          typeof one === 'number' && /(G|Ml)$/.test(key)
+            ? [[`${path}${key}`, one] as const]
+            : typeof one === 'object' && one !== null
+              ? [...amounts(one, `${path}${key}.`)]
+              : [],
+        ),
+      );
+    const rinsed = { ...plan, filtration: { method: 'drain' as const, rinseG: 700 } };
+    fc.assert(
+      fc.property(fc.double({ min: 0.01, max: 20, noNaN: true }), (factor) => {
+        const [before, after] = [amounts(rinsed), amounts(scalePlan(rinsed, factor))];
+        expect([...before.keys()]).to.deep.equal(['doseG', 'waterG', 'filtration.rinseG']);
+        for (const [key, value] of before) expectNear(after.get(key)!, value * factor, 1e-12);
+      }),
+    );
   });
 
   it('scales the winner back up to the plan’s coffee, and it steeps to the same share', () => {

@@ -4,6 +4,7 @@ import {
   planInput,
   predictPlan,
   roundedToBench,
+  scalePlan,
   splitBatch,
   type Plan,
 } from '@ratio/core/batch';
@@ -147,13 +148,7 @@ export function useExtras() {
     },
     /** The whole batch times a factor, rinse and all. */
     scale(factor: number): void {
-      const { doseG, waterG, filtration } = plan.value;
-      drafts.takePlan({
-        ...plan.value,
-        doseG: doseG * factor,
-        waterG: waterG * factor,
-        filtration: { ...filtration, rinseG: filtration.rinseG * factor },
-      });
+      drafts.takePlan(scalePlan(plan.value, factor));
     },
   };
 }
