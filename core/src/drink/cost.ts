@@ -3,6 +3,23 @@ import { pourOf } from './glass.ts';
 import type { DrinkInput } from './setting.ts';
 import type { DrinkSolution } from './solve.ts';
 
+/**
+ * What a drink takes out of the jug: its concentrate, and the coffee that its cubes were frozen from
+ * where they are no house recipe of their own.
+ *
+ * @returns g
+ */
+export function fromJugG(input: {
+  drink: Pick<DrinkInput, 'glass' | 'concentrate'>;
+  solution: Pick<DrinkSolution, 'concentrateG'>;
+}): number {
+  const { ice } = input.drink.glass;
+  const { strengthFrac } = input.drink.concentrate;
+  const cubesG =
+    ice && !ice.recipe && strengthFrac > 0 ? (ice.massG * ice.coffeeFrac) / strengthFrac : 0;
+  return input.solution.concentrateG + cubesG;
+}
+
 /** What goes into a drink costs. */
 export interface DrinkCost {
   /** In the shop's money; what has no price on the shelf is left out. */
@@ -23,15 +40,13 @@ export function drinkCost(input: {
 }): DrinkCost {
   const { drink, solution, concentratePricePerKg } = input;
   const ice = drink.glass.ice;
-  const strength = drink.concentrate.strengthFrac;
-  const jugIceG = ice && !ice.recipe && strength > 0 ? (ice.massG * ice.coffeeFrac) / strength : 0;
   const recipeIce = ice?.recipe
     ? [{ name: ice.recipe.name, eachG: ice.massG, pricePerKg: ice.recipe.pricePerKg }]
     : [];
   const ingredients = [
     {
       name: 'Concentrate',
-      eachG: solution.concentrateG + jugIceG,
+      eachG: fromJugG(input),
       pricePerKg: concentratePricePerKg,
     },
     ...recipeIce,

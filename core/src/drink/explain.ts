@@ -1,9 +1,8 @@
 import { CONSTANTS } from '../constants.ts';
 import type { DrinkCost } from './cost.ts';
-import { coldDebtJ, iceAreaM2 } from './ice.ts';
+import { coldDebtJ, iceAreaM2, iceComposition } from './ice.ts';
 import { COMPONENTS } from '../matter/components.ts';
 import { massG, mix } from '../matter/composition.ts';
-import { iceComposition } from './glass.ts';
 import type { SolvedDrink } from './predict.ts';
 import type { Sourced } from '../sourced.ts';
 import type { Explanation, UsedValue } from '../explanation.ts';

@@ -1,15 +1,15 @@
 import { measuredGPerMl, ofMass, type Ingredient } from '../pantry/ingredients.ts';
 import {
-  coffeeOf,
   coffeeStrengthFrac,
   massG,
   mix,
   NOTHING,
+  plus,
   type Composition,
 } from '../matter/composition.ts';
 import { heatCapacityJPerK, volumeMl } from '../matter/properties.ts';
 import { waterDensityGPerMl } from '../matter/waterDensity.ts';
-import type { Ice } from './ice.ts';
+import { icePerG, type Ice } from './ice.ts';
 import { meltAt, type MeltPoint } from './melt.ts';
 
 /** One liquid as it is poured. */
@@ -132,17 +132,8 @@ export function liquidAt(moment: { glass: Glass; mixed: Pour; minutes: number })
 
 function withMelt(input: { liquid: Composition; ice: Ice | null; point: MeltPoint }): Composition {
   const { liquid, ice, point } = input;
-  const solidsG = point.meltedG * (ice?.coffeeFrac ?? 0);
-  return {
-    ...liquid,
-    coffeeG: liquid.coffeeG + solidsG,
-    waterG: liquid.waterG + point.meltedG - solidsG,
-  };
+  return ice === null ? liquid : plus(liquid, point.meltedG, icePerG(ice));
 }
-
-/** @returns what the ice is made of */
-export const iceComposition = (ice: Ice | null): Composition =>
-  ice ? coffeeOf({ massG: ice.massG, strengthFrac: ice.coffeeFrac }) : NOTHING;
 
 /** An ingredient measured by volume at its own temperature. */
 export interface Addition {

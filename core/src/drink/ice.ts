@@ -1,5 +1,6 @@
 import { CONSTANTS } from '../constants.ts';
-import type { Ingredient } from '../pantry/ingredients.ts';
+import { coffeeOf, NOTHING, scaled, type Composition } from '../matter/composition.ts';
+import { ofMass, type Ingredient } from '../pantry/ingredients.ts';
 
 /** Shapes of ice at the bar. */
 export const ICE_KINDS = ['cubes', 'crushed', 'large'] as const;
@@ -23,6 +24,16 @@ export interface Ice {
   /** The house recipe that it is frozen from, where it is one. */
   readonly recipe?: Ingredient | undefined;
 }
+
+/** @returns what a gram of the ice is made of: frozen black coffee, or its house recipe */
+export const icePerG = ({ recipe, coffeeFrac }: Ice): Composition =>
+  recipe
+    ? ofMass({ ingredient: recipe, massG: 1 })
+    : coffeeOf({ massG: 1, strengthFrac: coffeeFrac });
+
+/** @returns what all of the ice is made of */
+export const iceComposition = (ice: Ice | null): Composition =>
+  ice ? scaled({ composition: icePerG(ice), factor: ice.massG }) : NOTHING;
 
 /**
  * Ice that fills a cup to its line.

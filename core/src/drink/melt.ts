@@ -1,9 +1,9 @@
 import { CONSTANTS } from '../constants.ts';
-import { coffeeOf, type Composition } from '../matter/composition.ts';
+import { NOTHING, type Composition } from '../matter/composition.ts';
 import { heatCapacityJPerK } from '../matter/properties.ts';
 import { dormandPrinceStep, type Pair } from '../numeric/dormandPrinceStep.ts';
 import { findRoot } from '../numeric/findRoot.ts';
-import { coldDebtJ, iceAreaM2, type Ice } from './ice.ts';
+import { coldDebtJ, iceAreaM2, icePerG, type Ice } from './ice.ts';
 
 const FUSION = CONSTANTS.fusionJPerG.value;
 const TOLERANCE = 1e-7;
@@ -93,7 +93,7 @@ function startOf(input: MeltInput): State {
     iceG: ice?.massG ?? 0,
     baseJPerK,
     meltJPerGK: heatCapacityJPerK({
-      composition: coffeeOf({ massG: 1, strengthFrac: ice?.coffeeFrac ?? 0 }),
+      composition: ice ? icePerG(ice) : NOTHING,
       tempC: input.tempC,
     }),
     iceWPerK: ice ? CONSTANTS.iceTransferWPerM2K.value * iceAreaM2(ice) : 0,

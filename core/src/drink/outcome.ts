@@ -2,7 +2,8 @@ import { massG, mix, type Composition } from '../matter/composition.ts';
 import { energyKcal } from '../matter/properties.ts';
 import type { Ingredient } from '../pantry/ingredients.ts';
 import { alcoholByVolumeFrac } from './alcohol.ts';
-import { drinkTimeline, iceComposition, pourOf, type DrinkPoint, type Pour } from './glass.ts';
+import { drinkTimeline, pourOf, type DrinkPoint, type Pour } from './glass.ts';
+import { iceComposition } from './ice.ts';
 import {
   caffeineOf,
   levelOf,
@@ -10,6 +11,7 @@ import {
   strengthOf,
   toppingOf,
   type Amounts,
+  type DrinkInput,
   type Setting,
 } from './setting.ts';
 
@@ -43,6 +45,18 @@ export interface DrinkOutcome {
   readonly levelMl: number;
 }
 
+/** Food energy that no composition in the glass tells, kcal. */
+function extraKcalOf({ additions, glass }: DrinkInput, diluents: DrinkOutcome['diluents']): number {
+  const added = additions.map((one) => ({ ...one, massG: massG(pourOf(one).composition) }));
+  const frozen = glass.ice?.recipe
+    ? [{ ingredient: glass.ice.recipe, massG: glass.ice.massG }]
+    : [];
+  return [...added, ...diluents, ...frozen].reduce(
+    (sum, one) => sum + one.massG * one.ingredient.extraKcalPerG,
+    0,
+  );
+}
+
 const MINUTES = Array.from({ length: 31 }, (_, minute) => minute);
 
 /** @returns the drink that given amounts make in a setting */
@@ -73,7 +87,7 @@ export function drinkOutcome(setting: Setting, amounts: Amounts): DrinkOutcome {
     iceG,
     strengthFrac,
     timeline: drinkTimeline({ glass, mixed, minutes: MINUTES }),
-    energyKcal: energyKcal(whole),
+    energyKcal: energyKcal(whole) + extraKcalOf(input, poured),
     sugarG: whole.sugarG,
     caffeineMg: caffeineOf(setting, amounts),
     alcoholFrac: alcoholByVolumeFrac({ glass, mixed, minutes: setting.atMinutes }),

@@ -1,5 +1,6 @@
 import {
   drinkCost,
+  fromJugG,
   drinkRequest,
   solveRequest,
   type Drink,
@@ -72,8 +73,10 @@ export const useMenu = defineStore('menu', () => {
     });
   }
 
-  const countIn = ({ solution: { status, concentrateG } }: SolvedDrink, onHandG: number): number =>
-    status === 'met' && concentrateG > 0 ? Math.floor(onHandG / concentrateG) : 0;
+  function countIn({ input, solution }: SolvedDrink, onHandG: number): number {
+    const eachG = fromJugG({ drink: input, solution });
+    return solution.status === 'met' && eachG > 0 ? Math.floor(onHandG / eachG) : 0;
+  }
 
   function countOf(from: PouredFrom & { onHandG: number }, drink: Drink): number {
     const solved = solve(drink, from);
@@ -108,8 +111,8 @@ export const useMenu = defineStore('menu', () => {
     return drinks.drinks.slice(0, most).flatMap((drink) => {
       const solved = solve(drink, brew);
       if (!solved) return [];
-      const { concentrateG } = solved.solution;
-      return [{ drink, count: countIn(solved, brew.brewG), concentrateG }];
+      const eachG = fromJugG({ drink: solved.input, solution: solved.solution });
+      return [{ drink, count: countIn(solved, brew.brewG), eachG }];
     });
   }
 

@@ -129,7 +129,7 @@ export function usePour() {
     ...building,
     ...useDragging({ hand, solution, minute }),
     ...useRemedies({ hand, solved }),
-    ...usePouring({ drink, solution, count }),
+    ...usePouring({ drink, solved, count }),
     ownIceName,
     explained,
     shelf,

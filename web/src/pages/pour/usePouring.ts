@@ -1,4 +1,4 @@
-import type { Drink, DrinkSolution } from '@ratio/core/drink';
+import { fromJugG, type Drink, type SolvedDrink } from '@ratio/core/drink';
 import { computed, ref, type Ref } from 'vue';
 import { newId, sentenceOf } from '../../api/client.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
@@ -8,10 +8,10 @@ import { useNotice } from '../../stores/notice.ts';
 /** Pouring the drink in hand from the jug in hand, so many at once. */
 export function usePouring(of: {
   drink: Readonly<Ref<Drink | null>>;
-  solution: Readonly<Ref<DrinkSolution | null>>;
+  solved: Readonly<Ref<SolvedDrink | null>>;
   count: Readonly<Ref<number>>;
 }) {
-  const { drink, solution, count } = of;
+  const { drink, solved, count } = of;
   const jugs = useJugs();
   const notice = useNotice();
   const format = useAmountFormat();
@@ -19,18 +19,21 @@ export function usePouring(of: {
   // Kept until the server acknowledges it, so that a second try counts once.
   let pourId = newId();
 
-  const wholeG = computed(() => count.value * (solution.value?.concentrateG ?? 0));
+  /** What one takes out of the jug, its coffee cubes too, g. */
+  const eachG = computed(() =>
+    solved.value ? fromJugG({ drink: solved.value.input, solution: solved.value.solution }) : 0,
+  );
+  const wholeG = computed(() => count.value * eachG.value);
   const enough = computed(() => Boolean(jugs.chosen && jugs.chosen.onHandG >= wholeG.value));
   /** How many of it the jug still holds. */
   const left = computed(() => {
-    const found = solution.value;
-    if (!jugs.chosen || !found || found.status !== 'met' || found.concentrateG <= 0) return 0;
-    return Math.floor(jugs.chosen.onHandG / found.concentrateG);
+    if (!jugs.chosen || solved.value?.solution.status !== 'met' || eachG.value <= 0) return 0;
+    return Math.floor(jugs.chosen.onHandG / eachG.value);
   });
 
   async function pour(): Promise<void> {
     const jug = jugs.chosen;
-    if (!jug || !drink.value || !solution.value) return;
+    if (!jug || !drink.value || !solved.value) return;
     pouring.value = true;
     const id = pourId;
     const n = count.value;
@@ -38,7 +41,7 @@ export function usePouring(of: {
     try {
       await jugs.pour({ jug, id, massG: wholeG.value, note: name });
       pourId = newId();
-      const text = `${name}: ${format.value.volume(n * solution.value.concentrateMl)} from ${jug.label}.`;
+      const text = `${name}: ${format.value.volume(n * solved.value.solution.concentrateMl)} from ${jug.label}.`;
       notice.say({ tone: 'done', text, undo: () => jugs.undo(jug, id) });
     } catch (error) {
       notice.say({ tone: 'wrong', text: sentenceOf(error) });

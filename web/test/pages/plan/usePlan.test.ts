@@ -52,7 +52,7 @@ describe('usePlan', () => {
     ]);
     const [black] = used.pours.value;
     const { brewG, brewMl } = used.result.value!.outcome;
-    expect(black!.count).to.equal(Math.floor(brewG / black!.concentrateG));
+    expect(black!.count).to.equal(Math.floor(brewG / black!.eachG));
     // 850 g at 31.00 a kilogram over the litres that come out.
     expect(Number(used.costPerL.value)).to.be.closeTo((850 * 31) / brewMl, 0.006);
   });

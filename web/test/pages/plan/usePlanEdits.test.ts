@@ -55,10 +55,10 @@ describe('usePlanEdits', () => {
   it('brews for so many of a drink, at the strength that is set', async () => {
     const { edits, page, drafts } = await open();
     drafts.setAmount('strengthFrac', 0.034);
-    const { drink, concentrateG } = page.pours.value[0]!;
+    const { drink, eachG } = page.pours.value[0]!;
     edits.setDrinks(drink.id, 30);
     const { brewG, strengthFrac } = page.result.value!.outcome;
-    expect(Math.floor(brewG / concentrateG + 1e-6)).to.equal(30);
+    expect(Math.floor(brewG / eachG + 1e-6)).to.equal(30);
     expect(strengthFrac).to.be.closeTo(0.034, 1e-9);
   });
 
