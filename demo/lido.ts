@@ -228,6 +228,7 @@ export const lidoHouseRecipes: readonly Body<HouseRecipe>[] = [
       method: 'infuse',
       with: '20 g rosemary, 15 min below the boil',
       leftG: null,
+      loses: 'steam',
       match: { ingredient: 'granulated-sugar', ratio: 1, by: 'mass' },
     },
   },

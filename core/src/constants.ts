@@ -201,6 +201,24 @@ export const CONSTANTS = {
     source: 'share of an infusion that is left after simmering and straining, until it is weighed',
     mark: 'practice',
   },
+  ethanolVolatility: {
+    value: 9,
+    unit: '',
+    source: 'relative volatility of a little ethanol in water at the boil',
+    mark: 'memory',
+  },
+  sucroseFrac20: {
+    value: 0.6709,
+    unit: '',
+    source: 'solubility of sucrose at 20 °C, mass of sugar over sugar and water (ICUMSA)',
+    mark: 'memory',
+  },
+  sucroseFrac5: {
+    value: 0.6488,
+    unit: '',
+    source: 'solubility of sucrose at 5 °C, mass of sugar over sugar and water (ICUMSA)',
+    mark: 'memory',
+  },
   coldHoldingC: {
     value: 5,
     unit: '°C',

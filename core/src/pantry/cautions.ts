@@ -1,3 +1,5 @@
+import { CONSTANTS } from '../constants.ts';
+import { massG, type Composition } from '../matter/composition.ts';
 import type { Ingredient } from './ingredients.ts';
 import type { HouseRecipe } from './houseRecipeSchema.ts';
 import type { Caution } from '../caution.ts';
@@ -6,21 +8,39 @@ interface PlannedRecipe {
   readonly recipe: HouseRecipe;
   readonly ingredient: Ingredient;
   readonly inputs: readonly { readonly ingredient: Ingredient }[];
-  readonly sugarFrac: number;
+  readonly made: Composition;
   readonly usualDays: number;
   readonly lifeDays: number;
 }
 
 type Rule = (planned: PlannedRecipe) => Caution | null;
 
-const hotSugar: Rule = ({ recipe: { process }, sugarFrac }) =>
-  sugarFrac >= 0.3 && ['mix', 'infuse', 'reduce'].includes(process.method)
+const hotSugar: Rule = ({ recipe: { process }, made }) =>
+  made.sugarG / massG(made) >= 0.3 && ['mix', 'infuse', 'reduce'].includes(process.method)
     ? {
         code: 'hot_sugar',
         severity: 'warn',
         text: 'Hot sugar sticks and burns deeper than water. Heat it gently, stir, and let it cool before it is poured into a bottle.',
       }
     : null;
+
+const crystals: Rule = ({ made: { sugarG, waterG } }) => {
+  const frac = sugarG / (sugarG + waterG || 1);
+  const percent = `${(100 * frac).toFixed(0)} % of its sugar and water is sugar`;
+  if (frac > CONSTANTS.sucroseFrac20.value)
+    return {
+      code: 'sugar_crystallises',
+      severity: 'warn',
+      text: `${percent}, more than dissolves at 20 °C: it sets, and crystals fall out. Take more water, or honey for a part of the sugar.`,
+    };
+  return frac > CONSTANTS.sucroseFrac5.value
+    ? {
+        code: 'sugar_crystallises_cold',
+        severity: 'note',
+        text: `${percent}: crystals can fall out in the fridge. Warm it to dissolve them, or take a little more water.`,
+      }
+    : null;
+};
 
 const simmer: Rule = ({ recipe: { process } }) =>
   process.method === 'reduce'
@@ -85,7 +105,17 @@ const allergens: Rule = ({ ingredient }) =>
       }
     : null;
 
-const RULES: readonly Rule[] = [hotSugar, egg, longer, simmer, infusion, foam, dairy, allergens];
+const RULES: readonly Rule[] = [
+  hotSugar,
+  crystals,
+  egg,
+  longer,
+  simmer,
+  infusion,
+  foam,
+  dairy,
+  allergens,
+];
 
 /** @returns cautions about a house recipe, each with its reason and what to do */
 export const houseRecipeCautions = (planned: PlannedRecipe): Caution[] =>

@@ -24,6 +24,8 @@ export const processSchema = z.discriminatedUnion('method', [
     with: z.string().max(120),
     /** What is left after straining, weighed; null before it is. */
     leftG: z.number().positive().max(MOST_G).nullable(),
+    /** Whether what is lost left as steam, or as liquid that stayed in what was strained out. */
+    loses: z.enum(['steam', 'liquid']).default('steam'),
     /** What is matched to it, and how much of that for one of what is left. */
     match: z.strictObject({
       ingredient: idSchema,

@@ -1,7 +1,8 @@
 import { DomainError } from '../errors.ts';
 import type { SourceMark } from '../sourced.ts';
 import { massG, NOTHING, scaled, type Composition } from '../matter/composition.ts';
-import { densityGPerMl } from '../matter/properties.ts';
+import { densityGPerMl, energyKcal } from '../matter/properties.ts';
+import { compositionOfPackage } from './packageTable.ts';
 
 /** What must be declared when it is in a drink. */
 export const ALLERGENS = [
@@ -46,6 +47,11 @@ export interface Ingredient {
   /** Air whipped in, volume of air over volume of liquid; 0 for what is not a foam. */
   readonly overrunFrac: number;
   readonly caffeineMgPerG: number;
+  /**
+   * Food energy that its composition does not tell, kcal/g: what is digested of instant coffee beyond
+   * the little that counts for brewed solids; 0 for all else.
+   */
+  readonly extraKcalPerG: number;
   /** What the shop pays; null where nobody has said. */
   readonly pricePerKg: number | null;
   readonly source: string;
@@ -61,13 +67,37 @@ function of100(parts: Partial<Omit<Composition, 'waterG'>>): Composition {
   return { ...rest, waterG: 100 - massG(rest) };
 }
 
+/** @returns 100 g of what its label says in alcohol by volume, 0–1, the rest of it in grams */
+function ofStrength(
+  alcoholFrac: number,
+  parts: Partial<Record<'sugarG' | 'carbohydrateG' | 'fatG' | 'proteinG' | 'ashG', number>> = {},
+): Composition {
+  const { sugarG = 0, carbohydrateG = 0, fatG = 0, proteinG = 0, ashG = 0 } = parts;
+  return compositionOfPackage({
+    per: '100 g',
+    fatG,
+    carbohydrateG: sugarG + carbohydrateG,
+    sugarG,
+    proteinG,
+    saltG: ashG,
+    alcoholFrac,
+  });
+}
+
 const DAIRY_TABLE = { source: 'USDA FoodData Central, legacy tables', mark: 'memory' } as const;
 const FOOD_TABLE = DAIRY_TABLE;
 const PACKAGE = {
   source: 'typical nutrition label of an unsweetened or lightly sweet drink',
   mark: 'practice',
 } as const;
+/** The alcohol is what its name says by volume; volumes are taken to add up, so its mass is up to 3.5 % over. */
+const LABELLED = {
+  source: 'its label’s alcohol by volume; the rest USDA FoodData Central, legacy tables',
+  mark: 'memory',
+} as const;
 const BY_MASS = { source: 'weighed sugar and water', mark: 'exact' } as const;
+
+const INSTANT_COFFEE = of100({ coffeeG: 96.9 });
 
 /** What goes into a drink or a house recipe beside the coffee, by id. Opened lives are practice. */
 const TABLE = {
@@ -228,7 +258,9 @@ const TABLE = {
   'instant-coffee': {
     name: 'Instant coffee',
     kind: 'coffee',
-    per100G: of100({ coffeeG: 96.9 }),
+    per100G: INSTANT_COFFEE,
+    // 353 kcal for 100 g: 75.4 g of carbohydrate and 12.2 g of protein are digested.
+    extraKcalPerG: (353 - energyKcal(INSTANT_COFFEE)) / 100,
     looseGPerMl: 0.2,
     caffeineMgPerG: 31.4,
     ...FOOD_TABLE,
@@ -243,28 +275,21 @@ const TABLE = {
   'spirit-40': {
     name: 'Spirit, 40 % vol',
     kind: 'spirit',
-    per100G: of100({ ethanolG: 33.4 }),
-    ...FOOD_TABLE,
+    per100G: ofStrength(0.4),
+    ...LABELLED,
   },
   'coffee-liqueur': {
     name: 'Coffee liqueur, 26 % vol',
     kind: 'spirit',
-    per100G: of100({ sugarG: 46.3, carbohydrateG: 0.5, fatG: 0.3, proteinG: 0.1, ethanolG: 21.7 }),
+    per100G: ofStrength(0.26, { sugarG: 46.3, carbohydrateG: 0.5, fatG: 0.3, proteinG: 0.1 }),
     caffeineMgPerG: 0.26,
-    ...FOOD_TABLE,
+    ...LABELLED,
   },
   'cream-liqueur': {
     name: 'Cream liqueur, 17 % vol',
     kind: 'spirit',
     openedDays: 180,
-    per100G: of100({
-      sugarG: 20,
-      carbohydrateG: 1,
-      fatG: 13,
-      proteinG: 3,
-      ashG: 0.3,
-      ethanolG: 12.7,
-    }),
+    per100G: ofStrength(0.17, { sugarG: 20, carbohydrateG: 1, fatG: 13, proteinG: 3, ashG: 0.3 }),
     allergens: ['milk'],
     source: 'typical package of a cream liqueur',
     mark: 'practice',
@@ -320,6 +345,7 @@ const DEFAULTS = Object.freeze({
   looseGPerMl: null,
   overrunFrac: 0,
   caffeineMgPerG: 0,
+  extraKcalPerG: 0,
   pricePerKg: null,
 });
 
@@ -358,6 +384,10 @@ export function measuredGPerMl(input: { ingredient: Ingredient; tempC: number })
   if (ingredient.looseGPerMl !== null) return ingredient.looseGPerMl;
   return densityGPerMl({ composition: ingredient.per100G, tempC }) / (1 + ingredient.overrunFrac);
 }
+
+/** @returns food energy of a mass of an ingredient, g, 0 or more; kcal */
+export const ingredientKcal = (input: { ingredient: Ingredient; massG: number }): number =>
+  energyKcal(ofMass(input)) + input.massG * input.ingredient.extraKcalPerG;
 
 /** Whether an ingredient stands on top of a drink and does not mix with it. */
 export const isFoam = ({ kind, overrunFrac }: Ingredient): boolean =>

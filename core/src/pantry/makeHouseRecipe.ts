@@ -3,6 +3,7 @@ import { houseRecipeCautions } from './cautions.ts';
 import { CONSTANTS } from '../constants.ts';
 import { DomainError } from '../errors.ts';
 import { coffeeOf, massG, mix, NOTHING, scaled, type Composition } from '../matter/composition.ts';
+import { findRoot } from '../numeric/findRoot.ts';
 import { measuredGPerMl, ofMass, pick, type Ingredient, type Pantry } from './ingredients.ts';
 import { volumeMl } from '../matter/properties.ts';
 import type { HouseRecipe, IngredientAmount } from './houseRecipeSchema.ts';
@@ -29,6 +30,8 @@ export interface MadeRecipe {
   /** Of everything that went in, in the shop's money; null where a price is not known. */
   readonly price: number | null;
   readonly sugarFrac: number;
+  /** Of what goes in, before anything is matched to it, 0–1. */
+  readonly inputSugarFrac: number;
   readonly strengthFrac: number;
   readonly lifeDays: number;
   readonly cautions: readonly Caution[];
@@ -44,7 +47,7 @@ const SWEET_FRAC = 0.3;
  * @param recipe a checked recipe
  * @param pantry everything that it may use
  * @throws {DomainError} unknown_name for an input that is not in the pantry; out_of_range where it is
- *   reduced below its dry matter, or nothing goes in
+ *   reduced below its dry matter, more is left than went in, or nothing goes in
  */
 export function makeHouseRecipe(recipe: HouseRecipe, pantry: Pantry): MadeRecipe {
   const weighed = recipe.inputs.map(({ ingredient, amount }) =>
@@ -61,24 +64,44 @@ export function makeHouseRecipe(recipe: HouseRecipe, pantry: Pantry): MadeRecipe
   if (massG(made) === 0)
     throw new DomainError('out_of_range', { name: 'inputs', value: 0, min: 0.001 });
   const startG = massG(made);
+  const inputSugarFrac = made.sugarG / startG;
   let lostG = 0;
+  let keptFrac = 1;
   if (process.method === 'infuse') {
-    const leftG = process.leftG ?? startG * CONSTANTS.infusionLeftFrac.value;
+    const usualG = startG * CONSTANTS.infusionLeftFrac.value;
+    const leftG =
+      process.leftG ?? (process.loses === 'steam' ? Math.max(usualG, dryG(made)) : usualG);
+    if (leftG > startG)
+      throw new DomainError('out_of_range', { name: 'leftG', value: leftG, max: startG });
+    const left =
+      process.loses === 'steam'
+        ? simmeredTo(made, (composition) => massG(composition) - leftG)
+        : scaled({ composition: made, factor: leftG / startG });
+    if (left === null)
+      throw new DomainError('out_of_range', { name: 'leftG', value: leftG, min: dryG(made) });
     lostG = startG - leftG;
-    const left = scaled({ composition: made, factor: leftG / startG });
+    // Steam takes no caffeine along; what stays in the strained out takes its share.
+    keptFrac = process.loses === 'steam' ? 1 : leftG / startG;
     const matched = matchedTo(left, process.match, pantry);
     inputs.push(matched);
     made = mix([left, ofMass(matched)]);
   }
   if (process.method === 'reduce') {
-    lostG = steamG(made, process.toFrac);
-    made = { ...made, waterG: made.waterG - lostG };
+    made = reducedTo(made, process.toFrac);
+    lostG = startG - massG(made);
   }
   const yieldG = massG(made);
   const overrunFrac = process.method === 'whip' ? process.overrunFrac : 0;
   const sugarFrac = made.sugarG / yieldG;
+  // What is matched comes after the loss, so that it keeps all of its own.
+  const carried = (perG: 'caffeineMgPerG' | 'extraKcalPerG'): number =>
+    inputs.reduce(
+      (sum, { ingredient, massG: grams }, i) =>
+        sum + grams * ingredient[perG] * (i < weighed.length ? keptFrac : 1),
+      0,
+    );
   const caffeineMg =
-    inputs.reduce((sum, one) => sum + one.massG * one.ingredient.caffeineMgPerG, 0) +
+    carried('caffeineMgPerG') +
     (process.method === 'freeze' ? process.leftoverG * process.caffeineMgPerG : 0);
   const price = priceOf(inputs, process);
   const usual = usualShelfLifeDays({ method: process.method, inputs, sugarFrac });
@@ -94,6 +117,7 @@ export function makeHouseRecipe(recipe: HouseRecipe, pantry: Pantry): MadeRecipe
     looseGPerMl: null,
     overrunFrac,
     caffeineMgPerG: caffeineMg / yieldG,
+    extraKcalPerG: carried('extraKcalPerG') / yieldG,
     pricePerKg: price === null ? null : (1000 * price) / yieldG,
     source: 'made by the house from its recipe',
     mark: 'ours',
@@ -106,13 +130,14 @@ export function makeHouseRecipe(recipe: HouseRecipe, pantry: Pantry): MadeRecipe
     lostG,
     price,
     sugarFrac,
+    inputSugarFrac,
     strengthFrac: made.coffeeG / yieldG,
     lifeDays,
     cautions: houseRecipeCautions({
       recipe,
       ingredient,
       inputs,
-      sugarFrac,
+      made,
       usualDays: usual,
       lifeDays,
     }),
@@ -141,18 +166,48 @@ function matchedTo(
   return weigh({ ingredient, amount });
 }
 
-/** Water that must boil off until a share of the volume is left, g. */
-function steamG(composition: Composition, toFrac: number): number {
-  const wholeMl = volumeMl({ composition, tempC: KITCHEN_C });
-  const waterMl = volumeMl({ composition: { ...NOTHING, waterG: 1 }, tempC: KITCHEN_C });
-  const lostG = ((1 - toFrac) * wholeMl) / waterMl;
-  if (lostG > composition.waterG)
+/** What is left when all that can leave as steam has left, g. */
+const dryG = (composition: Composition): number =>
+  massG(composition) - composition.waterG - composition.ethanolG;
+
+/**
+ * Boils water off until what is left is no longer too much. Alcohol leaves faster than water: of a
+ * thin mixture each falls by its own power of the water that is left (Rayleigh's law of simple
+ * distillation).
+ *
+ * @param over how much too much is left, falling as water leaves
+ * @returns null where it is too much even without any water
+ */
+function simmeredTo(
+  composition: Composition,
+  over: (left: Composition) => number,
+): Composition | null {
+  const leftAt = (waterFrac: number): Composition => ({
+    ...composition,
+    waterG: composition.waterG * waterFrac,
+    ethanolG: composition.ethanolG * waterFrac ** CONSTANTS.ethanolVolatility.value,
+  });
+  if (over(leftAt(1)) <= 0) return composition;
+  const atDry = over(leftAt(0));
+  if (atDry > 1e-9 * massG(composition)) return null;
+  if (atDry >= 0) return leftAt(0);
+  return leftAt(findRoot({ f: (waterFrac) => over(leftAt(waterFrac)), low: 0, high: 1 }));
+}
+
+/** What is left when it is simmered down to a share of its volume. */
+function reducedTo(composition: Composition, toFrac: number): Composition {
+  const volumeOf = (one: Composition): number => volumeMl({ composition: one, tempC: KITCHEN_C });
+  const wholeMl = volumeOf(composition);
+  const left = simmeredTo(composition, (one) => volumeOf(one) - toFrac * wholeMl);
+  if (left === null) {
+    const dry = { ...composition, waterG: 0, ethanolG: 0 };
     throw new DomainError('out_of_range', {
       name: 'toFrac',
       value: toFrac,
-      min: 1 - (composition.waterG * waterMl) / wholeMl,
+      min: volumeOf(dry) / wholeMl,
     });
-  return lostG;
+  }
+  return left;
 }
 
 function priceOf(inputs: readonly WeighedInput[], process: HouseRecipe['process']): number | null {

@@ -61,10 +61,14 @@ export const usedBy = (recipe: HouseRecipe): string[] => [
 ];
 
 function reasonOf(error: DomainError, recipes: ReadonlyMap<string, HouseRecipe>): string {
-  const { name, value, min } = error.data;
+  const { name, value, min, max } = error.data;
   if (error.code === 'unknown_name')
     return `${recipes.get(String(value))?.name ?? `“${String(value)}”`} is not there. Choose another input.`;
   if (name === 'toFrac')
     return `It cannot be reduced that far: ${(100 * Number(min)).toFixed(0)} % of the volume is left when all water is gone.`;
+  if (name === 'leftG')
+    return max === undefined
+      ? `So little cannot be left: ${Number(min).toFixed(0)} g of it is no water. Weigh it again.`
+      : `More cannot be left than the ${Number(max).toFixed(0)} g that went in. Weigh it again.`;
   return 'Nothing goes in yet. Add an input.';
 }

@@ -27,6 +27,8 @@ const ingredientFields = {
   looseGPerMl: z.number().min(0.05).max(3).nullable(),
   overrunFrac: z.number().min(0).max(6),
   caffeineMgPerG: z.number().min(0).max(1000),
+  /** Food energy that the composition does not tell, kcal/g. */
+  extraKcalPerG: z.number().min(0).max(9).default(0),
   pricePerKg: z.number().min(0).max(10_000).nullable(),
   source: z.string().max(200),
   mark: z.enum(['exact', 'published', 'memory', 'practice', 'ours']),

@@ -26,8 +26,19 @@ const mL = (ingredient: string, volumeMl: number): HouseRecipeInput => ({
   amount: { volumeMl },
 });
 
-/** @returns how a method begins, before anybody has said more of it */
-export function startingProcess(method: HouseRecipeMethod, leftover: Leftover): Process {
+/** From here on what is infused is a syrup already, and no sugar is matched to it. */
+const SWEET_FRAC = 0.3;
+
+/**
+ * How a method begins, before anybody has said more of it.
+ *
+ * @param sugarFrac of what goes in, 0–1
+ */
+export function startingProcess(
+  method: HouseRecipeMethod,
+  leftover: Leftover,
+  sugarFrac = 0,
+): Process {
   switch (method) {
     case 'mix':
       return { method };
@@ -36,7 +47,12 @@ export function startingProcess(method: HouseRecipeMethod, leftover: Leftover): 
         method,
         with: '',
         leftG: null,
-        match: { ingredient: 'granulated-sugar', ratio: 1, by: 'mass' },
+        loses: 'steam',
+        match: {
+          ingredient: 'granulated-sugar',
+          ratio: sugarFrac < SWEET_FRAC ? 1 : 0,
+          by: 'mass',
+        },
       };
     case 'reduce':
       return { method, toFrac: 0.5 };

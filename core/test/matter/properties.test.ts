@@ -57,7 +57,6 @@ describe('energyKcal', () => {
     ['peanut-butter', 598],
     ['orange-juice', 45],
     ['spirit-40', 231],
-    ['coffee-liqueur', 336],
   ] as const)
     it(`of 100 g ${ingredient} is about ${expected}`, () => {
       expectNear(

@@ -1,5 +1,6 @@
 import { expect } from 'chai';
 import { houseRecipeCautions } from '../../src/pantry/cautions.ts';
+import { NOTHING } from '../../src/matter/composition.ts';
 import { INGREDIENTS, type Ingredient } from '../../src/pantry/ingredients.ts';
 import type { HouseRecipe } from '../../src/pantry/houseRecipeSchema.ts';
 
@@ -18,11 +19,16 @@ const codes = (over: Partial<Planned>): string[] =>
     recipe: part({ method: 'mix' }),
     ingredient: INGREDIENTS.water,
     inputs: [],
-    sugarFrac: 0,
+    made: sugary(0),
     usualDays: 7,
     lifeDays: 7,
     ...over,
   }).map(({ code }) => code);
+const sugary = (sugarFrac: number) => ({
+  ...NOTHING,
+  sugarG: 100 * sugarFrac,
+  waterG: 100 * (1 - sugarFrac),
+});
 const of = (...ids: (keyof typeof INGREDIENTS)[]) =>
   ids.map((id) => ({ ingredient: INGREDIENTS[id] as Ingredient }));
 
@@ -30,11 +36,24 @@ describe('houseRecipeCautions', () => {
   const match = { ingredient: 'granulated-sugar', ratio: 1, by: 'mass' as const };
   const rows: [name: string, over: Partial<Planned>, expected: string[]][] = [
     ['a mixture of water', {}, []],
-    ['a syrup', { sugarFrac: 0.5 }, ['hot_sugar']],
-    ['a thin sweet milk', { sugarFrac: 0.1, inputs: of('whole-milk') }, ['dairy_short_life']],
+    ['a syrup', { made: sugary(0.5) }, ['hot_sugar']],
+    // ICUMSA (memory): sucrose dissolves to 67.1 % at 20 °C and to 64.9 % at 5 °C.
+    ['a syrup of 64 % sugar', { made: sugary(0.64) }, ['hot_sugar']],
+    ['a syrup of 66 % sugar', { made: sugary(0.66) }, ['hot_sugar', 'sugar_crystallises_cold']],
+    ['a syrup of 83 % sugar', { made: sugary(0.83) }, ['hot_sugar', 'sugar_crystallises']],
+    ['a thin sweet milk', { made: sugary(0.1), inputs: of('whole-milk') }, ['dairy_short_life']],
     [
       'an infused syrup',
-      { sugarFrac: 0.5, recipe: part({ method: 'infuse', with: 'mint', leftG: null, match }) },
+      {
+        made: sugary(0.5),
+        recipe: part({
+          method: 'infuse',
+          with: 'mint',
+          leftG: null,
+          loses: 'steam' as const,
+          match,
+        }),
+      },
       ['hot_sugar', 'infusion_shorter_life'],
     ],
     [
@@ -59,6 +78,6 @@ describe('houseRecipeCautions', () => {
 
   it('does not warn of hot sugar where nothing is heated', () => {
     const whipped = part({ method: 'whip', overrunFrac: 0.8 });
-    expect(codes({ sugarFrac: 0.5, recipe: whipped })).not.to.include('hot_sugar');
+    expect(codes({ made: sugary(0.5), recipe: whipped })).not.to.include('hot_sugar');
   });
 });

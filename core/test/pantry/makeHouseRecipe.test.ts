@@ -5,6 +5,7 @@ import { makeHouseRecipe, weigh } from '../../src/pantry/makeHouseRecipe.ts';
 import { resolvePantry } from '../../src/pantry/resolvePantry.ts';
 import { scaleHouseRecipe } from '../../src/pantry/scaleHouseRecipe.ts';
 import { houseRecipeSchema, type HouseRecipe } from '../../src/pantry/houseRecipeSchema.ts';
+import { startingProcess } from '../../src/pantry/startingRecipes.ts';
 import { expectNear } from '../near.ts';
 
 type Told = Omit<Partial<HouseRecipe>, 'inputs'> & {
@@ -28,6 +29,7 @@ const infuse = (over: object = {}) => ({
   method: 'infuse' as const,
   with: 'rosemary',
   leftG: null,
+  loses: 'steam' as const,
   match: { ingredient: 'granulated-sugar', ratio: 1, by: 'mass' as const },
   ...over,
 });
@@ -93,6 +95,91 @@ describe('infused syrup', () => {
     );
     const liquidMl = weigh({ ingredient: INGREDIENTS.water, amount: g(800) }).volumeMl;
     expectNear(made.inputs.at(-1)!.massG, 0.85 * liquidMl, 1e-9);
+  });
+});
+
+describe('what an infusion loses', () => {
+  const coffeeAndWater: Told = {
+    inputs: [
+      ['instant-coffee', g(50)],
+      ['water', g(950)],
+    ],
+  };
+  const none = { ingredient: 'granulated-sugar', ratio: 0, by: 'mass' as const };
+  const perSolids = (made: ReturnType<typeof makeHouseRecipe>): number =>
+    made.ingredient.caffeineMgPerG / made.strengthFrac;
+
+  for (const loses of ['steam', 'liquid'] as const)
+    it(`caffeine goes with the solids where ${loses} is lost`, () => {
+      const process = infuse({ leftG: 685, match: none, loses });
+      const made = makeHouseRecipe(recipe({ ...coffeeAndWater, process }), INGREDIENTS);
+      const before = makeHouseRecipe(recipe(coffeeAndWater), INGREDIENTS);
+      expectNear(perSolids(made), perSolids(before), 1e-9);
+    });
+
+  it('a simmered syrup loses water and keeps its sugar; a steeped one loses syrup', () => {
+    const syrup: Told = {
+      inputs: [
+        ['granulated-sugar', g(300)],
+        ['water', g(700)],
+      ],
+    };
+    const sugarOf = (loses: 'steam' | 'liquid') => {
+      const process = infuse({ leftG: 800, match: none, loses });
+      const made = makeHouseRecipe(recipe({ ...syrup, process }), INGREDIENTS);
+      return made.sugarFrac * made.yieldG;
+    };
+    expectNear(sugarOf('steam'), 0.999 * 300, 1e-9);
+    expectNear(sugarOf('liquid'), 0.8 * 0.999 * 300, 1e-9);
+  });
+
+  it('refuses more left than went in, and less than its dry matter', () => {
+    const of = (leftG: number) =>
+      recipe({ inputs: [['simple-syrup', g(500)]], process: infuse({ leftG }) });
+    expect(() => makeHouseRecipe(of(501), INGREDIENTS)).to.throw(/leftG 501/);
+    expect(() => makeHouseRecipe(of(249), INGREDIENTS)).to.throw(/leftG 249/);
+    const { broken } = resolvePantry({ own: [], houseRecipes: [of(501)] });
+    expect(broken['part']).to.equal(
+      'More cannot be left than the 500 g that went in. Weigh it again.',
+    );
+  });
+
+  it('begins without sugar to match where it is a syrup already', () => {
+    const leftover = { strengthFrac: 0.03, caffeineMgPerG: 2, pricePerKg: null };
+    const ratioOf = (sugarFrac?: number) => {
+      const process = startingProcess('infuse', leftover, sugarFrac);
+      return process.method === 'infuse' ? process.match.ratio : null;
+    };
+    expect([ratioOf(), ratioOf(0.1), ratioOf(0.4995)]).to.deep.equal([1, 1, 0]);
+    const syrup = makeHouseRecipe(
+      recipe({ inputs: [['simple-syrup', g(500)]], process: infuse() }),
+      INGREDIENTS,
+    );
+    expectNear(syrup.inputSugarFrac, 0.5, 1e-9);
+  });
+});
+
+describe('alcohol at the boil', () => {
+  // USDA Table of Nutrient Retention Factors, release 6 (memory): simmered for two hours and a half,
+  // 5 % of the alcohol is left; for half an hour 35 %. Half of a wine-strong mixture boiled away is
+  // long past either.
+  it('leaves faster than the water: reduced to half, hardly any is left', () => {
+    const wineStrong: Told = {
+      inputs: [
+        ['spirit-40', g(300)],
+        ['water', g(700)],
+      ],
+    };
+    const made = makeHouseRecipe(
+      recipe({ ...wineStrong, process: { method: 'reduce', toFrac: 0.5 } }),
+      INGREDIENTS,
+    );
+    const before = makeHouseRecipe(recipe(wineStrong), INGREDIENTS);
+    const ethanolG = ({ ingredient, yieldG }: typeof made) =>
+      (ingredient.per100G.ethanolG * yieldG) / 100;
+    expect(ethanolG(made) / ethanolG(before)).to.be.below(0.05);
+    expectNear(made.yieldMl, before.yieldMl / 2, 1e-9);
+    expectNear(made.yieldG + made.lostG, 1000, 1e-12);
   });
 });
 

@@ -40,7 +40,11 @@ const METHODS = [
 ] as const;
 
 const setMethod = (method: HouseRecipeMethod): void =>
-  emit('change', { process: startingProcess(method, props.leftover) }, method);
+  emit(
+    'change',
+    { process: startingProcess(method, props.leftover, props.made?.inputSugarFrac) },
+    method,
+  );
 </script>
 
 <template>

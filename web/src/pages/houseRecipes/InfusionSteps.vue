@@ -29,6 +29,10 @@ const wentInG = computed(() =>
   (props.made?.inputs.slice(0, -1) ?? []).reduce((sum, { massG }) => sum + massG, 0),
 );
 const leftG = computed(() => props.process.leftG ?? wentInG.value - (props.made?.lostG ?? 0));
+const LOSES = [
+  { value: 'steam', label: 'simmered: steam is lost', reason: 'sugar, coffee and caffeine stay' },
+  { value: 'liquid', label: 'steeped: liquid is lost', reason: 'it stays in what is strained out' },
+] as const;
 const BY = [
   { value: 'mass', label: 'by mass', reason: 'on the scale; the same each time' },
   { value: 'volume', label: 'by volume', reason: 'cup for cup; comes out less sweet' },
@@ -60,6 +64,12 @@ const BY = [
         :value="leftG"
         :kind="massKind(format, { step: 5, min: 1, max: 50000 })"
         @change="(grams) => set({ leftG: grams }, 'what is left is measured')"
+      />
+      <ChoiceField
+        label="What is lost"
+        :options="LOSES"
+        :model-value="process.loses"
+        @update:model-value="set({ loses: $event }, 'lost otherwise')"
       />
       <button
         v-if="process.leftG !== null"

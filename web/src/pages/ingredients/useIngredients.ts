@@ -105,7 +105,8 @@ export function useIngredients() {
     try {
       const { id, name, kind, allergens, openedDays, pricePerKg, ...table } = form.value;
       // What a package does not say stays as it was.
-      const { looseGPerMl, overrunFrac, caffeineMgPerG } = store.pantry[id ?? ''] ?? UNSAID;
+      const { looseGPerMl, overrunFrac, caffeineMgPerG, extraKcalPerG } =
+        store.pantry[id ?? ''] ?? UNSAID;
       return {
         ingredient: {
           name: name.trim(),
@@ -116,6 +117,7 @@ export function useIngredients() {
           looseGPerMl,
           overrunFrac,
           caffeineMgPerG,
+          extraKcalPerG,
           pricePerKg,
           source: `table on the package, per ${table.per}`,
           mark: 'practice',
@@ -174,6 +176,6 @@ export function useIngredients() {
 }
 
 /** What a package leaves unsaid of a liquid. */
-const UNSAID = { looseGPerMl: null, overrunFrac: 0, caffeineMgPerG: 0 };
+const UNSAID = { looseGPerMl: null, overrunFrac: 0, caffeineMgPerG: 0, extraKcalPerG: 0 };
 
 const isBuiltIn = (id: string): boolean => Object.hasOwn(INGREDIENTS, id);

@@ -9,7 +9,7 @@ const SHORTEST_PIECE_H = 0.25;
 export function usePlanEdits(input: {
   hours: Readonly<Ref<number>>;
   result: Readonly<Ref<PlanOutcome | null>>;
-  pours: Readonly<Ref<readonly { drink: { id: string }; concentrateG: number }[]>>;
+  pours: Readonly<Ref<readonly { drink: { id: string }; eachG: number }[]>>;
 }) {
   const { hours, result, pours } = input;
   const drafts = useDraft();
@@ -35,7 +35,7 @@ export function usePlanEdits(input: {
     /** So many of a drink: the brew that it takes at the strength of now, as a target. */
     setDrinks(drinkId: string, count: number): void {
       const brew = result.value?.outcome;
-      const per = pours.value.find(({ drink }) => drink.id === drinkId)?.concentrateG;
+      const per = pours.value.find(({ drink }) => drink.id === drinkId)?.eachG;
       if (brew && per) drafts.setAmount('brewMl', (count * per * brew.brewMl) / brew.brewG);
     },
   };
