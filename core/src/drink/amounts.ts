@@ -78,9 +78,17 @@ function solveRising(setting: Setting, miss: Miss): SolvedAmounts {
   });
   const over = (concentrateG: number): number => miss(setting, at(concentrateG));
   const atMost = over(most);
-  if (Math.abs(atMost) < 1e-12) return { status: 'met', ...at(most) };
+  // A little hot diluent can lift much ice over the line at once, with no amount between.
+  const met = (concentrateG: number): SolvedAmounts => {
+    const amounts = at(concentrateG);
+    const isOver = levelOf(setting, amounts) > setting.input.glass.cupMl * (1 + 1e-9);
+    return isOver || Math.abs(over(concentrateG)) > 1e-9
+      ? { status: 'no_room', ...at(most) }
+      : { status: 'met', ...amounts };
+  };
+  if (Math.abs(atMost) < 1e-12) return met(most);
   const least = over(0);
-  if (Math.abs(least) < 1e-12) return { status: 'met', ...at(0) };
+  if (Math.abs(least) < 1e-12) return met(0);
   if (atMost < 0 && least < 0) return { status: 'too_weak', ...at(most) };
   if (atMost > 0 && least > 0) return { status: 'no_room', ...at(0) };
   const concentrateG = nearlyStraightRoot({
@@ -90,7 +98,7 @@ function solveRising(setting: Setting, miss: Miss): SolvedAmounts {
     atLow: least,
     atHigh: atMost,
   });
-  return { status: 'met', ...at(concentrateG) };
+  return met(concentrateG);
 }
 
 /**
@@ -132,13 +140,16 @@ function fillFor(setting: Setting, concentrateG: number, most: number): number {
   const whole = (1 - concentrateG / most) * cupMl * setting.fillGPerMl;
   let [a, b] = [0.9 * whole, whole];
   let [fa, fb] = [short(a), short(b)];
-  for (let i = 0; i < 20 && Math.abs(fb) > 1e-11 * cupMl && fa !== fb; i++) {
+  for (let i = 0; i < 20 && b >= 0 && fa !== fb; i++) {
+    if (Math.abs(fb) <= 1e-11 * cupMl) return b;
     const next = b - (fb * (b - a)) / (fb - fa);
     [a, fa] = [b, fb];
     b = next;
-    fb = short(b);
+    if (b >= 0) fb = short(b);
   }
-  return Math.max(0, b);
+  // Not straight where a little hot diluent swells among much ice. Twice the cup is above any line.
+  if (short(0) >= 0) return 0;
+  return findRoot({ f: short, low: 0, high: 3 * cupMl * Math.max(1, setting.fillGPerMl) });
 }
 
 /**

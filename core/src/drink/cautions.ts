@@ -1,5 +1,6 @@
 import { STRENGTH_NAMES } from '../brew/strengthName.ts';
 import { CONSTANTS } from '../constants.ts';
+import { fullIceG } from './ice.ts';
 import type { DrinkInput } from './setting.ts';
 import type { DrinkSolution } from './solve.ts';
 import { isFoam, type Allergen, type Ingredient } from '../pantry/ingredients.ts';
@@ -64,6 +65,21 @@ const overshot: Caution = {
   severity: 'warn',
   text: 'Without any concentrate it is above the target already, by its coffee ice or what is added. Take less of them, or water ice.',
 };
+
+// A solver does not see that pieces leave gaps: what packs into the glass is less than its volume.
+const iceAboveRim: Rule = ({ input: { glass } }) => {
+  const { ice, cupMl } = glass;
+  if (ice === null) return null;
+  const packsG = fullIceG({ cupMl, kind: ice.kind });
+  if (ice.massG <= packsG * (1 + 1e-9)) return null;
+  return {
+    code: 'ice_above_rim',
+    severity: 'warn',
+    text: `Of ${ICE_WORDS[ice.kind]}, ${Math.floor(packsG)} g pack into this glass; ${Math.round(ice.massG)} g stand above its line. Take less ice, or a larger glass.`,
+  };
+};
+
+const ICE_WORDS = { cubes: 'cubes', crushed: 'crushed ice', large: 'large ice' } as const;
 
 /** What much caffeine, and any alcohol, means for whoever drinks it. */
 export const CAFFEINE_MEANS =
@@ -178,6 +194,7 @@ const lowOxygen: Rule = ({ serve }) =>
 /** Rules about one drink, what stops it first. */
 const DRINK_RULES: readonly Rule[] = [
   outOfReach,
+  iceAboveRim,
   warmConcentrate,
   caffeine,
   alcohol,

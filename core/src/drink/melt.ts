@@ -7,6 +7,10 @@ import { coldDebtJ, iceAreaM2, icePerG, type Ice } from './ice.ts';
 
 const FUSION = CONSTANTS.fusionJPerG.value;
 const TOLERANCE = 1e-7;
+/** A step that is taken whatever its error, s, so that the integration ends. */
+const LEAST_STEP_S = 1e-4;
+/** Shortest time in which the liquid follows its ice, s: below it, less than half a gram over a glass of ice. */
+const SHORTEST_S = 0.2;
 
 /** A drink standing in a room with ice in it. */
 export interface MeltInput {
@@ -59,7 +63,8 @@ export function meltAt(input: MeltInput, minutes: readonly number[]): MeltPoint[
   for (const minute of minutes) {
     advance(state, minute * 60 - timeS);
     timeS = minute * 60;
-    points.push({ meltedG: meltedG(state), tempC: tempC(state) });
+    // Rounding may leave it a hair below the ice.
+    points.push({ meltedG: meltedG(state), tempC: Math.max(0, tempC(state)) });
   }
   return points;
 }
@@ -76,6 +81,8 @@ interface State {
   readonly iceG: number;
   readonly baseJPerK: number;
   readonly meltJPerGK: number;
+  /** Least that the liquid is taken to hold: a drop among much ice would follow it in no time. */
+  readonly leastJPerK: number;
   readonly iceWPerK: number;
   readonly roomWPerK: number;
   readonly roomC: number;
@@ -84,6 +91,7 @@ interface State {
 function startOf(input: MeltInput): State {
   const { liquid, ice, cupMl, roomC } = input;
   const baseJPerK = heatCapacityJPerK({ composition: liquid, tempC: input.tempC });
+  const iceWPerK = ice ? CONSTANTS.iceTransferWPerM2K.value * iceAreaM2(ice) : 0;
   const state: State = {
     heatJ: baseJPerK * input.tempC,
     debtJ: ice ? coldDebtJ(ice) : 0,
@@ -96,7 +104,8 @@ function startOf(input: MeltInput): State {
       composition: ice ? icePerG(ice) : NOTHING,
       tempC: input.tempC,
     }),
-    iceWPerK: ice ? CONSTANTS.iceTransferWPerM2K.value * iceAreaM2(ice) : 0,
+    leastJPerK: SHORTEST_S * iceWPerK,
+    iceWPerK,
     roomWPerK:
       CONSTANTS.roomTransferWPerM2K.value *
       CONSTANTS.cupAreaFactor.value *
@@ -118,8 +127,9 @@ function stirDown(state: State): void {
 // Not `** 3`: a power is many times slower than two products, and this is the inmost loop.
 const cubed = (x: number): number => x * x * x;
 const meltedG = (state: State): number => state.iceG * (1 - cubed(state.edge));
-const tempC = (state: State): number =>
-  state.heatJ / (state.baseJPerK + state.meltJPerGK * meltedG(state));
+const capacityJPerK = (state: State): number =>
+  Math.max(state.baseJPerK + state.meltJPerGK * meltedG(state), state.leastJPerK);
+const tempC = (state: State): number => state.heatJ / capacityJPerK(state);
 
 function advance(state: State, durationS: number): void {
   let leftS = durationS;
@@ -131,7 +141,7 @@ function advance(state: State, durationS: number): void {
 /** Approach of the liquid to where heat from the room and to the ice balance; the ice's size stays. */
 function relax(input: { state: State; iceWPerK: number; timeS: number }): void {
   const { state, iceWPerK, timeS } = input;
-  const capacity = state.baseJPerK + state.meltJPerGK * meltedG(state);
+  const capacity = capacityJPerK(state);
   const whole = state.roomWPerK + iceWPerK;
   const settledC = (state.roomWPerK * state.roomC) / whole;
   state.heatJ =
@@ -141,7 +151,7 @@ function relax(input: { state: State; iceWPerK: number; timeS: number }): void {
 /** @returns the time used: all of it, or until the debt is paid */
 function payDebt(state: State, leftS: number): number {
   const iceWPerK = state.iceWPerK * state.edge * state.edge;
-  const capacity = state.baseJPerK + state.meltJPerGK * meltedG(state);
+  const capacity = capacityJPerK(state);
   const whole = state.roomWPerK + iceWPerK;
   const settledC = (state.roomWPerK * state.roomC) / whole;
   const aboveC = tempC(state) - settledC;
@@ -170,15 +180,15 @@ function payDebt(state: State, leftS: number): number {
 
 /** @returns the time used: all of it, or until the ice is gone */
 function melt(state: State, leftS: number): number {
-  const { iceG, baseJPerK, meltJPerGK, iceWPerK, roomWPerK, roomC } = state;
+  const { iceG, baseJPerK, meltJPerGK, leastJPerK, iceWPerK, roomWPerK, roomC } = state;
   const perEdge = iceWPerK / (3 * FUSION * iceG);
   // In the edge the law is linear where the ice vanishes; in the mass it has a root there.
   // x is the liquid's heat in J, y the edge.
   const slope = ({ x, y }: Pair): Pair => {
-    const t = x / (baseJPerK + meltJPerGK * iceG * (1 - cubed(y)));
+    const t = x / Math.max(baseJPerK + meltJPerGK * iceG * (1 - cubed(y)), leastJPerK);
     return { x: roomWPerK * (roomC - t) - iceWPerK * y * y * t, y: -perEdge * t };
   };
-  const scale = Math.max(Math.abs(state.heatJ), baseJPerK);
+  const scale = Math.max(Math.abs(state.heatJ), baseJPerK, leastJPerK);
   let usedS = 0;
   while (usedS < leftS) {
     const stepS = Math.min(state.stepS, leftS - usedS);
@@ -190,7 +200,7 @@ function melt(state: State, leftS: number): number {
     } = dormandPrinceStep({ slope, state: from, step: stepS, first: state.slope });
     const off = Math.max(Math.abs(error.x) / scale, Math.abs(error.y)) / TOLERANCE;
     const growth = Math.min(4, Math.max(0.2, 0.9 * (off || 1e-6) ** -0.2));
-    if (off > 1) {
+    if (off > 1 && stepS > LEAST_STEP_S) {
       state.stepS = stepS * growth;
       continue;
     }

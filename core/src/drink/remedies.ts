@@ -1,6 +1,7 @@
 import { CONSTANTS } from '../constants.ts';
-import type { DrinkInput } from './setting.ts';
-import { solveDrink, type DrinkSolution } from './solve.ts';
+import { solveAmounts } from './amounts.ts';
+import { drinkSetting, type DrinkInput } from './setting.ts';
+import type { DrinkSolution } from './solve.ts';
 
 /** One change that brings a drink that is out of reach to its target. */
 export type Remedy =
@@ -18,6 +19,8 @@ const LARGEST_CUP = 4;
 const STEP_ML = 10;
 const STEP_ICE_G = 5;
 const STEP_FRAC = 1e-4;
+/** Below this a concentrate is water, and no times of it are a stronger one. */
+const LEAST_FRAC = 1e-9;
 
 /**
  * What would bring a drink to its target where it is out of reach: less ice, larger or colder ice,
@@ -90,13 +93,13 @@ export function withRemedy(input: DrinkInput, remedy: Remedy): DrinkInput {
 }
 
 const reaches = (input: DrinkInput, remedy: Remedy): boolean =>
-  solveDrink(withRemedy(input, remedy)).status === 'met';
+  solveAmounts(drinkSetting(withRemedy(input, remedy))).status === 'met';
 
 /** A change that has no amount to seek: does it change anything, and does it do? */
 function simple(input: DrinkInput, remedy: Remedy): Remedy | null {
   const { ice, chilledToC } = input.glass;
   const changes = {
-    larger_ice: ice !== null && ice.kind !== 'large' && ice.coffeeFrac === 0,
+    larger_ice: ice !== null && ice.kind !== 'large',
     freezer_ice: ice !== null && ice.tempC > CONSTANTS.freezerIceC.value,
     coffee_ice: ice !== null && ice.coffeeFrac === 0,
     water_ice: ice !== null && ice.coffeeFrac > 0,
@@ -108,37 +111,52 @@ function simple(input: DrinkInput, remedy: Remedy): Remedy | null {
 /** The most ice, in whole steps, with which the target is met. */
 function lessIce(input: DrinkInput): Remedy | null {
   const now = input.glass.ice?.massG ?? 0;
-  if (now === 0) return null;
   const remedyOf = (steps: number): Remedy => ({ remedy: 'less_ice', iceG: steps * STEP_ICE_G });
-  return mostThat({ below: now / STEP_ICE_G, remedyOf, input });
+  return nearest({ from: Math.ceil(now / STEP_ICE_G), to: 0, remedyOf, input });
 }
 
 /** The largest share of what is added, in twentieths, with which the target is met. */
 function lessAdded(input: DrinkInput): Remedy | null {
   if (input.additions.length === 0) return null;
   const remedyOf = (steps: number): Remedy => ({ remedy: 'less_added', keepFrac: steps / 20 });
-  return mostThat({ below: 20, remedyOf, input });
+  return nearest({ from: 20, to: 0, remedyOf, input });
 }
 
-/** Bisection over whole steps: what works for many steps works for fewer. */
-function mostThat(search: {
-  below: number;
+const LOOKS = 24;
+
+/**
+ * The smallest change that does, in whole steps from how it is now to as far as it goes. It need not
+ * do from there on (with less coffee ice a drink can be too strong, right, and too weak in turn), so
+ * it is looked for in even strides, and then between the last that did not and the first that did.
+ */
+function nearest(search: {
+  from: number;
+  to: number;
   remedyOf: (steps: number) => Remedy;
   input: DrinkInput;
 }): Remedy | null {
-  const { below, remedyOf, input } = search;
-  if (!reaches(input, remedyOf(0))) return null;
-  let [low, high] = [0, Math.ceil(below)];
-  while (high - low > 1) {
-    const middle = Math.floor((low + high) / 2);
-    if (reaches(input, remedyOf(middle))) low = middle;
-    else high = middle;
+  const { from, to, remedyOf, input } = search;
+  const does = (steps: number): boolean => reaches(input, remedyOf(steps));
+  const looks = Math.min(LOOKS, Math.abs(to - from));
+  let before = from;
+  for (let look = 1; look <= looks; look++) {
+    let first = Math.round(from + ((to - from) * look) / looks);
+    if (!does(first)) {
+      before = first;
+      continue;
+    }
+    while (Math.abs(first - before) > 1) {
+      const middle = Math.trunc((first + before) / 2);
+      if (does(middle)) first = middle;
+      else before = middle;
+    }
+    return remedyOf(first);
   }
-  return remedyOf(low);
+  return null;
 }
 
 function strongerBatch(input: DrinkInput, { needsStrengthFrac }: DrinkSolution): Remedy | null {
-  if (needsStrengthFrac === null || input.concentrate.strengthFrac === 0) return null;
+  if (needsStrengthFrac === null || input.concentrate.strengthFrac < LEAST_FRAC) return null;
   const remedy: Remedy = {
     remedy: 'stronger_batch',
     strengthFrac: Math.ceil(needsStrengthFrac / STEP_FRAC - 1e-9) * STEP_FRAC,
@@ -149,13 +167,6 @@ function strongerBatch(input: DrinkInput, { needsStrengthFrac }: DrinkSolution):
 /** The smallest glass of whole 10 mL that does, with the ice as it is. */
 function anotherGlass(input: DrinkInput): Remedy | null {
   const remedyOf = (steps: number): Remedy => ({ remedy: 'another_glass', cupMl: steps * STEP_ML });
-  let low = Math.floor(input.glass.cupMl / STEP_ML);
-  let high = LARGEST_CUP * (low + 1);
-  if (!reaches(input, remedyOf(high))) return null;
-  while (high - low > 1) {
-    const middle = Math.floor((low + high) / 2);
-    if (reaches(input, remedyOf(middle))) high = middle;
-    else low = middle;
-  }
-  return remedyOf(high);
+  const from = Math.floor(input.glass.cupMl / STEP_ML);
+  return nearest({ from, to: LARGEST_CUP * (from + 1), remedyOf, input });
 }

@@ -74,6 +74,28 @@ describe('remedies', () => {
     expect(found).to.deep.equal({ remedy: 'another_glass', cupMl });
   });
 
+  it('finds what does in the middle only: with all of its coffee ice too strong, with none too weak', () => {
+    const strongIce = { ...cubes(200), coffeeFrac: 0.2 };
+    const drink = lidoDrink({ target: { strengthFrac: 0.037, atMinutes: 30 } }, { ice: strongIce });
+    expect(status(drink)).to.equal('no_room');
+    const iced = (massG: number) =>
+      status(lidoDrink(drink, { ice: massG > 0 ? { ...strongIce, massG } : null }));
+    expect(iced(0)).to.equal('too_weak');
+    const does: number[] = [];
+    for (let massG = 0; massG < 200; massG += 5) if (iced(massG) === 'met') does.push(massG);
+    expect(foundOf(drink)).to.deep.include({ remedy: 'less_ice', iceG: does.at(-1) });
+  });
+
+  it('offers one large piece where coffee cubes melt too much coffee in', () => {
+    const drink = lidoDrink(
+      { target: { strengthFrac: 0.015, atMinutes: 4 } },
+      { ice: { ...cubes(150), coffeeFrac: 0.4 } },
+    );
+    const large = { remedy: 'larger_ice' } as const;
+    expect([status(drink), status(withRemedy(drink, large))]).to.deep.equal(['no_room', 'met']);
+    expect(foundOf(drink)).to.deep.include(large);
+  });
+
   it('says each way as what to do', () => {
     for (const remedy of foundOf(strong)) expect(remedyText(remedy, wordsOf)).to.match(/\w{3}/);
     expect(remedyText({ remedy: 'less_ice', iceG: 0 }, wordsOf)).to.equal('no ice at all');
