@@ -494,6 +494,7 @@ const coarse = {
   wetting: 'stages',
   waterC: 12,
   agitationHours: [],
+  bed: 'loose' as const,
 } satisfies Partial<Plan>;
 const drained = { method: 'drain', rinseG: 0 } as const;
 

@@ -19,6 +19,7 @@ const plan: Plan = {
   wetting: 'stages',
   steep: [{ place: 'fridge', tempC: 4, hours: 18 }],
   agitationHours: [],
+  bed: 'loose' as const,
   filtration: { method: 'drain', rinseG: 0 },
 };
 

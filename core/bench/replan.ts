@@ -15,6 +15,7 @@ const input: BrewInput = {
   grind: 'coarse',
   wetting: 'stages',
   history: slurryTemperature({
+    doseG: 0,
     pours: [{ atS: 0, massG: 4500, tempC: 12 }],
     readings: [],
     places: [{ durationS: 18 * HOUR, tempC: 4 }],

@@ -58,6 +58,68 @@ export const CONSTANTS = {
     source: 'share of the grounds still dry that one agitation wets',
     mark: 'practice',
   },
+  agitationRenewsTimes: {
+    value: 3,
+    unit: '',
+    source:
+      'apparent diffusivity after a stir over that at rest: a stirred brew reaches in 4 h what a still one reaches in 6 to 8',
+    mark: 'ours',
+  },
+  agitationRenewsS: {
+    value: 20 * 60,
+    unit: 's',
+    source: 'how long a stir keeps the liquid between the particles renewed',
+    mark: 'ours',
+  },
+  heldBedTimes: {
+    value: 0.6,
+    unit: '',
+    source:
+      'apparent diffusivity of grounds held together (a bag that hangs still, a plunger left down) over that of loose ones',
+    mark: 'ours',
+  },
+  diameterSpreadFrac: {
+    value: 0.15,
+    unit: '',
+    source: 'half width of the 95 % range of a grind’s median diameter at a known mill',
+    mark: 'ours',
+  },
+  diameterStepFrac: {
+    value: 0.2,
+    unit: '',
+    source: 'the same where only a word tells the grind: a whole step of the table',
+    mark: 'ours',
+  },
+  wetSpreadFrac: {
+    value: 0.05,
+    unit: '',
+    source: 'half width of the 95 % range of the share that is wet from the start',
+    mark: 'ours',
+  },
+  placeSpreadC: {
+    value: 1.5,
+    unit: '°C',
+    source: 'half width of the 95 % range of the temperature of a place',
+    mark: 'ours',
+  },
+  groundsHeatJPerGK: {
+    value: 1.6,
+    unit: 'J/(g K)',
+    source: 'specific heat of dry roasted coffee',
+    mark: 'memory',
+  },
+  groundsC: {
+    value: 20,
+    unit: '°C',
+    source: 'temperature of the coffee as it is ground',
+    mark: 'practice',
+  },
+  coolingHours: {
+    value: 4,
+    unit: 'h',
+    source: 'FDA Food Code 3-501.14(B), to 5 °C from ingredients at the room’s temperature',
+    mark: 'published',
+  },
   retainedSpreadGPerG: {
     value: 0.2,
     unit: 'g/g',

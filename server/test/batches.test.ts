@@ -18,6 +18,7 @@ const PLAN: Plan = {
   wetting: 'stages',
   steep: [{ place: 'fridge', tempC: 4, hours: 18 }],
   agitationHours: [],
+  bed: 'loose',
   filtration: { method: 'drain', rinseG: 0 },
 };
 

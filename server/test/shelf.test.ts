@@ -65,6 +65,7 @@ describe('documents that several tablets write', () => {
       wetting: 'stages',
       steep: [{ place: 'fridge', tempC: 4, hours: 18 }],
       agitationHours: [],
+      bed: 'loose',
       filtration: { method: 'drain', rinseG: 0 },
     };
     const jar = {
@@ -113,6 +114,7 @@ describe('documents that several tablets write', () => {
       wetting: 'stages',
       steep: [{ place: 'fridge', tempC: 4, hours: 18 }],
       agitationHours: [],
+      bed: 'loose',
       filtration: { method: 'drain', rinseG: 0 },
     };
     const targets = [

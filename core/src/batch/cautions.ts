@@ -1,4 +1,5 @@
 import type { BrewOutcome } from '../brew/brew.ts';
+import { GROUNDS_AS_WATER, type TemperatureHistory } from '../brew/temperature.ts';
 import { CONSTANTS } from '../constants.ts';
 import { densityGPerMl } from '../matter/properties.ts';
 import { coffeeOf } from '../matter/composition.ts';
@@ -12,6 +13,10 @@ interface PlannedBatch {
   /** What the grounds retain with this filtration, g per g. */
   readonly retainedGPerG: number;
   readonly steep: readonly { hours: number; tempC: number }[];
+  /** How warm the slurry itself is meanwhile; as warm as its places where left out. */
+  readonly slurry?: { readonly history: TemperatureHistory; readonly timeConstantS: number };
+  /** Room that the dry, loose coffee takes, and what the vessel holds to the brim, mL. */
+  readonly dry?: { readonly looseMl: number; readonly brimMl: number };
   /** Most coffee that the vessel's bag takes, g; null without one. */
   readonly bagHoldsG?: number | null;
   /** Whether a part of the steep is planned for a fridge that the vessel does not fit. */
@@ -22,11 +27,24 @@ interface PlannedBatch {
 
 type Rule = (planned: PlannedBatch) => Caution | null;
 
-const hoursAboveCold = (steep: PlannedBatch['steep']): number =>
-  steep.reduce(
-    (sum, { hours, tempC }) => sum + (tempC > CONSTANTS.coldHoldingC.value ? hours : 0),
-    0,
-  );
+const COLD_C = CONSTANTS.coldHoldingC.value;
+const STEPS_PER_HOUR = 12;
+
+/** Hours above the limit of cold holding: of the slurry, and of them those in a place that is cold. */
+function hoursAboveCold({ steep, slurry }: PlannedBatch): { all: number; inCold: number } {
+  let [all, inCold, fromH] = [0, 0, 0];
+  for (const { hours, tempC } of steep) {
+    const steps = Math.max(1, Math.ceil(hours * STEPS_PER_HOUR));
+    const stepH = hours / steps;
+    const isWarm = (i: number): boolean =>
+      (slurry ? slurry.history.tempC(3600 * (fromH + (i + 0.5) * stepH)) : tempC) > COLD_C;
+    const warmH = stepH * Array.from({ length: steps }, (_, i) => i).filter(isWarm).length;
+    all += warmH;
+    if (tempC <= COLD_C) inCold += warmH;
+    fromH += hours;
+  }
+  return { all, inCold };
+}
 
 const bedAbsorbsAll: Rule = ({ outcome, retainedGPerG }) => {
   if (outcome.brewG > 0) return null;
@@ -38,25 +56,62 @@ const bedAbsorbsAll: Rule = ({ outcome, retainedGPerG }) => {
   };
 };
 
-const longSteep: Rule = ({ steep }) => {
-  const hours = hoursAboveCold(steep);
-  if (hours > CONSTANTS.warmSteepHours.value)
+const longSteep: Rule = (planned) => {
+  const { all, inCold } = hoursAboveCold(planned);
+  if (all > CONSTANTS.warmSteepHours.value && inCold < all)
     return {
       code: 'steep_over_24_h',
       severity: 'warn',
-      text: 'More than 24 h outside the fridge lets microbes grow. Move the steep to the fridge or end it sooner; the local food code decides.',
+      text: 'More than 24 h above 5 °C lets microbes grow. Move the steep to the fridge or end it sooner; the local food code decides.',
     };
-  if (hours > CONSTANTS.counterSteepHours.value)
+  if (all > CONSTANTS.counterSteepHours.value && inCold < all)
     return {
       code: 'counter_steep_over_12_h',
       severity: 'warn',
-      text: 'More than 12 h on the counter is longer than many food codes allow. Check the local one, or finish the steep in the fridge.',
+      text: 'More than 12 h above 5 °C is longer than many food codes allow. Check the local one, or finish the steep in the fridge sooner.',
     };
   return null;
 };
 
+/** What is put into the fridge warm, or in a large vessel, stays warm there. */
+const slowToCool: Rule = (planned) => {
+  const { slurry, steep, waterC, outcome } = planned;
+  const { inCold } = hoursAboveCold(planned);
+  const fridgeC = Math.min(...steep.map(({ tempC }) => tempC));
+  if (!slurry || inCold <= CONSTANTS.coolingHours.value || fridgeC >= COLD_C) return null;
+  const limitS = 3600 * CONSTANTS.coolingHours.value;
+  const above = COLD_C - fridgeC;
+  const mixedC = fridgeC + above * Math.exp(limitS / slurry.timeConstantS);
+  // The grounds are at the room's temperature, and warm the water a little.
+  const groundsG = outcome.doseG * GROUNDS_AS_WATER;
+  const helpsC = mixedC - (CONSTANTS.groundsC.value - mixedC) * (groundsG / outcome.waterG);
+  const litres = (limitS / Math.log((slurry.history.tempC(0) - fridgeC) / above) / VESSEL_S) ** 3;
+  const remedies = [
+    ...(helpsC < waterC ? [`water of at most ${Math.floor(helpsC)} °C`] : []),
+    ...(litres >= 0.2 ? [`vessels of at most ${(Math.floor(10 * litres) / 10).toFixed(1)} L`] : []),
+  ];
+  return {
+    code: 'slow_to_cool',
+    severity: inCold > CONSTANTS.counterSteepHours.value ? 'warn' : 'note',
+    text: `In the fridge the slurry stays above 5 °C for about ${Math.round(inCold)} h; ${CONSTANTS.coolingHours.value} h is the usual limit (FDA Food Code 3-501.14). It cools in time with ${remedies.join(' or ') || 'ice for a part of the water'}; the local food code decides.`,
+  };
+};
+const VESSEL_S = CONSTANTS.vesselTimeSPerLitreThird.value;
+
+const dryDoesNotFit: Rule = ({ dry }) =>
+  dry && dry.looseMl > dry.brimMl
+    ? {
+        code: 'dry_does_not_fit',
+        severity: 'warn',
+        text: `The dry coffee alone takes ${litresText(dry.looseMl)}, more than the ${litresText(dry.brimMl)} that the vessel holds. Take a larger one, or wet it in portions.`,
+      }
+    : null;
+const litresText = (volumeMl: number): string => `${(volumeMl / 1000).toFixed(1)} L`;
+
 const strongUndiluted: Rule = ({ outcome }) => {
   const { strengthFrac, caffeineMgPerG } = outcome;
+  // Where nothing drains there is nothing to drink.
+  if (outcome.brewG <= 0) return null;
   if (outcome.strengthName !== 'concentrate' && outcome.strengthName !== 'essence') return null;
   const density = densityGPerMl({ composition: coffeeOf({ massG: 1, strengthFrac }), tempC: 4 });
   const mg = Math.round((GLASS_ML * density * caffeineMgPerG) / 10) * 10;
@@ -98,6 +153,8 @@ const hotWater: Rule = ({ waterC }) =>
 const BATCH_RULES: readonly Rule[] = [
   bedAbsorbsAll,
   longSteep,
+  slowToCool,
+  dryDoesNotFit,
   fullBag,
   noFridge,
   hotWater,

@@ -21,6 +21,7 @@ export function planInput(plan: Plan, measured: MeasuredSteep = {}): BrewInput {
     doseG,
     waterG,
     history: slurryTemperature({
+      doseG,
       pours: pours ?? [{ atS: 0, massG: waterG, tempC: waterC }],
       readings: temperatures ?? [],
       places: places ?? placesOf(plan),
@@ -34,7 +35,7 @@ export function planInput(plan: Plan, measured: MeasuredSteep = {}): BrewInput {
 
 /** @returns all of a plan but its coffee and water, for whoever solves for those */
 export function brewSetting(plan: Omit<Plan, 'doseG' | 'waterG'>): BrewSetting {
-  const { waterC, grind, wetting, filtration, agitationHours } = plan;
+  const { waterC, grind, wetting, filtration, agitationHours, bed } = plan;
   const places = placesOf(plan);
   return {
     grind,
@@ -42,6 +43,7 @@ export function brewSetting(plan: Omit<Plan, 'doseG' | 'waterG'>): BrewSetting {
     waterC,
     historyOf: ({ doseG, waterG }) =>
       slurryTemperature({
+        doseG,
         pours: [{ atS: 0, massG: waterG, tempC: waterC }],
         readings: [],
         places,
@@ -49,6 +51,7 @@ export function brewSetting(plan: Omit<Plan, 'doseG' | 'waterG'>): BrewSetting {
       }),
     steepS: places.reduce((sum, { durationS }) => sum + durationS, 0),
     agitationS: agitationHours.map((hours) => hours * 3600),
+    bed,
     filtration,
   };
 }

@@ -2,7 +2,7 @@ import { brew, brewCurve, type BrewInput, type BrewOutcome, type BrewPoint } fro
 import { looseMassG, modelOf, type BrewModel } from '../brew/model.ts';
 import { brewRange, type BrewRange } from '../brew/range.ts';
 import { constantTemperature } from '../brew/temperature.ts';
-import { vesselFit, waterToLineG, type VesselFit } from '../brew/vessel.ts';
+import { vesselFit, vesselTimeConstantS, waterToLineG, type VesselFit } from '../brew/vessel.ts';
 import type { Caution } from '../caution.ts';
 import { DomainError } from '../errors.ts';
 import { waterDensityGPerMl } from '../matter/waterDensity.ts';
@@ -58,6 +58,14 @@ export function predictPlan(input: {
       outcome,
       retainedGPerG: model.retainedGPerG[plan.filtration.method],
       steep: plan.steep,
+      slurry: {
+        history: brewInput.history,
+        timeConstantS: vesselTimeConstantS(outcome.slurryMl),
+      },
+      dry: {
+        looseMl: brewInput.doseG / model.looseDensityGPerMl[plan.grind],
+        brimMl: vessel.brimMl,
+      },
       waterC: plan.waterC,
       bagHoldsG: vessel.bagHoldsG ?? null,
       tooLargeForFridge:
@@ -98,7 +106,7 @@ function requestInput(input: {
   densityFactor: number;
 }): BrewInput {
   const { request, model, densityFactor } = input;
-  const { dose, grind, wetting, steep, agitationHours, filtration } = request;
+  const { dose, grind, wetting, steep, agitationHours, bed, filtration } = request;
   const doseG =
     'massG' in dose
       ? dose.massG
@@ -112,6 +120,7 @@ function requestInput(input: {
     history: constantTemperature(pieces),
     steepS: pieces.reduce((sum, { durationS }) => sum + durationS, 0),
     agitationS: agitationHours.map((hours) => hours * 3600),
+    bed,
     filtration,
   };
 }

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { FILTRATION_METHODS } from '../brew/filtration.ts';
+import { BEDS } from '../brew/release.ts';
 import { WETTING_NAMES } from '../brew/wetting.ts';
 import { COFFEE_FORMS, GRIND_NAMES } from '../coffee/grinds.ts';
 import { BATCH_LIMITS } from '../brew/limits.ts';
@@ -47,6 +48,8 @@ export const predictBatchRequest = z.strictObject({
       (pieces) => pieces.reduce((sum, piece) => sum + piece.hours, 0) <= BATCH_LIMITS.hours,
       `The steep is longer than ${BATCH_LIMITS.hours} h in all.`,
     ),
+  /** Grounds loose in the water, or held together in a bag or under a plunger. */
+  bed: z.enum(BEDS).default('loose'),
   agitationHours: z.array(z.number().min(0).max(BATCH_LIMITS.hours)).max(50).default([]),
   filtration: filtrationSchema.prefault({}),
 });
@@ -65,7 +68,11 @@ export const predictBatchResponse = z.object({
   retainedG: z.number(),
   slurryMl: z.number(),
   caffeineMgPerG: z.number(),
-  range: z.object({ strengthFrac: rangeSchema, brewMl: rangeSchema }),
+  range: z.object({
+    strengthFrac: rangeSchema,
+    brewMl: rangeSchema,
+    caffeineMgPerG: rangeSchema,
+  }),
   curve: z.array(
     z.object({ hours: z.number(), extractionYieldFrac: z.number(), strengthFrac: z.number() }),
   ),

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { FILTRATION_METHODS } from '../brew/filtration.ts';
+import { BEDS } from '../brew/release.ts';
 import { WETTING_NAMES } from '../brew/wetting.ts';
 import { GRIND_NAMES } from '../coffee/grinds.ts';
 import { brewModelSchema, STEEP_PLACES, strengthNameSchema } from '../brew/schema.ts';
@@ -25,6 +26,8 @@ export const planSchema = z.strictObject({
   wetting: z.enum(WETTING_NAMES),
   steep: z.array(planPieceSchema).min(1).max(10),
   agitationHours: z.array(z.number().min(0).max(BATCH_LIMITS.hours)).max(20),
+  /** Grounds loose in the water, or held together in a bag or under a plunger. */
+  bed: z.enum(BEDS).default('loose'),
   filtration: z.strictObject({
     method: z.enum(FILTRATION_METHODS),
     rinseG: z.number().min(0).max(BATCH_LIMITS.waterG),

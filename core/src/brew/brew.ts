@@ -2,7 +2,7 @@ import type { Grind } from '../coffee/grinds.ts';
 import { CONSTANTS } from '../constants.ts';
 import { DomainError, requireWithin } from '../errors.ts';
 import { storedCoffeeMl } from '../matter/properties.ts';
-import { createRelease } from './release.ts';
+import { createRelease, NO_DEVIATION, type Bed, type Deviation } from './release.ts';
 import { filterSlurry, type FiltrationMethod } from './filtration.ts';
 import type { BrewModel } from './model.ts';
 import { strengthFrac, yieldAtRatioFrac } from './strength.ts';
@@ -21,6 +21,10 @@ export interface BrewInput {
   /** When the steep ends, s from the start. */
   readonly steepS: number;
   readonly agitationS: readonly number[];
+  /** Loose where left out. */
+  readonly bed?: Bed | undefined;
+  /** None where left out. */
+  readonly deviation?: Deviation | undefined;
   readonly filtration: { readonly method: FiltrationMethod; readonly rinseG: number };
 }
 
@@ -128,6 +132,8 @@ function yieldCourse(input: BrewInput, model: BrewModel) {
       agitationS,
       history,
       diffusivity22M2PerS: model.diffusivity22M2PerS,
+      bed: input.bed ?? 'loose',
+      deviation: input.deviation ?? NO_DEVIATION,
     }),
   };
 }

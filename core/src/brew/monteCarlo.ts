@@ -4,10 +4,19 @@ import { createRandom } from '../numeric/random.ts';
 import { brew, type BrewInput } from './brew.ts';
 import type { BrewModel } from './model.ts';
 import type { Range } from './range.ts';
-import { MODEL_SHIFTS, SIGMAS } from './spreads.ts';
+import { SHIFTS, SIGMAS, type GrindBy } from './spreads.ts';
 
 /** What a brew's result is uncertain by. */
-const UNCERTAIN_INPUTS = ['equilibriumYield', 'diffusivity', 'retained', 'looseDensity'] as const;
+const UNCERTAIN_INPUTS = [
+  'equilibriumYield',
+  'diffusivity',
+  'retained',
+  'grindSize',
+  'wetting',
+  'temperature',
+  'caffeine',
+  'looseDensity',
+] as const;
 export type UncertainInput = (typeof UNCERTAIN_INPUTS)[number];
 
 /** What to do about each, in the words of the bench. */
@@ -15,6 +24,10 @@ export const NARROWED_BY: Readonly<Record<UncertainInput, string>> = {
   equilibriumYield: 'read a batch of this coffee with a refractometer',
   diffusivity: 'read the brew once half way through the steep',
   retained: 'weigh what comes out of the strainer',
+  grindSize: 'note the mill’s setting, and read a batch that was ground with it',
+  wetting: 'stir it once more in the first minutes',
+  temperature: 'put a thermometer into the slurry',
+  caffeine: 'ask the roaster for the caffeine of this coffee',
   looseDensity: 'weigh the coffee',
 };
 
@@ -29,9 +42,10 @@ export interface MonteCarloResult {
   readonly strengthFrac: SampledRange;
   readonly brewMl: SampledRange;
   readonly extractionYieldFrac: SampledRange;
+  readonly caffeineMgPerG: SampledRange;
 }
 
-const OUTPUTS = ['strengthFrac', 'brewMl', 'extractionYieldFrac'] as const;
+const OUTPUTS = ['strengthFrac', 'brewMl', 'extractionYieldFrac', 'caffeineMgPerG'] as const;
 
 /** A sampling of a brew that goes on in steps, so that it can show itself and be stopped. */
 export interface MonteCarlo {
@@ -40,8 +54,8 @@ export interface MonteCarlo {
 }
 
 /**
- * Seeded Monte Carlo over the whole chain: equilibrium yield and retained liquid are normal, the
- * diffusivity lognormal, a scoop's density normal where the coffee was scooped.
+ * Seeded Monte Carlo over the whole chain: every input that is uncertain is drawn as SHIFTS says, a
+ * scoop's density normal where the coffee was scooped.
  *
  * @param input.seed any whole number: the same seed gives the same draws
  * @param input.ofScoop the brew that the same scoop gives when the loose coffee is denser by a
@@ -54,22 +68,25 @@ export function createMonteCarlo(input: {
   model: BrewModel;
   seed: number;
   ofScoop?: (densityFactor: number) => BrewInput;
+  grindBy?: GrindBy;
 }): MonteCarlo {
-  const { ofScoop } = input;
+  const { ofScoop, grindBy = 'mill' } = input;
   const random = createRandom(input.seed);
   const inputs = UNCERTAIN_INPUTS.filter((name) => name !== 'looseDensity' || ofScoop);
   const normals: number[][] = inputs.map(() => []);
   const results = OUTPUTS.map((): number[] => []);
 
   function draw(): void {
-    let { brew: drawn, model } = input;
+    let drawn = { input: input.brew, model: input.model };
     inputs.forEach((name, i) => {
       const z = random.normal();
       normals[i]!.push(z);
-      if (name === 'looseDensity') drawn = ofScoop!(Math.max(0.2, 1 + z * SIGMAS.looseDensity));
-      else model = MODEL_SHIFTS[name](model, z);
+      if (name === 'looseDensity') {
+        const { doseG } = ofScoop!(Math.max(0.2, 1 + z * SIGMAS.looseDensity));
+        drawn = { ...drawn, input: { ...drawn.input, doseG } };
+      } else drawn = SHIFTS[name](drawn, z, grindBy);
     });
-    const outcome = brew(drawn, model);
+    const outcome = brew(drawn.input, drawn.model);
     OUTPUTS.forEach((name, i) => results[i]!.push(outcome[name]));
   }
 
@@ -91,17 +108,12 @@ export function createMonteCarlo(input: {
       if (!(draws >= 1))
         throw new DomainError('out_of_range', { name: 'draws', value: draws, min: 1 });
       for (let i = 0; i < draws; i++) draw();
-      const [strength, brew, extraction] = results.map(summarise) as [
-        SampledRange,
-        SampledRange,
-        SampledRange,
-      ];
-      return {
-        draws: results[0]!.length,
-        strengthFrac: strength,
-        brewMl: brew,
-        extractionYieldFrac: extraction,
-      };
+      const summaries = OUTPUTS.map((name, i) => [name, summarise(results[i]!)] as const);
+      const ranges = Object.fromEntries(summaries) as Record<
+        (typeof OUTPUTS)[number],
+        SampledRange
+      >;
+      return { draws: results[0]!.length, ...ranges };
     },
   };
 }

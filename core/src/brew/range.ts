@@ -1,6 +1,6 @@
 import { brew, type BrewInput, type BrewOutcome } from './brew.ts';
 import type { BrewModel } from './model.ts';
-import { MODEL_SHIFTS, SHOWN_SIGMAS, SIGMAS } from './spreads.ts';
+import { SHIFTS, SHOWN_SIGMAS, SIGMAS, type GrindBy } from './spreads.ts';
 
 /** 5th and 95th percentile. */
 export interface Range {
@@ -11,41 +11,45 @@ export interface Range {
 export interface BrewRange {
   readonly strengthFrac: Range;
   readonly brewMl: Range;
+  readonly caffeineMgPerG: Range;
 }
 
+const RANGED = ['strengthFrac', 'brewMl', 'caffeineMgPerG'] as const;
+
 /**
- * Range of a brew's strength and volume from the spread of what it depends on: equilibrium yield,
- * diffusivity, retained liquid, and the density of the loose coffee where it was scooped.
+ * Range of a brew's strength, volume and caffeine from the spread of all that nobody knows exactly:
+ * equilibrium yield, diffusivity, retained liquid, size of the grind, wetting, temperature, caffeine,
+ * and the density of the loose coffee where it was scooped.
  *
  * First-order propagation: central differences over one standard deviation either way, added in
  * squares.
  *
  * @param options.ofScoop the brew that the same scoop gives when the loose coffee is denser by a
  *   factor; left out where the coffee was weighed
+ * @param options.grindBy whether a mill's setting stands behind the grind, as is usual
  */
 export function brewRange(
   input: BrewInput,
   model: BrewModel,
-  options: { ofScoop?: (densityFactor: number) => BrewInput } = {},
+  options: { ofScoop?: (densityFactor: number) => BrewInput; grindBy?: GrindBy } = {},
 ): BrewRange {
-  const shifted: ((sigmas: number) => BrewOutcome)[] = Object.values(MODEL_SHIFTS).map(
-    (shift) => (sigmas) => brew(input, shift(model, sigmas)),
+  const { ofScoop, grindBy = 'mill' } = options;
+  const shifted: ((sigmas: number) => BrewOutcome)[] = Object.values(SHIFTS).map(
+    (shift) => (sigmas) => {
+      const moved = shift({ input, model }, sigmas, grindBy);
+      return brew(moved.input, moved.model);
+    },
   );
-  const { ofScoop } = options;
   if (ofScoop !== undefined)
     shifted.push((sigmas) => brew(ofScoop(1 + sigmas * SIGMAS.looseDensity), model));
-  let strengthVariance = 0;
-  let volumeVariance = 0;
-  for (const at of shifted) {
-    const [up, down] = [at(1), at(-1)];
-    strengthVariance += ((up.strengthFrac - down.strengthFrac) / 2) ** 2;
-    volumeVariance += ((up.brewMl - down.brewMl) / 2) ** 2;
-  }
+  const ends = shifted.map((at) => [at(1), at(-1)] as const);
   const middle = brew(input, model);
-  return {
-    strengthFrac: around({ value: middle.strengthFrac, variance: strengthVariance }),
-    brewMl: around({ value: middle.brewMl, variance: volumeVariance }),
-  };
+  const rangeOf = (key: (typeof RANGED)[number]): Range =>
+    around({
+      value: middle[key],
+      variance: ends.reduce((sum, [up, down]) => sum + ((up[key] - down[key]) / 2) ** 2, 0),
+    });
+  return Object.fromEntries(RANGED.map((key) => [key, rangeOf(key)])) as unknown as BrewRange;
 }
 
 function around(input: { value: number; variance: number }): Range {

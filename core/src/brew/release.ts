@@ -1,7 +1,8 @@
-import { GRINDS, type Grind } from '../coffee/grinds.ts';
+import { freeFracOf, GRINDS, type Grind } from '../coffee/grinds.ts';
 import { CONSTANTS } from '../constants.ts';
 import { gaussLegendre } from '../numeric/gaussLegendre.ts';
 import { spreadReleaseFrac } from './spreadRelease.ts';
+import { diffusivityFactor } from './diffusivity.ts';
 import type { TemperatureHistory } from './temperature.ts';
 import { WETTINGS, type Wetting } from './wetting.ts';
 
@@ -11,9 +12,27 @@ export type Release = (timeS: number) => number;
 const PANEL = gaussLegendre(8);
 const WETTING_BREAKS = [1, 2, 4, 8, 16];
 
+/** How the grounds lie in the water: loose, or held together where little liquid passes. */
+export const BEDS = ['loose', 'held'] as const;
+export type Bed = (typeof BEDS)[number];
+
+/** How a brew differs from what was told of it, in what nobody knows exactly. */
+export interface Deviation {
+  /** Median diameter over that of its grind. */
+  readonly diameterTimes: number;
+  /** Added to the share that is wet from the start. */
+  readonly wetFrac: number;
+  /** Added to the temperature of every place, °C. */
+  readonly tempC: number;
+}
+export const NO_DEVIATION: Deviation = Object.freeze({ diameterTimes: 1, wetFrac: 0, tempC: 0 });
+
 /**
  * Release of the soluble matter with time: each share of the grounds gives its free part when it
  * becomes wet and diffuses from then on.
+ *
+ * A stir also renews the liquid between the particles: for a while after it they give faster, and
+ * never more than at equilibrium. Grounds that are held together give slower.
  *
  * Dry grounds become wet with a time constant, and each agitation wets most of what is left. The
  * continuous wetting is integrated in s = √(t − τ), which removes the root of short diffusion times.
@@ -30,33 +49,47 @@ export function createRelease(input: {
   agitationS: readonly number[];
   history: TemperatureHistory;
   diffusivity22M2PerS: number;
+  bed?: Bed;
+  deviation?: Deviation;
 }): Release {
-  const { history, diffusivity22M2PerS } = input;
-  const { diameterUm, freeFrac } = GRINDS[input.grind];
-  const perRadius2 = (4 * diffusivity22M2PerS) / (diameterUm * 1e-6) ** 2;
+  const { history, bed = 'loose', deviation = NO_DEVIATION } = input;
+  const diameterUm = GRINDS[input.grind].diameterUm * deviation.diameterTimes;
+  const freeFrac = freeFracOf(diameterUm);
+  const held = bed === 'held' ? CONSTANTS.heldBedTimes.value : 1;
+  const perRadius2 =
+    (4 * input.diffusivity22M2PerS * held * warmerTimes(history, deviation.tempC)) /
+    (diameterUm * 1e-6) ** 2;
   const ofCohort = (equivalentS: number): number =>
     freeFrac + (1 - freeFrac) * spreadReleaseFrac(perRadius2 * equivalentS);
 
-  const { wetFrac } = WETTINGS[input.wetting];
+  const wetFrac = Math.min(1, Math.max(0, WETTINGS[input.wetting].wetFrac + deviation.wetFrac));
   const tau = CONSTANTS.wettingTimeS.value;
   const agitations = [...input.agitationS].sort((a, b) => a - b);
   const left = 1 - CONSTANTS.agitationWetsFrac.value;
+  const renewed = renewedStretches(agitations);
+  const equivalentS = renewed.length === 0 ? history.equivalentS : renewedS(history, renewed);
   // Share still dry just after the first `stirs` agitations, at a time.
   const dryFrac = (timeS: number, stirs: number): number =>
     (1 - wetFrac) * left ** stirs * Math.exp(-timeS / tau);
   const breaks = [
-    ...new Set([0, ...agitations, ...history.breaksS, ...WETTING_BREAKS.map((n) => n * tau)]),
+    ...new Set([
+      0,
+      ...agitations,
+      ...renewed.map(([, to]) => to),
+      ...history.breaksS,
+      ...WETTING_BREAKS.map((n) => n * tau),
+    ]),
   ].sort((a, b) => a - b);
   const stirsAt = breaks.map((from) => agitations.filter((at) => at <= from).length);
 
   return (timeS) => {
     if (timeS < 0) return 0;
-    const now = history.equivalentS(timeS);
+    const now = equivalentS(timeS);
     let out = wetFrac * ofCohort(now);
     agitations.forEach((at, i) => {
       if (at > timeS) return;
       const wetted = dryFrac(at, i) - dryFrac(at, i + 1);
-      out += wetted * ofCohort(now - history.equivalentS(at));
+      out += wetted * ofCohort(now - equivalentS(at));
     });
     for (let k = 0; k < breaks.length && breaks[k]! < timeS; k++) {
       const from = breaks[k]!;
@@ -67,10 +100,50 @@ export function createRelease(input: {
         const s = near + half * (1 + PANEL.nodes[i]!);
         const at = timeS - s * s;
         const rate = dryFrac(at, stirsAt[k]!) / tau;
-        const share = ofCohort(now - history.equivalentS(at));
+        const share = ofCohort(now - equivalentS(at));
         out += PANEL.weights[i]! * half * 2 * s * rate * share;
       }
     }
     return Math.min(out, 1);
+  };
+}
+
+/** How much faster everything diffuses in places that are warmer by so much, to first order. */
+function warmerTimes(history: TemperatureHistory, byC: number): number {
+  if (byC === 0) return 1;
+  const settledC = history.tempC(history.breaksS.at(-1) ?? Infinity);
+  return diffusivityFactor(Math.max(0, settledC + byC)) / diffusivityFactor(settledC);
+}
+
+/** Stretches after each stir in which the liquid is renewed, s; overlapping ones are one. */
+function renewedStretches(agitations: readonly number[]): [from: number, to: number][] {
+  const stretches: [number, number][] = [];
+  for (const from of agitations) {
+    const to = from + CONSTANTS.agitationRenewsS.value;
+    const last = stretches.at(-1);
+    if (last && from <= last[1]) last[1] = to;
+    else stretches.push([from, to]);
+  }
+  return stretches;
+}
+
+/** ∫D dt with the faster stretches counted as many times. */
+function renewedS(
+  history: TemperatureHistory,
+  stretches: readonly (readonly [number, number])[],
+): (timeS: number) => number {
+  const more = CONSTANTS.agitationRenewsTimes.value - 1;
+  const bounds = stretches.map(([from, to]) => ({
+    from,
+    to,
+    start: history.equivalentS(from),
+    whole: history.equivalentS(to) - history.equivalentS(from),
+  }));
+  return (timeS) => {
+    const now = history.equivalentS(timeS);
+    let sum = now;
+    for (const { from, to, start, whole } of bounds)
+      if (timeS > from) sum += more * (timeS >= to ? whole : now - start);
+    return sum;
   };
 }

@@ -117,9 +117,9 @@ function releasedAt(
   amounts: { doseG: number; waterG: number },
   { diffusivity22M2PerS }: BrewModel,
 ): number {
-  const { grind, wetting, agitationS, steepS, historyOf } = setting;
+  const { grind, wetting, agitationS, steepS, historyOf, bed = 'loose' } = setting;
   const history = historyOf(amounts);
-  return createRelease({ grind, wetting, agitationS, history, diffusivity22M2PerS })(steepS);
+  return createRelease({ grind, wetting, agitationS, history, diffusivity22M2PerS, bed })(steepS);
 }
 
 function amountsAt(input: {

@@ -1,8 +1,11 @@
 import { CONSTANTS } from '../constants.ts';
-import { FILTRATION_METHODS } from './filtration.ts';
+import type { BrewInput } from './brew.ts';
 import type { BrewModel } from './model.ts';
+import { NO_DEVIATION, type Deviation } from './release.ts';
 
 const { solubleFrac, diffusivity22M2PerS, retainedSpreadGPerG, looseDensitySpreadFrac } = CONSTANTS;
+const { diameterSpreadFrac, diameterStepFrac, wetSpreadFrac, placeSpreadC } = CONSTANTS;
+const { arabicaCaffeineFrac } = CONSTANTS;
 
 /** Standard deviations in half of a 95 % interval, which is what the constants hold. */
 const HALF_WIDTH_SIGMAS = 1.959964;
@@ -10,35 +13,72 @@ const HALF_WIDTH_SIGMAS = 1.959964;
 /** Standard deviations from the middle to the 5th or 95th percentile, which is what is shown. */
 export const SHOWN_SIGMAS = 1.644854;
 
-/** One standard deviation of each uncertain input: relative, of the logarithm, g/g, relative. */
+/** One standard deviation of each uncertain input; of the logarithm where it says so. */
 export const SIGMAS = {
   soluble: (solubleFrac.high - solubleFrac.low) / 2 / solubleFrac.value / HALF_WIDTH_SIGMAS,
   logDiffusivity:
     Math.log(diffusivity22M2PerS.high / diffusivity22M2PerS.low) / 2 / HALF_WIDTH_SIGMAS,
   retainedGPerG: retainedSpreadGPerG.value / HALF_WIDTH_SIGMAS,
   looseDensity: looseDensitySpreadFrac.value / HALF_WIDTH_SIGMAS,
+  logDiameter: Math.log(1 + diameterSpreadFrac.value) / HALF_WIDTH_SIGMAS,
+  logDiameterByWord: Math.log(1 + diameterStepFrac.value) / HALF_WIDTH_SIGMAS,
+  wetFrac: wetSpreadFrac.value / HALF_WIDTH_SIGMAS,
+  tempC: placeSpreadC.value / HALF_WIDTH_SIGMAS,
+  // Of every species as of arabica, whose range is the best known.
+  logCaffeine: Math.log(arabicaCaffeineFrac.high / arabicaCaffeineFrac.low) / 2 / HALF_WIDTH_SIGMAS,
 } as const;
 
-/** A model with one of its parameters moved by a number of standard deviations. */
-type Shift = (model: BrewModel, sigmas: number) => BrewModel;
+/** A brew with what is known of its coffee. */
+export interface KnownBrew {
+  readonly input: BrewInput;
+  readonly model: BrewModel;
+}
 
-/** How each parameter of the model is uncertain: yield and retained liquid normal, the rate lognormal. */
-export const MODEL_SHIFTS = {
-  equilibriumYield: (model, sigmas) => ({
-    ...model,
-    equilibriumYieldFrac: model.equilibriumYieldFrac * Math.max(0.2, 1 + sigmas * SIGMAS.soluble),
-  }),
-  diffusivity: (model, sigmas) => ({
-    ...model,
-    diffusivity22M2PerS: model.diffusivity22M2PerS * Math.exp(sigmas * SIGMAS.logDiffusivity),
-  }),
-  retained: (model, sigmas) => ({
-    ...model,
-    retainedGPerG: Object.fromEntries(
-      FILTRATION_METHODS.map((method) => [
-        method,
-        model.retainedGPerG[method] + sigmas * SIGMAS.retainedGPerG,
-      ]),
-    ) as BrewModel['retainedGPerG'],
-  }),
+/** A brew with one of its uncertain inputs moved by a number of standard deviations. */
+type Shift = (brew: KnownBrew, sigmas: number, by: GrindBy) => KnownBrew;
+
+/** Whether a mill's setting stands behind the grind, or no more than its word. */
+export type GrindBy = 'mill' | 'word';
+
+const withModel = ({ input, model }: KnownBrew, over: Partial<BrewModel>): KnownBrew => ({
+  input,
+  model: { ...model, ...over },
+});
+const deviating = ({ input, model }: KnownBrew, over: Partial<Deviation>): KnownBrew => ({
+  input: { ...input, deviation: { ...NO_DEVIATION, ...input.deviation, ...over } },
+  model,
+});
+
+/**
+ * How each input that a brewer does not know exactly is uncertain: yield, retained liquid, wetting and
+ * temperature normal, the rate, the diameter and the caffeine lognormal.
+ */
+export const SHIFTS = {
+  equilibriumYield: (brew, sigmas) =>
+    withModel(brew, {
+      equilibriumYieldFrac:
+        brew.model.equilibriumYieldFrac * Math.max(0.2, 1 + sigmas * SIGMAS.soluble),
+    }),
+  diffusivity: (brew, sigmas) =>
+    withModel(brew, {
+      diffusivity22M2PerS:
+        brew.model.diffusivity22M2PerS * Math.exp(sigmas * SIGMAS.logDiffusivity),
+    }),
+  retained: (brew, sigmas) => {
+    const { method } = brew.input.filtration;
+    const retainedGPerG = brew.model.retainedGPerG[method] + sigmas * SIGMAS.retainedGPerG;
+    return withModel(brew, {
+      retainedGPerG: { ...brew.model.retainedGPerG, [method]: retainedGPerG },
+    });
+  },
+  grindSize: (brew, sigmas, by) => {
+    const sigma = by === 'word' ? SIGMAS.logDiameterByWord : SIGMAS.logDiameter;
+    return deviating(brew, { diameterTimes: Math.exp(sigmas * sigma) });
+  },
+  wetting: (brew, sigmas) => deviating(brew, { wetFrac: sigmas * SIGMAS.wetFrac }),
+  temperature: (brew, sigmas) => deviating(brew, { tempC: sigmas * SIGMAS.tempC }),
+  caffeine: (brew, sigmas) =>
+    withModel(brew, {
+      caffeineMgPerG: brew.model.caffeineMgPerG * Math.exp(sigmas * SIGMAS.logCaffeine),
+    }),
 } as const satisfies Record<string, Shift>;

@@ -1,3 +1,4 @@
+import { CONSTANTS } from '../constants.ts';
 import { DomainError, requireWithin } from '../errors.ts';
 import { diffusivityFactor } from './diffusivity.ts';
 
@@ -23,6 +24,8 @@ export interface TemperatureHistory {
 }
 
 const SERIES_NODES = 9;
+/** Water that takes as much heat as a gram of grounds, g; water has 4.18 J/(g K) (CRC Handbook). */
+export const GROUNDS_AS_WATER = CONSTANTS.groundsHeatJPerGK.value / 4.18;
 
 /**
  * A history whose slurry has the given temperature in each piece.
@@ -46,16 +49,18 @@ export function constantTemperature(
 type Moment = { readonly atS: number; readonly after: (tempC: number) => number };
 
 /**
- * A history in which the slurry starts at the temperature of the first pour and cools or warms towards
+ * A history in which the slurry starts at the first pour mixed with its grounds and cools or warms towards
  * each place in turn, by Newton's law; a later pour mixes with what is there by mass, and a reading
  * stands for whatever was computed up to it.
  *
+ * @param input.doseG grounds that the first pour wets, at the room's temperature, g, 0 or more
  * @param input.pours in order of time, the first at 0; at least one; masses g, above 0; tempC 0…100
  * @param input.readings of the slurry, in order of time; tempC 0…100
  * @param input.places in order; at least one; the last one goes on for ever
  * @param input.timeConstantS of the vessel, s, above 0
  */
 export function slurryTemperature(input: {
+  doseG: number;
   pours: readonly { atS: number; massG: number; tempC: number }[];
   readings: readonly { atS: number; tempC: number }[];
   places: readonly { durationS: number; tempC: number }[];
@@ -64,7 +69,10 @@ export function slurryTemperature(input: {
   const { places, timeConstantS } = input;
   const [first, ...later] = input.pours;
   if (first === undefined) throw new DomainError('out_of_range', { name: 'pours', length: 0 });
-  let pouredG = first.massG;
+  // Grounds count as the water that takes as much heat.
+  const groundsG = input.doseG * GROUNDS_AS_WATER;
+  let pouredG = first.massG + groundsG;
+  let startC = (first.tempC * first.massG + CONSTANTS.groundsC.value * groundsG) / pouredG;
   const moments: Moment[] = later.map(({ atS, massG, tempC }) => {
     const beforeG = pouredG;
     pouredG += massG;
@@ -73,7 +81,6 @@ export function slurryTemperature(input: {
   for (const { atS, tempC } of input.readings) moments.push({ atS, after: () => tempC });
   moments.sort((a, b) => a.atS - b.atS);
   const pieces: TemperaturePiece[] = [];
-  let startC = first.tempC;
   let placeStartS = 0;
   places.forEach(({ durationS, tempC: surroundingsC }, i) => {
     const isLast = i === places.length - 1;

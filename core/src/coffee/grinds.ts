@@ -46,6 +46,23 @@ export const GRINDS = {
   },
 } as const satisfies Record<Grind, GrindSize>;
 
+const BY_SIZE = GRIND_NAMES.map((name) => GRINDS[name]).sort((a, b) => a.diameterUm - b.diameterUm);
+
+/**
+ * Share free at once of grounds between the sizes of the table: the finer, the more cut cells.
+ *
+ * @param diameterUm mass median, µm, above 0; beyond the table as at its ends
+ * @returns 0–1; the table's own at its own sizes
+ */
+export function freeFracOf(diameterUm: number): number {
+  const above = BY_SIZE.findIndex((one) => one.diameterUm >= diameterUm);
+  if (above === 0) return BY_SIZE[0]!.freeFrac;
+  if (above === -1) return BY_SIZE.at(-1)!.freeFrac;
+  const [low, high] = [BY_SIZE[above - 1]!, BY_SIZE[above]!];
+  const share = Math.log(diameterUm / low.diameterUm) / Math.log(high.diameterUm / low.diameterUm);
+  return low.freeFrac + share * (high.freeFrac - low.freeFrac);
+}
+
 /** Whole beans, loose, g/mL (common practice). */
 export const WHOLE_BEAN_DENSITY_G_PER_ML = 0.36;
 

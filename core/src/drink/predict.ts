@@ -1,6 +1,8 @@
 import { allergensOf, drinkCautions } from './cautions.ts';
 import type { Caution } from '../caution.ts';
-import { caffeineMgPerG } from '../coffee/caffeine.ts';
+import { USUAL_MODEL } from '../brew/model.ts';
+import { ratioForStrength } from '../brew/solveRatio.ts';
+import { yieldAtRatioFrac } from '../brew/strength.ts';
 import { CONSTANTS } from '../constants.ts';
 import { drinkingWindow, type DrinkingWindow } from './drinkingWindow.ts';
 import type { DrinkInput } from './setting.ts';
@@ -12,10 +14,34 @@ import { INGREDIENTS, pick, type Allergen, type Pantry } from '../pantry/ingredi
 import type { PredictDrinkRequest, PredictDrinkResponse } from './predictSchema.ts';
 import { amountText, writeMass, writeTemp, writeVolume } from '../units/writeAmount.ts';
 
-/** Caffeine over coffee solids in a brew of pure arabica, mg per g: both come out on one curve. */
-const ARABICA_MG_PER_SOLIDS_G =
-  (caffeineMgPerG({ robustaFrac: 0, decafFrac: 0 }) * CONSTANTS.caffeineOutFrac.value) /
-  CONSTANTS.solubleFrac.value;
+/** Share of its equilibrium that a whole steep has given, as the model is anchored. */
+const USUAL_RELEASE_FRAC = 0.93;
+
+/**
+ * Caffeine of an arabica concentrate of which only the strength is known: both came out on one curve,
+ * at the ratio that gives such a strength.
+ *
+ * @param strengthFrac 0–1
+ * @returns mg/g
+ */
+function assumedCaffeineMgPerG(strengthFrac: number): number {
+  const ratio = ratioForStrength({
+    strengthFrac,
+    releasedFrac: USUAL_RELEASE_FRAC,
+    equilibriumYieldFrac: USUAL_MODEL.equilibriumYieldFrac,
+  });
+  const yieldFrac = yieldAtRatioFrac({
+    ratio: ratio ?? (strengthFrac > THICK_FRAC ? LEAST_RATIO : MOST_RATIO),
+    equilibriumYieldFrac: USUAL_MODEL.equilibriumYieldFrac,
+  });
+  const perSolidsG = (USUAL_MODEL.caffeineMgPerG * CONSTANTS.caffeineOutFrac.value) / yieldFrac;
+  return Math.min(MOST_MG_PER_G, strengthFrac * perSolidsG);
+}
+/** Beyond these ratios nothing is steeped. */
+const LEAST_RATIO = 0.5;
+const MOST_RATIO = 100;
+const THICK_FRAC = 0.05;
+const MOST_MG_PER_G = 30;
 
 const ASSUMED: Caution = {
   code: 'caffeine_assumed',
@@ -111,8 +137,7 @@ export function drinkInput(request: PredictDrinkRequest, pantry: Pantry = INGRED
     glass: { cupMl, ice: iceOf(request, pantry), roomC, stirredDown, chilledToC },
     concentrate: {
       ...concentrate,
-      caffeineMgPerG:
-        concentrate.caffeineMgPerG ?? concentrate.strengthFrac * ARABICA_MG_PER_SOLIDS_G,
+      caffeineMgPerG: concentrate.caffeineMgPerG ?? assumedCaffeineMgPerG(concentrate.strengthFrac),
     },
     additions: additions.map((one) => ({ ...one, ingredient: pick(pantry, one.ingredient) })),
     diluents: diluentsOf(request).map((one) => ({

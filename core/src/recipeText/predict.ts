@@ -66,6 +66,7 @@ function inputOf(read: ReadRecipe, over: { ratio: number; hours: number }): Brew
     grind: read.coffee.grind,
     wetting: 'stir',
     history: slurryTemperature({
+      doseG,
       pours: [{ atS: 0, massG: waterG, tempC: waterC }],
       readings: [],
       places: [{ durationS: over.hours * 3600, tempC: place.tempC }],
@@ -86,7 +87,7 @@ function strengthOf(read: ReadRecipe): { value: number; low: number; high: numbe
   const at = (over: { ratio: number; hours: number }): number =>
     brew(inputOf(read, over), USUAL_MODEL).strengthFrac;
   const value = brew(middle, USUAL_MODEL).strengthFrac;
-  const model = brewRange(middle, USUAL_MODEL).strengthFrac;
+  const model = brewRange(middle, USUAL_MODEL, { grindBy: 'word' }).strengthFrac;
   const down = Math.hypot(
     value - model.low,
     value - at({ ratio: ratio.high, hours }),

@@ -1,6 +1,10 @@
 import { expect } from 'chai';
+import type { Caution } from '../../src/caution.ts';
+import type { Plan } from '../../src/batch/schema.ts';
+import { USUAL_MODEL } from '../../src/brew/model.ts';
+import { FRIDGE_PLAN } from './plans.ts';
 import { batchCautions } from '../../src/batch/cautions.ts';
-import { predictBatch } from '../../src/batch/predict.ts';
+import { predictBatch, predictPlan } from '../../src/batch/predict.ts';
 import { predictBatchRequest } from '../../src/batch/predictSchema.ts';
 
 const batchCodes = (over: object): string[] =>
@@ -75,5 +79,69 @@ describe('batch cautions', () => {
       'vessel_not_in_fridge',
     ]);
     expect(cautions[0]!.text).to.contain('2 bags');
+  });
+});
+
+describe('cautions about how warm the slurry itself is', () => {
+  const vessel = { brimMl: 60_000, shaken: false };
+  const of = (over: Partial<Plan>, brimMl = 60_000) =>
+    predictPlan({
+      plan: { ...FRIDGE_PLAN, ...over },
+      model: USUAL_MODEL,
+      vessel: { ...vessel, brimMl },
+      horizonHours: 24,
+    }).cautions;
+  const found = (cautions: readonly Caution[], code: string) =>
+    cautions.find((caution) => caution.code === code);
+  const large = { doseG: 8000, waterG: 40_000, waterC: 20 };
+
+  it('40 L at 20 °C stay above 5 °C in the fridge for most of a day, and it says what would help', () => {
+    // By hand: 46 L slurry, 2 h · 46^(1/3) = 7.2 h; ln((20 − 4)/1) · 7.2 h = 20 h.
+    const caution = found(
+      of({ ...large, steep: [{ place: 'fridge', tempC: 4, hours: 30 }] }),
+      'slow_to_cool',
+    );
+    expect(caution?.severity).to.equal('warn');
+    expect(caution?.text).to.match(/above 5 °C for about (19|20|21) h/);
+    expect(caution?.text).to.match(/water of at most [345] °C or vessels of at most 0\.\d L/);
+  });
+
+  it('what helps does help', () => {
+    const plan = { doseG: 900, waterG: 4500, waterC: 20 };
+    const helps = found(of(plan), 'slow_to_cool')!.text;
+    const waterC = Number(/at most (\d+) °C/.exec(helps)![1]);
+    expect(found(of({ ...plan, waterC }), 'slow_to_cool')).to.equal(undefined);
+    const litres = Number(/at most (\d+\.\d) L/.exec(helps)![1]);
+    const share = (1000 * litres) / (4500 + 0.77 * 900);
+    const small = { doseG: 900 * share, waterG: 4500 * share, waterC: 20 };
+    expect(found(of(small), 'slow_to_cool')).to.equal(undefined);
+  });
+
+  it('is a note up to 12 h, a warning beyond, nothing within 4 h', () => {
+    const severities = [5, 12, 20].map(
+      (waterC) => found(of({ waterC }), 'slow_to_cool')?.severity ?? null,
+    );
+    expect(severities).to.deep.equal([null, 'note', 'note']);
+  });
+
+  it('counts the hours of the slurry on the counter and on its way down in the fridge', () => {
+    const steep = [
+      { place: 'counter' as const, tempC: 22, hours: 11 },
+      { place: 'fridge' as const, tempC: 4, hours: 8 },
+    ];
+    expect(found(of({ steep }), 'counter_steep_over_12_h')?.severity).to.equal('warn');
+  });
+
+  it('checks the dry coffee against the vessel: 1:2 extra-coarse does not go in dry', () => {
+    // By hand: 3 kg at 0.30 g/mL are 10 L of loose coffee; slurry 6 L + 2.3 L.
+    const thick = { doseG: 3000, waterG: 6000, grind: 'extra-coarse' as const };
+    expect(found(of(thick, 9000), 'dry_does_not_fit')?.text).to.contain('10.0 L');
+    expect(found(of(thick, 10_100), 'dry_does_not_fit')).to.equal(undefined);
+  });
+
+  it('says nothing of a glass of concentrate where nothing drains', () => {
+    const codes = of({ doseG: 1000, waterG: 1500 }).map(({ code }) => code);
+    expect(codes).to.include('bed_drinks_all');
+    expect(codes).not.to.include('undiluted_concentrate');
   });
 });

@@ -11,6 +11,7 @@ export const FRIDGE_PLAN: Plan = {
   wetting: 'stages',
   steep: [{ place: 'fridge', tempC: 4, hours: 18 }],
   agitationHours: [],
+  bed: 'loose',
   filtration: { method: 'drain', rinseG: 0 },
 };
 

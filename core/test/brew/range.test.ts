@@ -38,3 +38,48 @@ describe('brewRange', () => {
     expectNear((brewMl.high - brewMl.low) / 2, 168 / 1.0125, 0.03);
   });
 });
+
+describe('what the range counts', () => {
+  const width = ({ low, high }: { low: number; high: number }) => high - low;
+
+  it('holds a neighbouring grind where only a word was told (practice)', () => {
+    const short = plain({ steepS: 2 * HOUR });
+    const { strengthFrac } = brewRange(short, USUAL_MODEL, { grindBy: 'word' });
+    for (const grind of ['medium-coarse', 'extra-coarse'] as const)
+      expect(brew(plain({ steepS: 2 * HOUR, grind }), USUAL_MODEL).strengthFrac).to.be.within(
+        strengthFrac.low,
+        strengthFrac.high,
+      );
+    expect(width(strengthFrac)).to.be.above(width(brewRange(short, USUAL_MODEL).strengthFrac));
+  });
+
+  it('gives caffeine the range of its species: arabica 1.0 to 1.5 % of mass (memory)', () => {
+    const input = plain();
+    const { caffeineMgPerG } = brewRange(input, USUAL_MODEL);
+    const { caffeineMgPerG: middle } = brew(input, USUAL_MODEL);
+    // 90 % of a 95 % range of 0.83 to 1.25 times.
+    expect(caffeineMgPerG.low / middle).to.be.within(0.78, 0.88);
+    expect(caffeineMgPerG.high / middle).to.be.within(1.12, 1.24);
+  });
+
+  it('knows that a place is uncertain by 1.5 °C: as much as two places 3 °C apart differ', () => {
+    const at = (tempC: number) =>
+      brew(
+        plain({
+          steepS: 4 * HOUR,
+          history: constantTemperature([{ durationS: 48 * HOUR, tempC }]),
+        }),
+        USUAL_MODEL,
+      ).extractionYieldFrac;
+    const off = (tempC: number) =>
+      brew(
+        plain({
+          steepS: 4 * HOUR,
+          history: constantTemperature([{ durationS: 48 * HOUR, tempC: 10 }]),
+          deviation: { diameterTimes: 1, wetFrac: 0, tempC },
+        }),
+        USUAL_MODEL,
+      ).extractionYieldFrac;
+    expectNear(off(1.5) - off(-1.5), at(11.5) - at(8.5), 0.02);
+  });
+});

@@ -50,7 +50,15 @@ export function referenceRelease(input: {
 
   const wet0 = WETTINGS[wetting].wetFrac;
   let state = [1 - wet0, ...slow.map(({ share }) => wet0 * share)];
-  const stops = [...new Set([...agitationS, ...history.breaksS, ...timesS])]
+  // Independent of the fast form: the rate itself is larger for 20 minutes after each stir.
+  const renewedUpto = (stir: number): number => stir + CONSTANTS.agitationRenewsS.value;
+  const timesAt = (timeS: number): number =>
+    agitationS.some((stir) => timeS >= stir && timeS < renewedUpto(stir))
+      ? CONSTANTS.agitationRenewsTimes.value
+      : 1;
+  const stops = [
+    ...new Set([...agitationS, ...agitationS.map(renewedUpto), ...history.breaksS, ...timesS]),
+  ]
     .filter((at) => at > 0 && at <= lastS)
     .sort((a, b) => a - b);
   const outAt = (timeS: number): number => {
@@ -64,8 +72,9 @@ export function referenceRelease(input: {
   const course: number[] = timesS.includes(0) ? [freeFrac * wet0] : [];
   let from = 0;
   for (const to of stops) {
+    const times = timesAt((from + to) / 2);
     const slope = (time: number, y: number[]): number[] => {
-      const d = diffusivityM2PerS(history.tempC(time));
+      const d = times * diffusivityM2PerS(history.tempC(time));
       const wettingRate = y[0]! / tau;
       return [-wettingRate, ...slow.map((m, i) => wettingRate * m.share - m.rate * d * y[i + 1]!)];
     };

@@ -50,6 +50,7 @@ describe('createRelease', () => {
       wetting: 'stir',
       agitationS: [1 * HOUR],
       history: slurryTemperature({
+        doseG: 0,
         pours: [{ atS: 0, massG: 1000, tempC: 32 }],
         readings: [],
         places: [
@@ -70,7 +71,8 @@ describe('createRelease', () => {
       ).to.be.closeTo(1, 1e-6);
     });
 
-  it('reaches 93 % of equilibrium with coarse grounds in 12 h on the counter (the model’s anchor)', () => {
+  // The rate is set by this very figure (ours): it guards the anchor and checks nothing outside.
+  it('stands at its anchor: 93 % with coarse grounds in 12 h on the counter', () => {
     const release = createRelease({
       grind: 'coarse',
       wetting: 'stages',
@@ -80,15 +82,22 @@ describe('createRelease', () => {
     expect(release(12 * HOUR)).to.be.closeTo(0.93, 0.005);
   });
 
-  it('levels off near 400 minutes at room temperature (Fuller and Rao 2017, from memory)', () => {
-    const release = createRelease({
-      grind: 'medium',
-      wetting: 'stages',
-      agitationS: [],
-      history: constantTemperature([{ durationS: 24 * HOUR, tempC: 22 }]),
+  // Fuller and Rao 2017 (memory): caffeine of medium and of coarse grounds levels off near 400 min. The
+  // model agrees for medium; for coarse it is slower, because its anchor is the trade's 12 h, and the
+  // rows say by how much.
+  for (const [grind, low, high] of [
+    ['medium', 0.92, 1],
+    ['coarse', 0.85, 0.92],
+  ] as const)
+    it(`has given ${100 * low} to ${100 * high} % of a day’s release after 400 min, ${grind}`, () => {
+      const release = createRelease({
+        grind,
+        wetting: 'stages',
+        agitationS: [],
+        history: constantTemperature([{ durationS: 24 * HOUR, tempC: 22 }]),
+      });
+      expect(release(400 * 60) / release(24 * HOUR)).to.be.within(low, high);
     });
-    expect(release(400 * 60) / release(24 * HOUR)).to.be.above(0.92);
-  });
 
   const scenarios = fc.record({
     wetting: fc.constantFrom(...WETTING_NAMES),
@@ -130,6 +139,7 @@ describe('createRelease', () => {
 describe('slurryTemperature', () => {
   it('integrates the diffusivity as a fine trapezoid does', () => {
     const history = slurryTemperature({
+      doseG: 0,
       pours: [{ atS: 0, massG: 1000, tempC: 38 }],
       readings: [],
       places: [{ durationS: 30 * HOUR, tempC: 4 }],
@@ -143,5 +153,38 @@ describe('slurryTemperature', () => {
         (i === 0 || i === steps ? 0.5 : 1) *
         (diffusivityM2PerS(history.tempC((end * i) / steps)) / CONSTANTS.diffusivity22M2PerS.value);
     expect(history.equivalentS(end) / ((sum * end) / steps)).to.be.closeTo(1, 1e-8);
+  });
+});
+
+describe('agitation', () => {
+  const at = (hours: number, over: Partial<Parameters<typeof createRelease>[0]>): number =>
+    createRelease({
+      grind: 'coarse',
+      wetting: 'stages',
+      agitationS: [],
+      history: constantTemperature([{ durationS: 48 * HOUR, tempC: 22 }]),
+      ...over,
+    })(hours * HOUR);
+  const everyHour = Array.from({ length: 24 }, (_, i) => (i + 0.25) * HOUR);
+
+  it('stirred through, a brew reaches in 4 h what a still one reaches in 6 to 8 (practice)', () => {
+    const stirred = at(4, { agitationS: everyHour });
+    expect(stirred).to.be.within(at(6, {}), at(8, {}));
+  });
+
+  it('never lifts the equilibrium, and never takes anything back', () => {
+    const always = Array.from({ length: 400 }, (_, i) => i * 600);
+    const course = [1, 4, 12, 24, 48, 96].map((hours) => at(hours, { agitationS: always }));
+    expect(course.every((share) => share <= 1)).to.equal(true);
+    expect(course).to.deep.equal([...course].sort((a, b) => a - b));
+  });
+
+  it('counts stirs close together once: two in a minute are hardly more than one', () => {
+    const once = at(4, { agitationS: [HOUR] });
+    expect(at(4, { agitationS: [HOUR, HOUR + 60] }) - once).to.be.below(0.005);
+  });
+
+  it('grounds that are held together give slower', () => {
+    expect(at(4, { bed: 'held' })).to.be.within(at(2, {}), at(3, {}));
   });
 });

@@ -23,6 +23,7 @@ const setting = (over: Partial<BrewSetting> = {}): BrewSetting => ({
   waterC: 18,
   historyOf: ({ doseG, waterG }) =>
     slurryTemperature({
+      doseG: 0,
       pours: [{ atS: 0, massG: waterG, tempC: 18 }],
       readings: [],
       places: [{ durationS: 40 * HOUR, tempC: 4 }],

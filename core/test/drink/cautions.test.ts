@@ -1,3 +1,10 @@
+import { brew } from '../../src/brew/brew.ts';
+import { USUAL_MODEL } from '../../src/brew/model.ts';
+import { planInput } from '../../src/batch/plan.ts';
+import { FRIDGE_PLAN } from '../batch/plans.ts';
+import { solveRequest } from '../../src/drink/predict.ts';
+import { INGREDIENTS } from '../../src/pantry/ingredients.ts';
+import { expectNear } from '../near.ts';
 import { expect } from 'chai';
 import { predictDrink } from '../../src/drink/predict.ts';
 import { predictDrinkRequest } from '../../src/drink/predictSchema.ts';
@@ -64,4 +71,31 @@ describe('drink cautions', () => {
       if (code === null) expect(drinkCodes(over)).to.deep.equal([]);
       else expect(drinkCodes(over)).to.include(code);
     });
+});
+
+describe('caffeine that nobody declared', () => {
+  it('is what a plan of such a strength gives, within 1 %', () => {
+    for (const [ratio, hours] of [
+      [5, 18],
+      [8, 16],
+      [12, 14],
+    ] as const) {
+      const plan = {
+        ...FRIDGE_PLAN,
+        doseG: 1000,
+        waterG: 1000 * ratio,
+        steep: [{ place: 'counter' as const, tempC: 22, hours }],
+      };
+      const { strengthFrac, caffeineMgPerG } = brew(planInput(plan), USUAL_MODEL);
+      const { input } = solveRequest(
+        predictDrinkRequest.parse({
+          cupMl: 350,
+          concentrate: { strengthFrac },
+          target: { strengthFrac: strengthFrac / 2, atMinutes: 0 },
+        }),
+        INGREDIENTS,
+      );
+      expectNear(input.concentrate.caffeineMgPerG, caffeineMgPerG, 0.01);
+    }
+  });
 });

@@ -57,6 +57,7 @@ const freshDraft = (): LocalDraft => ({
     wetting: 'stages',
     steep: [{ place: 'fridge', tempC: CONSTANTS.brewVolumeTempC.value, hours: 18 }],
     agitationHours: [],
+    bed: 'loose',
     filtration: { method: 'drain', rinseG: 0 },
   },
   targets: [

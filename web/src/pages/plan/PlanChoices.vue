@@ -58,6 +58,14 @@ const grinds = GRIND_NAMES.map((value) => ({
   label: value[0]!.toUpperCase() + value.slice(1),
   reason: GRINDS[value].reason,
 }));
+const BEDS = [
+  { value: 'loose', label: 'Loose', reason: 'water passes between them' },
+  {
+    value: 'held',
+    label: 'Held together',
+    reason: 'a bag that hangs still, a plunger left down: slower',
+  },
+] as const;
 const wettings = WETTING_NAMES.map((value) => ({ value, ...WETTINGS[value] }));
 const filtrations = FILTRATION_METHODS.map((value) => ({ value, ...FILTRATIONS[value] }));
 
@@ -189,6 +197,13 @@ function setWater(value: number, quantity: Expected): void {
         @change="emit('change', { steep: $event })"
       />
     </ChoiceRow>
+    <PickRow
+      label="Grounds"
+      note="how they lie in the water"
+      :model-value="plan.bed"
+      :options="BEDS"
+      @update:model-value="emit('change', { bed: $event })"
+    />
     <ChoiceRow label="Stir" note="once or twice; more makes it cloudy">
       <HoursListField
         label="Stir at"

@@ -14,6 +14,7 @@ const LIDO_PLAN: Plan = {
   wetting: 'stages',
   steep: [{ place: 'fridge', tempC: 4, hours: 18 }],
   agitationHours: [],
+  bed: 'loose',
   filtration: { method: 'drain', rinseG: 0 },
 };
 
