@@ -1,5 +1,5 @@
 import { fahrenheitToCelsius, UNITS, type Quantity, type UnitId } from './units.ts';
-import { scanNumber } from './scanNumber.ts';
+import { isTwoWays, scanNumber } from './scanNumber.ts';
 import { scanUnit } from './scanUnit.ts';
 
 /** What a field holds, and so what it can understand. */
@@ -72,6 +72,8 @@ export function readAmount(input: {
   if (second && high < low)
     return { ok: false, message: `“${text}” runs backwards. Put the smaller number first.` };
 
+  const eitherWay = askWhich(text.slice(0, first.end), rest, plainUnit);
+  if (eitherWay) return eitherWay;
   if (rest === '') return plain({ low, high, quantity: accepts[0], plainUnit });
   if (/^%$|^per ?cent$/i.test(rest) && accepts.includes('percent'))
     return { ok: true, quantity: 'percent', value: low / 100, high: high / 100 };
@@ -94,6 +96,21 @@ export function readAmount(input: {
   if (!accepts.includes(quantity))
     return { ok: false, message: `“${rest}” measures ${quantity}; here it takes ${wanted}.` };
   return { ok: true, quantity, value: low * canonical, high: high * canonical };
+}
+
+/** From this many g, mL or s on a unit is so large that thousands of it are as odd as its thousandths. */
+const LARGE_UNIT = 50;
+
+/** `1,500 kg` can be one and a half, or one thousand five hundred: it is asked for, never guessed. */
+function askWhich(written: string, rest: string, plainUnit?: UnitId): MisreadAmount | null {
+  if (!isTwoWays(written)) return null;
+  const unit = rest === '' ? plainUnit : scanUnit({ text: rest, at: 0 })?.value;
+  if (!unit || UNITS[unit].canonical < LARGE_UNIT) return null;
+  const [small, large] = [String(Number(written.replace(',', '.'))), written.replace(',', '')];
+  return {
+    ok: false,
+    message: `“${written} ${rest}”: is it ${small} or ${large}? Write it without the comma.`,
+  };
 }
 
 function plain(input: {

@@ -20,27 +20,30 @@ const VULGAR: Readonly<Record<string, Fraction>> = {
   '⅞': new Fraction(7, 8),
 };
 
+const ONES = 'one two three four five six seven eight nine'.split(' ');
+const TEENS =
+  'ten eleven twelve thirteen fourteen fifteen sixteen seventeen eighteen nineteen'.split(' ');
+const TENS = 'twenty thirty forty fifty sixty seventy eighty ninety'.split(' ');
+
 const WORDS: Readonly<Record<string, number>> = {
   a: 1,
   an: 1,
-  one: 1,
-  two: 2,
-  three: 3,
-  four: 4,
-  five: 5,
-  six: 6,
-  seven: 7,
-  eight: 8,
-  nine: 9,
-  ten: 10,
-  eleven: 11,
-  twelve: 12,
-  fourteen: 14,
-  fifteen: 15,
-  sixteen: 16,
-  eighteen: 18,
-  twenty: 20,
-  'twenty-four': 24,
+  'a dozen': 12,
+  dozen: 12,
+  'a couple': 2,
+  'a couple of': 2,
+  hundred: 100,
+  'a hundred': 100,
+  ...Object.fromEntries(ONES.map((word, i) => [word, i + 1])),
+  ...Object.fromEntries(TEENS.map((word, i) => [word, i + 10])),
+  ...Object.fromEntries(
+    TENS.flatMap((tens, t) => [
+      [tens, 10 * (t + 2)],
+      ...ONES.map((ones, i) => [`${tens}-${ones}`, 10 * (t + 2) + i + 1]),
+      ...ONES.map((ones, i) => [`${tens} ${ones}`, 10 * (t + 2) + i + 1]),
+    ]),
+  ),
+  ...Object.fromEntries(ONES.map((word, i) => [`${word} hundred`, 100 * (i + 1)])),
 };
 
 const PART_WORDS: Readonly<Record<string, Fraction>> = {
@@ -66,6 +69,13 @@ const match = (text: string, at: number, pattern: string): RegExpExecArray | nul
 };
 
 /**
+ * Whether a number is written so that its comma may part thousands or decimals: `1,500`.
+ *
+ * @param written the number alone
+ */
+export const isTwoWays = (written: string): boolean => /^[1-9]\d{0,2},\d{3}$/.test(written.trim());
+
+/**
  * A number as people write or say it: `12`, `1.2`, `1,2`, `4,500`, `3 1/2`, `3½`, `half`,
  * `two thirds`, `one and a half`, `twelve`. Fractions stay exact.
  *
@@ -77,7 +87,7 @@ export function scanNumber(input: { text: string; at: number }): Scanned<Fractio
   const whole = scanWhole(text, at);
   if (whole === null) return scanPart(text, at);
   // Does a fraction follow: 3 1/2, 3½, three and a half?
-  const gap = match(text, whole.end, '\\s*(?:and\\s+)?');
+  const gap = match(text, whole.end, '(?:-(?=\\d+/\\d)|\\s*(?:and\\s+|&\\s*)?)');
   const from = whole.end + (gap?.[0].length ?? 0);
   const part = scanPart(text, from);
   if (part) {
@@ -94,7 +104,8 @@ export function scanNumber(input: { text: string; at: number }): Scanned<Fractio
 function scanWhole(text: string, at: number): Scanned<Fraction> | null {
   // 1/2 is a part, not a whole 1.
   if (match(text, at, '\\d+\\s*[/⁄]\\s*\\d')) return null;
-  const grouped = match(text, at, '\\d{1,3}(?:,\\d{3})+(?:\\.\\d+)?(?![\\d,])');
+  // A group of thousands never begins with 0: 0,125 is an eighth.
+  const grouped = match(text, at, '[1-9]\\d{0,2}(?:,\\d{3})+(?:\\.\\d+)?(?![\\d,])');
   if (grouped) return decimal(grouped[0].replaceAll(',', ''), at + grouped[0].length);
   const plain = match(text, at, '(?:\\d+(?:[.,]\\d+)?|\\.\\d+)');
   if (plain) return decimal(plain[0].replace(',', '.'), at + plain[0].length);

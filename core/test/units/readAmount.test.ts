@@ -20,6 +20,13 @@ describe('readAmount', () => {
     ['1.2 kg', ['mass'], 1200],
     ['1,2 kg', ['mass'], 1200],
     ['4,500 g', ['mass'], 4500],
+    ['0,125 kg', ['mass'], 125],
+    ['0,5 L', ['volume'], 500],
+    ['1,50 kg', ['mass'], 1500],
+    ['1-1/2 cups', ['volume'], 1.5 * 236.5882365],
+    ['thirteen ounces', ['mass'], 13 * 28.349523125],
+    ['a dozen tablespoons', ['volume'], 6 * 29.5735295625],
+    ['twenty-five g', ['mass'], 25],
     ['26oz', ['mass'], 26 * 28.349523125],
     ['2 lb', ['mass'], 907.18474],
     ['1 lb 4 oz', ['mass'], 566.9904625],
@@ -55,6 +62,15 @@ describe('readAmount', () => {
       expectNear(amount.high, high, 1e-12);
     });
   }
+
+  it('asks where a comma can part thousands or decimals', () => {
+    for (const text of ['1,500 kg', '2,250 L', '1,250 lb']) {
+      const amount = read(text, ['mass', 'volume']);
+      expect(amount.ok, text).to.equal(false);
+      if (!amount.ok)
+        expect(amount.message).to.match(/is it 1\.5 or 1500|2\.25 or 2250|1\.25 or 1250/);
+    }
+  });
 
   it('counts in the measures that the shop has: pumps, spoons, cubes', () => {
     const measures = [
