@@ -1,13 +1,17 @@
 import { brew, type BrewInput } from '../brew/brew.ts';
-import { USUAL_MODEL } from '../brew/model.ts';
-import { brewRange } from '../brew/range.ts';
+import { USUAL_MODEL, type BrewModel } from '../brew/model.ts';
+import { brewRange, type Range } from '../brew/range.ts';
 import { ratioForStrength } from '../brew/solveRatio.ts';
 import { STRENGTH_NAMES, strengthName } from '../brew/strengthName.ts';
 import { slurryTemperature } from '../brew/temperature.ts';
 import { slurryMl, vesselTimeConstantS } from '../brew/vessel.ts';
+import { caffeineMgPerG } from '../coffee/caffeine.ts';
 import { requireWithin } from '../errors.ts';
-import { readRecipe, type ReadRecipe } from './readRecipe.ts';
-import type { RecipeNote } from './recipeNote.ts';
+import { waterDensityGPerMl } from '../matter/waterDensity.ts';
+import type { ToldDrink } from './afterBrew.ts';
+import { readRecipe, type ReadDrinkText, type ReadRecipe } from './readRecipe.ts';
+import { disagrees, type RecipeNote } from './recipeNote.ts';
+import { WATER_C } from './statedMasses.ts';
 import type { UnreadRecipe } from './tieAmounts.ts';
 import type { PredictRecipeResponse } from './schema.ts';
 
@@ -21,7 +25,8 @@ const PLACES = {
 const CONCENTRATE_FROM = STRENGTH_NAMES.find(({ name }) => name === 'strong')!.uptoFrac;
 
 /** A recipe that was read, with the strength that it gives. */
-export type PredictedRecipe = ({ readonly status: 'read' } & PredictRecipeResponse) | UnreadRecipe;
+export type PredictedRecipe =
+  ({ readonly status: 'read' } & PredictRecipeResponse) | ReadDrinkText | UnreadRecipe;
 
 /**
  * A recipe as stated, made comparable: true ratio, strength with its range, and what was assumed.
@@ -32,21 +37,44 @@ export type PredictedRecipe = ({ readonly status: 'read' } & PredictRecipeRespon
  */
 export function predictRecipe(text: string): PredictedRecipe {
   const read = readRecipe(text);
-  if (read.status === 'unread') return read;
+  if (read.status !== 'read') return read;
   requireWithin({ name: 'text', value: read.ratio.value, min: 0.5, max: 100 });
   const strength = strengthOf(read);
   const name = strengthName(strength.value);
-  const misnamed = misnamedNote(read, name);
-  const { coffee, water, ratio, steep, marks } = read;
+  const { coffee, water, ratio, steep, marks, dilution, yieldMl } = read;
+  const middle = middleOf(read);
+  const range = brewRange(middle, modelOfText(read), { grindBy: 'word' });
+  const notes = [...read.notes, misnamedNote(read, name), yieldNote(yieldMl, range.brewMl)].filter(
+    (note) => note !== null,
+  );
   return {
     status: 'read',
     coffee,
     water,
     ratio,
-    steep: { hours: { ...steep.hours }, place: steep.place },
+    steep: {
+      hours: { ...steep.hours },
+      place: steep.place,
+      pieces: steep.pieces.map(({ place, hours }) => ({ place, hours: { ...hours } })),
+    },
+    waterC: read.waterC,
+    decafFrac: read.decafFrac,
+    roast: read.roast,
+    filtration: read.filtration,
+    rinseG: read.rinseMl * waterDensityGPerMl(WATER_C),
     strengthFrac: strength,
     strengthName: name,
-    notes: [...read.notes, ...(misnamed ? [misnamed] : [])].map(({ code, text: why, span }) => ({
+    brewMl: { ...range.brewMl, value: brew(middle, modelOfText(read)).brewMl },
+    dilution: dilution && {
+      ...dilution,
+      strengthFrac: strength.value / (1 + dilution.proportion),
+    },
+    thinned:
+      read.addedMl === 0
+        ? null
+        : { waterMl: read.addedMl, strengthFrac: thinnedFrac(read, middle) },
+    drink: read.drink && toldDrink(read.drink),
+    notes: notes.map(({ code, text: why, span }) => ({
       code,
       text: why,
       span: [span[0], span[1]],
@@ -55,11 +83,51 @@ export function predictRecipe(text: string): PredictedRecipe {
   };
 }
 
-function inputOf(read: ReadRecipe, over: { ratio: number; hours: number }): BrewInput {
+const toldDrink = (drink: ToldDrink) => ({
+  ...drink,
+  additions: drink.additions.map((one) => ({ ...one })),
+});
+
+const modelOfText = ({ decafFrac }: ReadRecipe): BrewModel =>
+  decafFrac === null
+    ? USUAL_MODEL
+    : { ...USUAL_MODEL, caffeineMgPerG: caffeineMgPerG({ robustaFrac: 0, decafFrac }) };
+
+/** The brew with its hours in the middle of what is told. */
+const middleOf = (read: ReadRecipe): BrewInput =>
+  inputOf(read, { ratio: read.ratio.value, at: 0.5 });
+
+function thinnedFrac(read: ReadRecipe, middle: BrewInput): number {
+  const { brewG, strengthFrac } = brew(middle, modelOfText(read));
+  return (strengthFrac * brewG) / (brewG + read.addedMl * waterDensityGPerMl(WATER_C));
+}
+
+/** How far what is told to come out may lie outside of the range, share of it. */
+const YIELD_OFF_FRAC = 0.1;
+
+function yieldNote(told: ReadRecipe['yieldMl'], expected: Range): RecipeNote | null {
+  if (!told) return null;
+  const litres = (volumeMl: number): string => `${(volumeMl / 1000).toFixed(2)} L`;
+  const isInside =
+    told.high >= expected.low * (1 - YIELD_OFF_FRAC) &&
+    told.low <= expected.high * (1 + YIELD_OFF_FRAC);
+  if (isInside) return null;
+  return disagrees(
+    'yield',
+    `It says that ${litres((told.low + told.high) / 2)} comes out; ${litres(expected.low)} to ${litres(expected.high)} is expected, because the grounds retain the rest.`,
+    told.span,
+  );
+}
+
+function inputOf(read: ReadRecipe, over: { ratio: number; at: number }): BrewInput {
   const doseG = read.coffee.massG.value;
   const waterG = doseG * over.ratio;
-  const place = PLACES[read.steep.place ?? 'fridge'];
-  const waterC = Math.min(95, read.waterC ?? place.waterC);
+  const [first] = read.steep.pieces;
+  const waterC = Math.min(95, read.waterC ?? PLACES[first?.place ?? 'fridge'].waterC);
+  const places = read.steep.pieces.map(({ place, hours: { low, high } }) => ({
+    durationS: 3600 * (low + over.at * (high - low)),
+    tempC: PLACES[place ?? 'fridge'].tempC,
+  }));
   return {
     doseG,
     waterG,
@@ -69,34 +137,35 @@ function inputOf(read: ReadRecipe, over: { ratio: number; hours: number }): Brew
       doseG,
       pours: [{ atS: 0, massG: waterG, tempC: waterC }],
       readings: [],
-      places: [{ durationS: over.hours * 3600, tempC: place.tempC }],
+      places,
       timeConstantS: vesselTimeConstantS(slurryMl({ doseG, waterG, tempC: waterC })),
     }),
-    steepS: over.hours * 3600,
+    steepS: places.reduce((sum, { durationS }) => sum + durationS, 0),
     agitationS: [],
-    filtration: { method: 'drain', rinseG: 0 },
+    filtration: {
+      method: read.filtration ?? 'drain',
+      rinseG: read.rinseMl * waterDensityGPerMl(WATER_C),
+    },
   };
 }
 
 /** Strength in the middle of what was stated; the range adds stated ranges and the model's in squares. */
 function strengthOf(read: ReadRecipe): { value: number; low: number; high: number } {
-  const { low, high } = read.steep.hours;
-  const hours = (low + high) / 2;
   const { ratio } = read;
-  const middle = inputOf(read, { ratio: ratio.value, hours });
-  const at = (over: { ratio: number; hours: number }): number =>
+  const middle = middleOf(read);
+  const at = (over: { ratio: number; at: number }): number =>
     brew(inputOf(read, over), USUAL_MODEL).strengthFrac;
   const value = brew(middle, USUAL_MODEL).strengthFrac;
   const model = brewRange(middle, USUAL_MODEL, { grindBy: 'word' }).strengthFrac;
   const down = Math.hypot(
     value - model.low,
-    value - at({ ratio: ratio.high, hours }),
-    value - at({ ratio: ratio.value, hours: low }),
+    value - at({ ratio: ratio.high, at: 0.5 }),
+    value - at({ ratio: ratio.value, at: 0 }),
   );
   const up = Math.hypot(
     model.high - value,
-    at({ ratio: ratio.low, hours }) - value,
-    at({ ratio: ratio.value, hours: high }) - value,
+    at({ ratio: ratio.low, at: 0.5 }) - value,
+    at({ ratio: ratio.value, at: 1 }) - value,
   );
   return { value, low: Math.max(0, value - down), high: value + up };
 }
@@ -105,14 +174,13 @@ function misnamedNote(
   read: ReadRecipe,
   name: PredictRecipeResponse['strengthName'],
 ): RecipeNote | null {
-  const { claim, ratio, steep } = read;
+  const { claim, ratio } = read;
   if (!claim) return null;
   const isStrong = name === 'concentrate' || name === 'essence';
   if (claim.means === 'concentrate' && !isStrong) {
-    const hours = (steep.hours.low + steep.hours.high) / 2;
     const needed = ratioForStrength({
       strengthFrac: CONCENTRATE_FROM,
-      releasedFrac: brew(inputOf(read, { ratio: ratio.value, hours }), USUAL_MODEL).releasedFrac,
+      releasedFrac: brew(middleOf(read), USUAL_MODEL).releasedFrac,
       equilibriumYieldFrac: USUAL_MODEL.equilibriumYieldFrac,
     });
     const would = needed === null ? '' : ` It would need 1:${needed.toFixed(1)} or less.`;

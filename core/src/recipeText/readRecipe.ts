@@ -1,6 +1,10 @@
 import { looseDensityGPerMl, type Grind } from '../coffee/grinds.ts';
 import { assignSubjects, type SubjectedAmount } from './assignSubjects.ts';
+import { readAfterBrew, readDrink, type AfterBrew, type ToldDrink } from './afterBrew.ts';
+import { clausesOf, roleAt, type Clause, type Role } from './clauses.ts';
 import { findMentions, type Mention, type Span } from './findMentions.ts';
+import { isOfPlace, readSteep, type ReadSteep, type SteepPiece } from './readSteep.ts';
+import type { FiltrationMethod } from '../brew/filtration.ts';
 import type { Ranged } from './ranged.ts';
 import { assumed, quote, wholeOf, type RecipeNote } from './recipeNote.ts';
 import { tieAmounts, unread, type UnreadRecipe } from './tieAmounts.ts';
@@ -22,7 +26,20 @@ export interface ReadRecipe {
   readonly steep: {
     readonly hours: { low: number; high: number };
     readonly place: SteepPlaceWord | null;
+    /** One place after another. */
+    readonly pieces: readonly SteepPiece[];
   };
+  /** Share that is told to be decaffeinated; null where nothing is told. */
+  readonly decafFrac: number | null;
+  readonly roast: 'light' | 'medium' | 'dark' | null;
+  readonly filtration: FiltrationMethod | null;
+  /** Water through the spent grounds, mL. */
+  readonly rinseMl: number;
+  /** Water into the brew once it is out, mL. */
+  readonly addedMl: number;
+  readonly yieldMl: AfterBrew['yieldMl'];
+  readonly dilution: AfterBrew['dilution'];
+  readonly drink: ToldDrink | null;
   /** Water temperature that the text states, °C. */
   readonly waterC: number | null;
   readonly claim: { readonly means: Claim; readonly span: Span } | null;
@@ -30,11 +47,6 @@ export interface ReadRecipe {
   readonly marks: readonly RecipeMark[];
 }
 
-const USUAL_HOURS = {
-  fridge: { low: 16, high: 24 },
-  counter: { low: 12, high: 18 },
-  warm: { low: 12, high: 18 },
-};
 const USUAL_GRIND: Grind = 'coarse';
 
 type Of<K extends Mention['kind']> = Extract<Mention, { kind: K }>;
@@ -46,54 +58,150 @@ type Of<K extends Mention['kind']> = Extract<Mention, { kind: K }>;
  * @returns masses, ratio and steep with their ranges, what was assumed, what does not agree; or
  *   what is missing, with what to add
  */
-export function readRecipe(text: string): ReadRecipe | UnreadRecipe {
+export function readRecipe(text: string): ReadRecipe | ReadDrinkText | UnreadRecipe {
   const mentions = findMentions(text);
+  const whole: Clause = { span: [0, text.length], role: 'brew' };
+  return (
+    drinkAlone(text, mentions) ??
+    readIn(text, mentions, clausesOf(text)) ??
+    readIn(text, mentions, [whole]) ??
+    unread(
+      'everything',
+      'No coffee, water or ratio is given. Try “200 g coffee, 1 L water, 16 h in the fridge”.',
+    )
+  );
+}
+
+/** @returns null where no amount is of the brewing, as its clauses have it */
+function readIn(
+  text: string,
+  mentions: readonly Mention[],
+  clauses: readonly Clause[],
+): ReadRecipe | UnreadRecipe | null {
   const all = <K extends Mention['kind']>(kind: K) =>
     mentions.filter((mention): mention is Of<K> => mention.kind === kind);
-  const amounts = assignSubjects({ text, amounts: all('amount') });
+  const after = readAfterBrew({ text, mentions, clauses });
+  const amounts = assignSubjects({
+    text,
+    amounts: all('amount').filter(
+      ({ span }) => !after.used.has(span) && !NO_BREW.has(roleAt(clauses, span[0])),
+    ),
+    clauses,
+  });
   const notes: RecipeNote[] = [];
   const [statedGrind] = all('grind');
   const form = formOf(text, all('form'), amounts);
   const grind = statedGrind?.grind ?? USUAL_GRIND;
-  const statedRatio = all('ratio')[0];
+  const [rate] = all('rate');
+  const statedRatio = all('ratio').find(({ span }) => !after.used.has(span));
+  const looseGPerMl = looseDensityGPerMl({ form, grind });
 
-  const coffee = statedMass({
-    amounts,
-    subject: 'coffee',
-    density: looseDensityGPerMl({ form, grind }),
+  const coffee = statedMass({ amounts, subject: 'coffee', density: looseGPerMl, text, notes });
+  const water = statedWater({ amounts, text, notes });
+  const vessels = amounts.filter(({ subject }) => subject === 'vessel');
+  const toLine = vessels.find(({ span }) => /^\s*-?\s*(?:line|mark)\b/i.test(text.slice(span[1])));
+  const vessel = toLine ?? vessels[0];
+  if (!coffee && !water && !statedRatio && !rate) return null;
+  const tied = tieAmounts({
+    coffee,
+    water,
+    statedRatio,
+    rate,
+    looseGPerMl,
+    vessel,
+    yieldMl: after.yieldMl,
     text,
     notes,
   });
-  const water = statedWater({ amounts, text, notes });
-  const vessel = amounts.find(({ subject }) => subject === 'vessel');
-  if (!coffee && !water && !statedRatio)
-    return unread(
-      'everything',
-      'No coffee, water or ratio is given. Try “200 g coffee, 1 L water, 16 h in the fridge”.',
-    );
-  const tied = tieAmounts({ coffee, water, statedRatio, vessel, text, notes });
   if ('status' in tied) return tied;
 
   if (!statedGrind)
     notes.push(assumed('grind', `No grind is given; ${USUAL_GRIND} is assumed.`, wholeOf(text)));
-  const place = all('place')[0]?.place ?? null;
-  if (!place)
+  const waterC =
+    all('temperature').find(
+      (one) => !NO_BREW.has(roleAt(clauses, one.span[0])) && !isOfPlace(text, one),
+    )?.tempC ?? null;
+  const steep = readSteep({ text, mentions, clauses, waterC, notes });
+  const claim = all('claim').find(
+    ({ span }) => !NO_BREW.has(roleAt(clauses, span[0])) && isClaim(text, span),
+  );
+  const unused = amounts.filter(({ subject }) => subject === null);
+  for (const amount of unused)
     notes.push(
-      assumed('place', 'No place is given; the fridge is assumed for the strength.', wholeOf(text)),
+      assumed(
+        'unused',
+        `${quote(text, amount)} has no part in the recipe here; it is left out.`,
+        amount.span,
+      ),
     );
-  const hours = hoursOf({ stated: all('hours'), place, text, notes });
-  const claim = all('claim')[0];
   return {
     status: 'read',
     coffee: { massG: tied.coffeeG, grind, form },
     water: { massG: tied.waterG },
     ratio: tied.ratio,
-    steep: { hours, place },
-    waterC: all('temperature')[0]?.tempC ?? null,
+    steep: { hours: steep.hours, place: steep.place, pieces: steep.pieces },
+    waterC,
+    decafFrac: decafFracOf(text, amounts),
+    roast: all('roast')[0]?.roast ?? null,
+    filtration: all('filtration').at(-1)?.method ?? null,
+    rinseMl: after.rinseMl,
+    addedMl: after.addedMl,
+    yieldMl: after.yieldMl,
+    dilution: after.dilution,
+    drink: after.drink,
     claim: claim ? { means: claim.claim, span: claim.span } : null,
     notes: notes.toSorted((a, b) => a.span[0] - b.span[0]),
-    marks: marksOf(mentions, amounts),
+    marks: marksOf({ mentions, amounts, after, steep }),
   };
+}
+
+/** A text that tells no batch but a drink. */
+export interface ReadDrinkText {
+  readonly status: 'drink';
+  readonly drink: ToldDrink;
+  readonly marks: readonly RecipeMark[];
+}
+
+const CONCENTRATE_AMOUNT = /^\s*(?:of\s+)?(?:[\w-]+\s+){0,3}?(?:concentrate|cold brew)\b/i;
+const COFFEE_AMOUNT =
+  /^\s*(?:of\s+)?(?:ground\s+)?coffee(?!\s+(?:concentrate|syrup|cubes|ice|liqueur))\b/i;
+const BREWING =
+  /\b(?:steep|grounds?|beans?|grind|coarse|overnight|\d+\s*(?:h|hours?|hrs?)\b|coffee (?:to|and) (?:\w+ )?water)/i;
+
+/** A drink where amounts of concentrate, and no coffee to steep, are told. */
+function drinkAlone(text: string, mentions: readonly Mention[]): ReadDrinkText | null {
+  const amounts = mentions.filter((one): one is Of<'amount'> => one.kind === 'amount');
+  const follows = (words: RegExp): boolean =>
+    amounts.some(({ span }) => words.test(text.slice(span[1])));
+  const isLabelled = /\b(?:concentrate|cold brew)\s*[:(]\s*\d/i.test(text);
+  if (BREWING.test(text) || follows(COFFEE_AMOUNT)) return null;
+  if (!isLabelled && !follows(CONCENTRATE_AMOUNT)) return null;
+  const used = new Set<Span>();
+  const drink = readDrink({ text, amounts, used, of: [{ span: [0, text.length], role: 'serve' }] });
+  if (!drink || drink.concentrateMl === null) return null;
+  const marks = amounts.map(({ span }) => ({ span, as: used.has(span) ? 'drink' : 'unused' }));
+  return { status: 'drink', drink, marks };
+}
+
+/** Parts of a recipe whose amounts are neither coffee nor water of the steep. */
+const NO_BREW: ReadonlySet<Role> = new Set(['rinse', 'yield', 'dilute', 'serve', 'keep']);
+
+/** "A concentrate" tells what it is; "80 mL of concentrate" is an amount of it. */
+const isClaim = (text: string, [start]: Span): boolean =>
+  !/(?<![:\d.])\d+(?:[.,]\d+)?\s*[a-z]+\s+(?:of\s+)?(?:\w+\s+)?$/i.test(text.slice(0, start));
+
+/** Share of the coffee that is told to be decaffeinated. */
+function decafFracOf(text: string, amounts: readonly SubjectedAmount[]): number | null {
+  if (!/\bdecaf/i.test(text)) return null;
+  const coffees = amounts.filter(({ subject }) => subject === 'coffee');
+  const isDecaf = (amount: SubjectedAmount, i: number): boolean =>
+    /^[^.;\d]{0,24}\bdecaf/i.test(
+      text.slice(amount.span[1], coffees[i + 1]?.span[0] ?? text.length),
+    );
+  const whole = coffees.reduce((sum, { low, high }) => sum + low + high, 0);
+  if (coffees.length < 2 || whole === 0) return /\bhalf[\s-](?:caff?|decaf)/i.test(text) ? 0.5 : 1;
+  const decaf = coffees.filter(isDecaf).reduce((sum, { low, high }) => sum + low + high, 0);
+  return decaf / whole;
 }
 
 /** Beans count only where the scoop held them: "a cup of beans", not "grind the beans". */
@@ -117,58 +225,38 @@ function formOf(
     : 'ground';
 }
 
-function hoursOf(input: {
-  stated: readonly Of<'hours'>[];
-  place: SteepPlaceWord | null;
-  text: string;
-  notes: RecipeNote[];
-}): { low: number; high: number } {
-  const { stated, place, text, notes } = input;
-  // The longest is the steep; minutes are for wetting and hanging.
-  const steeps = stated.filter(({ high }) => high >= 2);
-  const numbered = steeps.filter((one) => one.stated);
-  const [first] = numbered.length > 0 ? numbered : steeps;
-  if (!first) {
-    const usual = USUAL_HOURS[place ?? 'fridge'];
-    notes.push(
-      assumed(
-        'hours',
-        `No time is given; ${usual.low} to ${usual.high} h is usual there.`,
-        wholeOf(text),
-      ),
-    );
-    return usual;
-  }
-  if (!first.stated)
-    notes.push(
-      assumed(
-        'hours',
-        `${quote(text, first)} is taken for ${first.low} to ${first.high} h.`,
-        first.span,
-      ),
-    );
-  return { low: first.low, high: first.high };
-}
-
-function marksOf(mentions: readonly Mention[], amounts: readonly SubjectedAmount[]): RecipeMark[] {
+function marksOf(input: {
+  mentions: readonly Mention[];
+  amounts: readonly SubjectedAmount[];
+  after: AfterBrew;
+  steep: ReadSteep;
+}): RecipeMark[] {
+  const { mentions, amounts, after, steep } = input;
   return mentions.flatMap((mention): RecipeMark[] => {
     const { span } = mention;
+    if (after.used.has(span)) return [{ span, as: 'after' }];
     switch (mention.kind) {
       case 'amount': {
         const subject = amounts.find((amount) => amount.span === span)?.subject;
-        return subject ? [{ span, as: subject }] : [];
+        return [{ span, as: subject ?? 'unused' }];
       }
       case 'hours':
-        return [{ span, as: mention.high >= 2 ? 'steep' : 'wait' }];
-      case 'grind':
-      case 'form':
+        return [{ span, as: steep.used.has(span) ? 'steep' : 'wait' }];
       case 'place':
-        return [{ span, as: mention.kind }];
-      case 'ratio':
-      case 'temperature':
-        return [{ span, as: mention.kind }];
+        return steep.used.has(span) ? [{ span, as: 'place' }] : [];
+      case 'rate':
+        return [{ span, as: 'ratio' }];
       case 'claim':
         return [{ span, as: 'strength' }];
+      case 'time':
+        return [];
+      case 'grind':
+      case 'form':
+      case 'ratio':
+      case 'temperature':
+      case 'roast':
+      case 'filtration':
+        return [{ span, as: mention.kind }];
     }
   });
 }

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { FILTRATION_METHODS } from '../brew/filtration.ts';
 import { COFFEE_FORMS, GRIND_NAMES } from '../coffee/grinds.ts';
 import { rangeSchema, strengthNameSchema } from '../brew/schema.ts';
 
@@ -10,6 +11,16 @@ export const predictRecipeRequest = z.strictObject({
 const rangedSchema = z.object({ value: z.number(), low: z.number(), high: z.number() });
 const spanSchema = z.tuple([z.number().int(), z.number().int()]);
 
+const placeSchema = z.enum(['counter', 'fridge', 'warm']).nullable();
+
+/** A drink as somebody tells it. */
+const toldDrinkSchema = z.object({
+  concentrateMl: z.number().nullable(),
+  additions: z.array(z.object({ ingredient: z.string(), volumeMl: z.number() })),
+  cupMl: z.number().nullable(),
+  ice: z.union([z.object({ massG: z.number() }), z.literal('full')]).nullable(),
+});
+
 /** A recipe as stated, made comparable. */
 export const predictRecipeResponse = z.object({
   coffee: z.object({
@@ -19,7 +30,26 @@ export const predictRecipeResponse = z.object({
   }),
   water: z.object({ massG: rangedSchema }),
   ratio: rangedSchema,
-  steep: z.object({ hours: rangeSchema, place: z.enum(['counter', 'fridge', 'warm']).nullable() }),
+  steep: z.object({
+    hours: rangeSchema,
+    place: placeSchema,
+    /** One place after another. */
+    pieces: z.array(z.object({ place: placeSchema, hours: rangeSchema })),
+  }),
+  /** Of the water, where the text tells it. */
+  waterC: z.number().nullable(),
+  decafFrac: z.number().nullable(),
+  roast: z.enum(['light', 'medium', 'dark']).nullable(),
+  filtration: z.enum(FILTRATION_METHODS).nullable(),
+  rinseG: z.number(),
+  brewMl: rangedSchema,
+  /** So many parts to one of the brew, as the text tells, and the strength that this gives. */
+  dilution: z
+    .object({ proportion: z.number(), with: z.string(), strengthFrac: z.number() })
+    .nullable(),
+  /** Water into the brew once it is out. */
+  thinned: z.object({ waterMl: z.number(), strengthFrac: z.number() }).nullable(),
+  drink: toldDrinkSchema.nullable(),
   strengthFrac: rangedSchema,
   strengthName: strengthNameSchema,
   notes: z.array(z.object({ code: z.string(), text: z.string(), span: spanSchema })),

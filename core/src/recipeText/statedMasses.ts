@@ -2,6 +2,7 @@ import { SHOWN_SIGMAS, SIGMAS } from '../brew/spreads.ts';
 import { CONSTANTS } from '../constants.ts';
 import { waterDensityGPerMl } from '../matter/waterDensity.ts';
 import { UNITS } from '../units/units.ts';
+import { fluidOunces } from './fluidOunces.ts';
 import type { SubjectedAmount } from './assignSubjects.ts';
 import type { AmountMention, Span } from './findMentions.ts';
 import type { Ranged } from './ranged.ts';
@@ -27,7 +28,7 @@ function massOf(amount: AmountMention, densityGPerMl: number, spread: number): R
   return { value, low: amount.low * factor * (1 - give), high: amount.high * factor * (1 + give) };
 }
 
-/** The mass of the coffee: a weight where there is one, and what else is stated of it must agree. */
+/** The mass of the coffee: what is told of it in all, and what is told twice must agree. */
 export function statedMass(input: {
   amounts: readonly SubjectedAmount[];
   subject: 'coffee';
@@ -37,30 +38,30 @@ export function statedMass(input: {
 }): Mass | null {
   const { amounts, subject, density, text, notes } = input;
   const stated = amounts.filter((amount) => amount.subject === subject);
-  const chosen = stated.find(({ quantity }) => quantity === 'mass') ?? stated[0];
-  if (!chosen) return null;
-  const massG = massOf(chosen, density, SCOOP_SPREAD);
-  noteMeasures(chosen, text, notes);
-  if (chosen.quantity === 'volume')
-    notes.push(
-      assumed(
-        'density',
-        `${quote(text, chosen)} of coffee is taken for ${grams(massG.value)}, by ${density} g/mL; weigh it once to be sure.`,
-        chosen.span,
-      ),
-    );
-  if (chosen.concluded)
-    notes.push(assumed('coffee', `${quote(text, chosen)} is taken for the coffee.`, chosen.span));
-  compareOthers({
+  for (const amount of stated) noteMeasures(amount, text, notes);
+  const mass = summed({
     stated,
-    chosen,
     density,
+    spread: SCOOP_SPREAD,
     tolerance: CONSTANTS.looseDensitySpreadFrac.value,
     text,
     notes,
     what: 'coffee',
   });
-  return { massG, span: chosen.span, weighed: chosen.quantity === 'mass' };
+  if (mass === null) return null;
+  for (const { amount, massG } of mass.of) {
+    if (amount.quantity === 'volume')
+      notes.push(
+        assumed(
+          'density',
+          `${quote(text, amount)} of coffee is taken for ${grams(massG.value)}, by ${density} g/mL; weigh it once to be sure.`,
+          amount.span,
+        ),
+      );
+    if (amount.concluded)
+      notes.push(assumed('coffee', `${quote(text, amount)} is taken for the coffee.`, amount.span));
+  }
+  return mass;
 }
 
 /** The mass of the water; ounces of it are stated by volume. */
@@ -70,22 +71,87 @@ export function statedWater(input: {
   notes: RecipeNote[];
 }): Mass | null {
   const { text, notes } = input;
-  const density = waterDensityGPerMl(WATER_C);
   // Ounces of water are stated by volume.
   const stated = input.amounts
     .filter(({ subject }) => subject === 'water')
     .map((amount) => (amount.unit === 'ounce' ? fluid(amount, text, notes) : amount));
-  const chosen = stated.find(({ quantity }) => quantity === 'mass') ?? stated[0];
-  if (!chosen) return null;
-  noteMeasures(chosen, text, notes);
-  if (chosen.concluded)
-    notes.push(assumed('water', `${quote(text, chosen)} is taken for the water.`, chosen.span));
-  compareOthers({ stated, chosen, density, tolerance: AGREE_FRAC, text, notes, what: 'water' });
-  return { massG: massOf(chosen, density, 0), span: chosen.span, weighed: true };
+  for (const amount of stated) noteMeasures(amount, text, notes);
+  const density = waterDensityGPerMl(WATER_C);
+  const mass = summed({
+    stated,
+    density,
+    spread: 0,
+    tolerance: AGREE_FRAC,
+    text,
+    notes,
+    what: 'water',
+  });
+  for (const { amount } of mass?.of ?? [])
+    if (amount.isIce)
+      notes.push(
+        assumed(
+          'ice',
+          `${quote(text, amount)} of ice melts into the brew and counts as water.`,
+          amount.span,
+        ),
+      );
+    else if (amount.concluded)
+      notes.push(assumed('water', `${quote(text, amount)} is taken for the water.`, amount.span));
+  return mass && { ...mass, weighed: true };
+}
+
+/** Words between two amounts of one thing by which the second comes on top of the first. */
+const ADDED =
+  /\+|&|\b(?:and|plus|then|another|more|add|adding|pour|top(?:ped)? (?:up|off)|rest|remaining|remainder|second|bloom\w*|after|followed)\b/i;
+/** Words by which it is the same again. */
+const AGAIN =
+  /^\s*(?:\(|=|\/|,|or\b|that is|i\.e\.|about|roughly|\bof\b|coffee|water|ground|grounds|coarse(?:ly)?|\s)*\s*$/i;
+
+/**
+ * Everything that is told of one thing: amounts that come one on top of the other are added, one that
+ * is told again in another measure must agree.
+ */
+function summed(input: {
+  stated: readonly SubjectedAmount[];
+  density: number;
+  spread: number;
+  tolerance: number;
+  text: string;
+  notes: RecipeNote[];
+  what: 'coffee' | 'water';
+}): (Mass & { of: { amount: SubjectedAmount; massG: Ranged }[] }) | null {
+  const { stated, density, spread, tolerance, text, notes, what } = input;
+  const groups: SubjectedAmount[][] = [];
+  for (const amount of stated) {
+    const last = groups.at(-1);
+    const before = last?.at(-1);
+    const gap = before ? text.slice(before.span[1], amount.span[0]) : '';
+    const isSame =
+      before?.low === amount.low && before.high === amount.high && before.unit === amount.unit;
+    const isAdded =
+      ADDED.test(gap) &&
+      !(isSame && !/\+|&|\b(?:and|plus|another|other|more|then|rest)\b/i.test(gap));
+    const isOther = amount.isIce !== before?.isIce;
+    if (last && !isOther && (AGAIN.test(gap) || !isAdded)) last.push(amount);
+    else groups.push([amount]);
+  }
+  if (groups.length === 0) return null;
+  const of = groups.map((group) => {
+    const amount = group.find(({ quantity }) => quantity === 'mass') ?? group[0]!;
+    compareOthers({ stated: group, chosen: amount, density, tolerance, text, notes, what });
+    return { amount, massG: massOf(amount, density, spread) };
+  });
+  const sum = (end: keyof Ranged): number => of.reduce((whole, { massG }) => whole + massG[end], 0);
+  const first = of[0]!.amount;
+  return {
+    massG: { value: sum('value'), low: sum('low'), high: sum('high') },
+    span: [first.span[0], of.at(-1)!.amount.span[1]],
+    weighed: of.every(({ amount }) => amount.quantity === 'mass'),
+    of,
+  };
 }
 
 function fluid(amount: SubjectedAmount, text: string, notes: RecipeNote[]): SubjectedAmount {
-  const factor = UNITS.fluidOunce.canonical / UNITS.ounce.canonical;
   notes.push(
     assumed(
       'fluid_ounces',
@@ -93,13 +159,7 @@ function fluid(amount: SubjectedAmount, text: string, notes: RecipeNote[]): Subj
       amount.span,
     ),
   );
-  return {
-    ...amount,
-    quantity: 'volume',
-    unit: 'fluidOunce',
-    low: amount.low * factor,
-    high: amount.high * factor,
-  };
+  return fluidOunces(amount);
 }
 
 function noteMeasures(amount: SubjectedAmount, text: string, notes: RecipeNote[]): void {

@@ -111,7 +111,14 @@ function scanWhole(text: string, at: number): Scanned<Fraction> | null {
   if (plain) return decimal(plain[0].replace(',', '.'), at + plain[0].length);
   const word = match(text, at, `(${WORD})\\b`);
   if (!word) return null;
-  return { value: new Fraction(WORDS[word[0].toLowerCase()]!), end: at + word[0].length };
+  const value = new Fraction(WORDS[word[0].toLowerCase()]!);
+  const end = at + word[0].length;
+  // Two hundred and fifty.
+  const more = /hundred$/i.test(word[0]) ? match(text, end, `\\s+(?:and\\s+)?(${WORD})\\b`) : null;
+  const rest = more ? WORDS[more[1]!.toLowerCase()]! : 0;
+  return rest > 1 && rest < 100
+    ? { value: value.add(rest), end: end + more![0].length }
+    : { value, end };
 }
 
 function scanPart(text: string, at: number): Scanned<Fraction> | null {

@@ -187,7 +187,7 @@ describe('readRecipe', () => {
   for (const [text, expected] of READ) {
     it(`reads “${text}”`, () => {
       const read = readRecipe(text);
-      if (read.status === 'unread') throw new Error(read.message);
+      if (read.status !== 'read') throw new Error(JSON.stringify(read));
       expectNear(read.coffee.massG.value, expected.coffeeG, 1e-3);
       expectNear(read.water.massG.value, expected.waterG, 1e-3);
       expect(read.coffee.massG.value).to.be.within(read.coffee.massG.low, read.coffee.massG.high);
@@ -226,7 +226,7 @@ describe('readRecipe', () => {
   for (const [text, code, part] of NOTED)
     it(`notes ${code} in “${text}”, and where`, () => {
       const read = predictRecipe(text);
-      if (read.status === 'unread') throw new Error(read.message);
+      if (read.status !== 'read') throw new Error(JSON.stringify(read));
       const note = read.notes.find((one) => one.code === code);
       if (!note) throw new Error(`only ${read.notes.map((one) => one.code).join(', ')}`);
       expect(text.slice(...note.span)).to.equal(part);
@@ -250,8 +250,7 @@ describe('readRecipe', () => {
   for (const [text, lacks] of UNREAD)
     it(`refuses “${text}”: ${lacks} is missing, and what to add`, () => {
       const read = readRecipe(text);
-      if (read.status === 'read')
-        throw new Error(`read as ${read.coffee.massG.value} g and ${read.water.massG.value} g`);
+      if (read.status !== 'unread') throw new Error(JSON.stringify(read));
       expect(read.lacks).to.equal(lacks);
       expect(read.message).to.match(/“.+”/);
     });
@@ -272,18 +271,18 @@ describe('readRecipe', () => {
 describe('predictRecipe', () => {
   it('says what ratio a misnamed concentrate would need, and that ratio makes one', () => {
     const thin = predictRecipe('concentrate: 100 g coffee, 1 L water, 16 h in the fridge');
-    if (thin.status === 'unread') throw new Error(thin.message);
+    if (thin.status !== 'read') throw new Error(JSON.stringify(thin));
     const note = thin.notes.find(({ code }) => code === 'misnamed_strength')!;
     const ratio = /need 1:([\d.]+)/.exec(note.text)![1]!;
     const enough = predictRecipe(`100 g coffee at 1:${ratio}, 16 h in the fridge`);
-    if (enough.status === 'unread') throw new Error(enough.message);
+    if (enough.status !== 'read') throw new Error(JSON.stringify(enough));
     expectNear(enough.strengthFrac.value, 0.03, 0.01);
   });
 
   it('is surer of a weighed recipe than of a scooped one', () => {
     const width = (text: string) => {
       const read = predictRecipe(text);
-      if (read.status === 'unread') throw new Error(read.message);
+      if (read.status !== 'read') throw new Error(JSON.stringify(read));
       return (read.strengthFrac.high - read.strengthFrac.low) / read.strengthFrac.value;
     };
     expect(width('2 cups coarse coffee, 1 L water, 16 h fridge')).to.be.above(

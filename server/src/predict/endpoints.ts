@@ -15,9 +15,14 @@ export const predictEndpoints = (pantry: PantryService): readonly Endpoint[] => 
     answer: predictRecipeResponse,
     handle: ({ body }) => {
       const { status: _, ...recipe } = predictRecipe(body.text);
-      if (!('message' in recipe)) return recipe;
-      const { message } = recipe;
-      throw new ProblemError('unreadable', message, { issues: [{ path: 'text', message }] });
+      if ('steep' in recipe) return recipe;
+      const message =
+        'message' in recipe
+          ? recipe.message
+          : 'This tells a drink and no batch. Ask /api/predict/drink what it comes to.';
+      throw new ProblemError('unreadable', message, {
+        issues: [{ path: 'text', message }],
+      });
     },
   }),
   endpoint({

@@ -26,6 +26,19 @@ const newDrink = (order: number): Drink => ({
   order,
 });
 
+/** The drink as it is changed or new, kept in this browser; null where it is as the menu has it. */
+export function useEditedDrink() {
+  const { drinks } = useStores();
+  const edited = useStored<Drink | null>('ratio.drink.edited', editedSchema, null);
+  return {
+    edited,
+    /** A new drink with so much told of it, for Pour to show. */
+    takeInHand: (told: Partial<Drink>): void => {
+      edited.value = { ...newDrink(drinks.drinks.length), ...told };
+    },
+  };
+}
+
 /**
  * The drink in hand: one of the menu, or that one changed for this once. What is changed stays here
  * through a reload, until it is poured as it is, kept, or discarded.
@@ -35,8 +48,7 @@ export function useDrinkInHand() {
   const format = useAmountFormat();
   const route = useRoute();
   const chosenId = useStored<string | null>('ratio.drink', z.string().nullable(), null);
-  /** The drink as it is changed; null where it is as the menu has it. */
-  const edited = useStored<Drink | null>('ratio.drink.edited', editedSchema, null);
+  const { edited } = useEditedDrink();
   const keeping = ref(false);
   let keptId = newId();
 

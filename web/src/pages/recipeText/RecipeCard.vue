@@ -3,10 +3,12 @@ import LeaveOutButton from '../../components/fields/LeaveOutButton.vue';
 import {
   amountText,
   writeMass,
+  writeVolume,
   type ShopUnits,
   percentText,
   percentFigure,
 } from '@ratio/core/units';
+import { INGREDIENTS } from '@ratio/core/pantry';
 import { ElButton, ElInput } from 'element-plus';
 import { computed } from 'vue';
 import { piecesOf } from './textPieces.ts';
@@ -19,18 +21,69 @@ const props = defineProps<{
   units: ShopUnits;
   only: boolean;
 }>();
-const emit = defineEmits<{ text: [text: string]; remove: []; plan: [] }>();
+const emit = defineEmits<{
+  text: [text: string];
+  remove: [];
+  plan: [];
+  pour: [];
+  answer: [more: string];
+}>();
 
 const read = computed(() => (props.recipe.read?.status === 'read' ? props.recipe.read : null));
-const pieces = computed(() => (read.value ? piecesOf(props.recipe.text, read.value.marks) : []));
+const drink = computed(() => {
+  const { read: found } = props.recipe;
+  return found && found.status !== 'unread' ? found.drink : null;
+});
+const choices = computed(() =>
+  props.recipe.read?.status === 'unread' ? (props.recipe.read.choices ?? []) : [],
+);
+const pieces = computed(() => {
+  const { read: found } = props.recipe;
+  return found && found.status !== 'unread' ? piecesOf(props.recipe.text, found.marks) : [];
+});
+const volume = (volumeMl: number): string =>
+  amountText(writeVolume({ volumeMl, units: props.units }));
+/** What is in the told drink, one after another. */
+const drinkText = computed(() => {
+  if (!drink.value) return '';
+  const { concentrateMl, additions, ice, cupMl } = drink.value;
+  return [
+    ...(concentrateMl === null ? [] : [`${volume(concentrateMl)} concentrate`]),
+    ...additions.map(
+      ({ ingredient, volumeMl }) =>
+        `${volume(volumeMl)} ${INGREDIENTS[ingredient as keyof typeof INGREDIENTS].name.toLowerCase()}`,
+    ),
+    ...(ice === null ? [] : [ice === 'full' ? 'a glass full of ice' : `${mass(ice.massG)} of ice`]),
+    ...(cupMl === null ? [] : [`in a ${volume(cupMl)} glass`]),
+  ].join(', ');
+});
 const mass = (massG: number): string => amountText(writeMass({ massG, units: props.units }));
 const span = (low: number, high: number, write: (value: number) => string): string =>
   high / low > 1.01 ? `${write(low)} to ${write(high)}` : write(low);
 const steep = computed(() => {
   if (!read.value) return '';
-  const { hours, place } = read.value.steep;
-  const time = hours.low === hours.high ? `${hours.low} h` : `${hours.low} to ${hours.high} h`;
-  return place ? `${time}, ${place}` : time;
+  const { pieces: stretches } = read.value.steep;
+  const time = ({ low, high }: { low: number; high: number }): string =>
+    low === high ? `${low} h` : `${low} to ${high} h`;
+  return stretches
+    .map(({ place, hours }) => (place ? `${time(hours)}, ${place}` : time(hours)))
+    .join(', then ');
+});
+/** What comes after the brew, in a sentence. */
+const after = computed(() => {
+  if (!read.value) return '';
+  const { dilution, thinned, rinseG } = read.value;
+  return [
+    ...(rinseG > 0 ? [`Rinsed with ${mass(rinseG)}.`] : []),
+    ...(thinned
+      ? [`With ${volume(thinned.waterMl)} of water added: ${percentText(thinned.strengthFrac)}.`]
+      : []),
+    ...(dilution
+      ? [
+          `Diluted 1:${Number(dilution.proportion.toFixed(2))} with ${dilution.with}: about ${percentText(dilution.strengthFrac)}.`,
+        ]
+      : []),
+  ].join(' ');
 });
 const grave = computed(
   () => read.value?.notes.filter(({ code }) => !code.startsWith('assumed')) ?? [],
@@ -55,7 +108,12 @@ const assumed = computed(
       @update:model-value="emit('text', $event)"
     />
     <p v-if="recipe.wrong" class="due" role="alert">{{ recipe.wrong }}</p>
-    <template v-if="read">
+    <p v-if="choices.length > 0">
+      <ElButton v-for="choice in choices" :key="choice" @click="emit('answer', choice)">
+        {{ choice }}
+      </ElButton>
+    </p>
+    <template v-if="pieces.length > 0">
       <p class="text" aria-label="What was used">
         <template v-for="(piece, i) in pieces" :key="i">
           <mark v-if="piece.as"
@@ -64,6 +122,8 @@ const assumed = computed(
           <span v-else>{{ piece.text }}</span>
         </template>
       </p>
+    </template>
+    <template v-if="read">
       <p class="really">
         <span class="figures big">1:{{ read.ratio.value.toFixed(1) }}</span>
         <span class="figures big">{{ percentText(read.strengthFrac.value) }}</span>
@@ -75,6 +135,7 @@ const assumed = computed(
         {{ span(read.water.massG.low, read.water.massG.high, mass) }} water; {{ steep }}. Strength
         {{ percentFigure(read.strengthFrac.low) }} to {{ percentText(read.strengthFrac.high) }}.
       </p>
+      <p v-if="after" class="fine">{{ after }}</p>
       <ul>
         <li v-for="note in grave" :key="note.code + note.text" class="due">{{ note.text }}</li>
       </ul>
@@ -85,6 +146,12 @@ const assumed = computed(
         </ul>
       </details>
       <ElButton type="primary" @click="emit('plan')">Make it the plan</ElButton>
+    </template>
+    <template v-if="drink">
+      <p>
+        <strong>{{ read ? 'Served' : 'A drink' }}</strong> {{ drinkText }}
+      </p>
+      <ElButton @click="emit('pour')">Take it to Pour</ElButton>
     </template>
   </article>
 </template>

@@ -1,9 +1,11 @@
 <script setup lang="ts">
+import { drinkOf } from '@ratio/core/recipeText';
 import { ElButton } from 'element-plus';
 import { computed } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
 import { useDraft } from '../../stores/draft.ts';
 import { useSettings } from '../../stores/settings.ts';
+import { useEditedDrink } from '../pour/useDrinkInHand.ts';
 import RecipeAxis from './RecipeAxis.vue';
 import RecipeCard from './RecipeCard.vue';
 import { useRecipeReader } from './useRecipeReader.ts';
@@ -12,6 +14,7 @@ const drafts = useDraft();
 const settings = useSettings();
 const router = useRouter();
 const reader = useRecipeReader();
+const { takeInHand } = useEditedDrink();
 const { recipes, full } = reader;
 
 const LETTERS = 'ABCD';
@@ -28,8 +31,15 @@ async function makePlan(i: number): Promise<void> {
   const plan = read ? reader.planOf(read, drafts.plan) : null;
   if (!plan || read?.status !== 'read') return;
   const { low, high } = read.coffee.massG;
-  drafts.takePlan(plan, { scooped: high / low > 1.05 });
+  drafts.takePlan(plan, { scooped: high / low > 1.05, startAt: null });
   await router.push('/plan');
+}
+async function pourIt(i: number): Promise<void> {
+  const { read } = recipes.value[i]!;
+  const drink = read && read.status !== 'unread' ? read.drink : null;
+  if (!drink) return;
+  takeInHand(drinkOf(drink));
+  await router.push('/pour');
 }
 </script>
 
@@ -54,6 +64,8 @@ async function makePlan(i: number): Promise<void> {
         @text="reader.set(i, $event)"
         @remove="reader.remove(i)"
         @plan="makePlan(i)"
+        @pour="pourIt(i)"
+        @answer="reader.answer(i, $event)"
       />
       <ElButton v-if="!full" class="more" @click="reader.add">Add a recipe</ElButton>
     </div>

@@ -35,28 +35,46 @@ export function useRecipeReader() {
     }),
   );
 
-  /** A plan out of a recipe, in a vessel that it goes into. */
-  function planOf(recipe: PredictedRecipe, from: Plan): Plan | null {
-    if (recipe.status === 'unread') return null;
-    const { coffee, water, steep } = recipe;
+  /**
+   * A plan out of a recipe, in the smallest vessel that it goes into. What the text does not say comes
+   * from the shop's defaults, and nothing from the plan before but its coffee.
+   */
+  function planOf(recipe: PredictedRecipe, from: Pick<Plan, 'coffeeId' | 'vesselId'>): Plan | null {
+    const { shop } = shelf;
+    if (recipe.status !== 'read' || !shop) return null;
+    const { coffee, water, steep, notes } = recipe;
+    const { defaults } = shop;
+    const isAssumed = (what: string): boolean =>
+      notes.some(({ code }) => code === `assumed_${what}`);
     const doseG = Math.round(coffee.massG.value);
     const waterG = Math.round(water.massG.value / 5) * 5;
+    const waterC = recipe.waterC ?? (steep.place === 'warm' ? WARM_WATER_C : shop.waterC);
     const fitting = shelf.vessels
       .toSorted((one, other) => one.brimMl - other.brimMl)
-      .find(
-        (vessel) => splitBatch({ ...vessel, doseG, waterG, waterC: from.waterC }).vessels === 1,
-      );
-    const hours = Math.round((steep.hours.low + steep.hours.high) * 2) / 4;
-    const inFridge = (steep.place ?? 'fridge') === 'fridge';
-    const tempC = inFridge ? (shelf.shop?.fridgeC ?? 4) : (shelf.shop?.roomC ?? 22);
+      .find((vessel) => splitBatch({ ...vessel, doseG, waterG, waterC }).vessels === 1);
+    const pieces = steep.pieces.map(({ place, hours: { low, high } }) => {
+      const inFridge = (place ?? (isAssumed('place') ? defaults.place : 'fridge')) === 'fridge';
+      return {
+        place: inFridge ? ('fridge' as const) : ('counter' as const),
+        tempC: inFridge ? shop.fridgeC : shop.roomC,
+        hours: Math.round(2 * (low + high)) / 4,
+      };
+    });
     return {
-      ...from,
+      coffeeId: from.coffeeId,
       vesselId: fitting?.id ?? from.vesselId,
-      grind: coffee.grind,
+      grind: isAssumed('grind') ? defaults.grind : coffee.grind,
       doseG,
       waterG,
-      waterC: steep.place === 'warm' ? WARM_WATER_C : from.waterC,
-      steep: [{ place: inFridge ? 'fridge' : 'counter', tempC, hours }],
+      waterC,
+      wetting: defaults.wetting,
+      steep: pieces,
+      agitationHours: [],
+      bed: 'loose',
+      filtration: {
+        method: recipe.filtration ?? defaults.method,
+        rinseG: Math.round(recipe.rinseG),
+      },
     };
   }
 
@@ -65,6 +83,9 @@ export function useRecipeReader() {
     full: computed(() => texts.value.length >= MOST),
     set: (i: number, text: string) =>
       (texts.value = texts.value.map((old, k) => (k === i ? text : old))),
+    /** Answers what was asked for, by adding it to the text. */
+    answer: (i: number, more: string) =>
+      (texts.value = texts.value.map((old, k) => (k === i ? `${old.trim()}, ${more}` : old))),
     add: () => (texts.value = [...texts.value, '']),
     remove: (i: number) => (texts.value = texts.value.filter((_, k) => k !== i)),
     planOf,
