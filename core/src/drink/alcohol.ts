@@ -13,8 +13,9 @@ const LABEL_C = 20;
  * @returns fraction, 0–1
  */
 export function alcoholByVolumeFrac(input: { glass: Glass; mixed: Pour; minutes: number }): number {
+  const inIce = input.glass.ice?.recipe?.per100G.ethanolG ?? 0;
+  if (input.mixed.composition.ethanolG === 0 && inIce === 0) return 0;
   const composition = liquidAt(input);
-  if (composition.ethanolG === 0) return 0;
   const ethanolMl = composition.ethanolG / COMPONENTS.ethanolG.densityGPerMl();
   return ethanolMl / volumeMl({ composition, tempC: LABEL_C });
 }

@@ -15,7 +15,11 @@ import {
 export type DrinkStatus = 'met' | 'too_weak' | 'no_room';
 
 /** The two unknowns, and how their solution ended. */
-export type SolvedAmounts = Amounts & { readonly status: DrinkStatus };
+export type SolvedAmounts = Amounts & {
+  readonly status: DrinkStatus;
+  /** Strength at the target's minute, where the solution has come by it. */
+  readonly strengthFrac?: number;
+};
 
 /**
  * The two unknowns of a drink: the level reaches the fill line, and the target is met.
@@ -72,22 +76,34 @@ const caffeineMiss: Miss = (setting, amounts) => {
 
 function solveRising(setting: Setting, miss: Miss): SolvedAmounts {
   const most = mostConcentrate(setting);
-  const at = (concentrateG: number): Amounts => ({
-    concentrateG,
-    fillG: fillFor(setting, concentrateG, most),
-  });
-  const over = (concentrateG: number): number => miss(setting, at(concentrateG));
+  // The diluent that goes with none tells all but the last of what goes with some.
+  let withNoneG: number | undefined;
+  const at = (concentrateG: number): Amounts => {
+    const guessG =
+      withNoneG === undefined ? undefined : withNoneG * Math.max(0, 1 - concentrateG / most);
+    return { concentrateG, fillG: fillFor(setting, concentrateG, most, guessG) };
+  };
+  let last: { amounts: Amounts; miss: number } | undefined;
+  const over = (concentrateG: number): number => {
+    if (last?.amounts.concentrateG !== concentrateG) {
+      const amounts = at(concentrateG);
+      last = { amounts, miss: miss(setting, amounts) };
+    }
+    return last.miss;
+  };
   const atMost = over(most);
   // A little hot diluent can lift much ice over the line at once, with no amount between.
   const met = (concentrateG: number): SolvedAmounts => {
-    const amounts = at(concentrateG);
+    const isMissed = Math.abs(over(concentrateG)) > 1e-9;
+    const { amounts } = last!;
     const isOver = levelOf(setting, amounts) > setting.input.glass.cupMl * (1 + 1e-9);
-    return isOver || Math.abs(over(concentrateG)) > 1e-9
+    return isOver || isMissed
       ? { status: 'no_room', ...at(most) }
-      : { status: 'met', ...amounts };
+      : { status: 'met', ...amounts, ...strengthAfter(setting, miss, over(concentrateG)) };
   };
   if (Math.abs(atMost) < 1e-12) return met(most);
   const least = over(0);
+  withNoneG = last!.amounts.fillG;
   if (Math.abs(least) < 1e-12) return met(0);
   if (atMost < 0 && least < 0) return { status: 'too_weak', ...at(most) };
   if (atMost > 0 && least > 0) return { status: 'no_room', ...at(0) };
@@ -101,9 +117,23 @@ function solveRising(setting: Setting, miss: Miss): SolvedAmounts {
   return met(concentrateG);
 }
 
+/** What a strength's miss says of the strength itself. */
+const strengthAfter = (
+  { input: { target } }: Setting,
+  miss: Miss,
+  missed: number,
+): { strengthFrac?: number } =>
+  miss === strengthMiss && 'strengthFrac' in target
+    ? { strengthFrac: target.strengthFrac + missed }
+    : {};
+
+/** As near as the integration of the melt is worth, a thousandth of what is promised. */
+const CLOSE = 1e-12;
+
 /**
- * Where an all but straight function crosses zero: secants, and Brent's method where they
- * leave the bracket or do not settle.
+ * Where an all but straight function crosses zero: a straight line through the ends, then curves
+ * through the last three points (inverse quadratic interpolation), and Brent's method where they leave
+ * the bracket or do not settle.
  */
 function nearlyStraightRoot(input: {
   f: (x: number) => number;
@@ -114,11 +144,17 @@ function nearlyStraightRoot(input: {
 }): number {
   const { f, low, high, atLow, atHigh } = input;
   let [a, fa, b, fb] = [low, atLow, high, atHigh];
-  for (let i = 0; i < 8; i++) {
-    const next = b - (fb * (b - a)) / (fb - fa);
-    if (!(next >= low && next <= high)) break;
-    [a, fa, b, fb] = [b, fb, next, f(next)];
-    if (Math.abs(fb) < 1e-14 || b === a) return b;
+  let c = b - (fb * (b - a)) / (fb - fa);
+  for (let i = 0; i < 8 && c >= low && c <= high; i++) {
+    const fc = f(c);
+    if (Math.abs(fc) < CLOSE) return c;
+    const next =
+      (a * fb * fc) / ((fa - fb) * (fa - fc)) +
+      (b * fa * fc) / ((fb - fa) * (fb - fc)) +
+      (c * fa * fb) / ((fc - fa) * (fc - fb));
+    [a, fa, b, fb] = Math.abs(fa) < Math.abs(fb) ? [a, fa, c, fc] : [b, fb, c, fc];
+    if (next === c) return c;
+    c = next;
   }
   return findRoot({ f, low, high });
 }
@@ -132,13 +168,13 @@ const mostConcentrate = (setting: Setting): number =>
   });
 
 /** Diluent that brings the level to the line over an amount of concentrate, 0 where none fits. */
-function fillFor(setting: Setting, concentrateG: number, most: number): number {
+function fillFor(setting: Setting, concentrateG: number, most: number, guessG?: number): number {
   const { cupMl } = setting.input.glass;
   if (concentrateG >= most) return 0;
   const short = (fillG: number) => levelOf(setting, { concentrateG, fillG }) - cupMl;
   // The level is all but straight in the diluent: secants, from close to what can fit.
   const whole = (1 - concentrateG / most) * cupMl * setting.fillGPerMl;
-  let [a, b] = [0.9 * whole, whole];
+  let [a, b] = guessG === undefined ? [0.9 * whole, whole] : [0.999 * guessG, guessG];
   let [fa, fb] = [short(a), short(b)];
   for (let i = 0; i < 20 && b >= 0 && fa !== fb; i++) {
     if (Math.abs(fb) <= 1e-11 * cupMl) return b;

@@ -12,7 +12,7 @@ export { liquidColour } from './liquidColour.ts';
 export { type Measured, type MeasuredBy, type MeasuredDrink, measuredDrink } from './measured.ts';
 export { menuCautions } from './menuCautions.ts';
 export { pouredIds, pouredPaths } from './poured.ts';
-export { predictDrink, type SolvedDrink, solveRequest } from './predict.ts';
+export { drinkingWindowOf, predictDrink, type SolvedDrink, solveRequest } from './predict.ts';
 export { predictDrinkRequest, predictDrinkResponse } from './predictSchema.ts';
 export { remedies, type Remedy } from './remedies.ts';
 export { type AmountTexts, remedyText } from './remedyText.ts';

@@ -30,7 +30,10 @@ export interface DrinkOutcome {
   readonly iceG: number;
   /** Coffee strength at the target's minute; for other targets at the usual minute. */
   readonly strengthFrac: number;
-  /** Each minute from 0 to 30; empty for a glass without liquid. */
+  /**
+   * Each minute from 0 to 30, worked out when it is first asked for; empty for a glass without
+   * liquid. A menu asks for the strength alone.
+   */
   readonly timeline: readonly DrinkPoint[];
   readonly energyKcal: number;
   readonly sugarG: number;
@@ -59,15 +62,19 @@ function extraKcalOf({ additions, glass }: DrinkInput, diluents: DrinkOutcome['d
 
 const MINUTES = Array.from({ length: 31 }, (_, minute) => minute);
 
-/** @returns the drink that given amounts make in a setting */
-export function drinkOutcome(setting: Setting, amounts: Amounts): DrinkOutcome {
+/** @returns the drink that given amounts make in a setting, and how its solution ended */
+export function drinkOutcome<T extends object>(
+  setting: Setting,
+  amounts: Amounts & { readonly strengthFrac?: number },
+  ending: T,
+): DrinkOutcome & T {
   const { input, concentrateGPerMl, fillGPerMl, iceG } = setting;
   const { concentrateG, fillG } = amounts;
   const { glass, additions, diluents } = input;
   const mixed = mixedOf(setting, amounts);
   const topping = toppingOf(additions);
   const whole = mix([mixed.composition, topping, iceComposition(glass.ice)]);
-  const strengthFrac = strengthOf(setting, amounts);
+  const strengthFrac = amounts.strengthFrac ?? strengthOf(setting, amounts);
   const fillMl = fillG / fillGPerMl;
   const proportions = diluents.reduce((sum, { proportion }) => sum + proportion, 0);
   const poured = diluents.map(({ ingredient, tempC, proportion }) => {
@@ -78,7 +85,8 @@ export function drinkOutcome(setting: Setting, amounts: Amounts): DrinkOutcome {
       massG: massG(pourOf({ ingredient, tempC, volumeMl }).composition),
     };
   });
-  return {
+  const outcome = {
+    ...ending,
     concentrateG,
     concentrateMl: concentrateG / concentrateGPerMl,
     fillG,
@@ -86,7 +94,8 @@ export function drinkOutcome(setting: Setting, amounts: Amounts): DrinkOutcome {
     diluents: poured,
     iceG,
     strengthFrac,
-    timeline: drinkTimeline({ glass, mixed, minutes: MINUTES }),
+    // Stood in for below.
+    timeline: [] as readonly DrinkPoint[],
     energyKcal: energyKcal(whole) + extraKcalOf(input, poured),
     sugarG: whole.sugarG,
     caffeineMg: caffeineOf(setting, amounts),
@@ -95,4 +104,9 @@ export function drinkOutcome(setting: Setting, amounts: Amounts): DrinkOutcome {
     topping,
     levelMl: levelOf(setting, amounts),
   };
+  let timeline: readonly DrinkPoint[] | undefined;
+  return Object.defineProperty(outcome, 'timeline', {
+    enumerable: true,
+    get: () => (timeline ??= drinkTimeline({ glass, mixed, minutes: MINUTES })),
+  });
 }

@@ -59,7 +59,6 @@ const METRIC = {
 export interface SolvedDrink {
   readonly input: DrinkInput;
   readonly solution: DrinkSolution;
-  readonly window: DrinkingWindow | null;
   readonly allergens: readonly Allergen[];
   readonly cautions: readonly Caution[];
 }
@@ -74,7 +73,6 @@ export interface SolvedDrink {
 export function solveRequest(request: PredictDrinkRequest, pantry: Pantry): SolvedDrink {
   const input = drinkInput(request, pantry);
   const solution = solveDrink(input);
-  const { target } = input;
   const cautions = drinkCautions({
     input,
     solution,
@@ -82,21 +80,23 @@ export function solveRequest(request: PredictDrinkRequest, pantry: Pantry): Solv
     serve: request.serve,
   });
   if (request.concentrate.caffeineMgPerG === undefined) cautions.push(ASSUMED);
-  const meant = 'strengthFrac' in target ? target.strengthFrac : solution.strengthFrac;
   return {
     input,
     solution,
-    window:
-      meant > 0
-        ? drinkingWindow({
-            timeline: solution.timeline,
-            strengthFrac: meant,
-            atMinutes: 'atMinutes' in target ? target.atMinutes : CONSTANTS.targetMinutes.value,
-          })
-        : null,
     allergens: allergensOf(input),
     cautions,
   };
+}
+
+/** @returns when a solved drink tastes as it was meant; null where it never does */
+export function drinkingWindowOf({
+  input: { target },
+  solution,
+}: Pick<SolvedDrink, 'input' | 'solution'>): DrinkingWindow | null {
+  const strengthFrac = 'strengthFrac' in target ? target.strengthFrac : solution.strengthFrac;
+  if (strengthFrac <= 0) return null;
+  const atMinutes = 'atMinutes' in target ? target.atMinutes : CONSTANTS.targetMinutes.value;
+  return drinkingWindow({ timeline: solution.timeline, strengthFrac, atMinutes });
 }
 
 /**
@@ -109,7 +109,7 @@ export function predictDrink(
   request: PredictDrinkRequest,
   pantry: Pantry = INGREDIENTS,
 ): PredictDrinkResponse {
-  const { input, solution, window, allergens, cautions } = solveRequest(request, pantry);
+  const { input, solution, allergens, cautions } = solveRequest(request, pantry);
   const { mixed: _, topping: __, diluents, timeline, ...amounts } = solution;
   return {
     ...amounts,
@@ -119,7 +119,7 @@ export function predictDrink(
       volumeMl,
     })),
     timeline: [...timeline],
-    window,
+    window: drinkingWindowOf({ input, solution }),
     remedies: remedies(input, solution).map((remedy) => ({
       remedy: remedy.remedy,
       text: remedyText(remedy, METRIC),

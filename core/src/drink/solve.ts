@@ -1,6 +1,6 @@
 import { neededStrengthFrac, solveAmounts, type DrinkStatus } from './amounts.ts';
 import { drinkOutcome, type DrinkOutcome } from './outcome.ts';
-import { drinkSetting, type Amounts, type DrinkInput } from './setting.ts';
+import { drinkSetting, levelOf, type Amounts, type DrinkInput } from './setting.ts';
 
 /** A drink brought to its target, or as near as it goes. */
 export interface DrinkSolution extends DrinkOutcome {
@@ -21,11 +21,10 @@ export interface DrinkSolution extends DrinkOutcome {
 export function solveDrink(input: DrinkInput): DrinkSolution {
   const setting = drinkSetting(input);
   const { status, ...amounts } = solveAmounts(setting);
-  return {
-    ...drinkOutcome(setting, amounts),
+  return drinkOutcome(setting, amounts, {
     status,
     needsStrengthFrac: status === 'too_weak' ? neededStrengthFrac(setting) : null,
-  };
+  });
 }
 
 /**
@@ -34,10 +33,8 @@ export function solveDrink(input: DrinkInput): DrinkSolution {
  * @returns how it stands; `met` where it stays within the line
  */
 export function standDrink(input: DrinkInput, amounts: Amounts): DrinkSolution {
-  const outcome = drinkOutcome(drinkSetting(input), amounts);
-  return {
-    ...outcome,
-    status: outcome.levelMl > input.glass.cupMl * (1 + 1e-9) ? 'no_room' : 'met',
-    needsStrengthFrac: null,
-  };
+  const setting = drinkSetting(input);
+  const isOver = levelOf(setting, amounts) > input.glass.cupMl * (1 + 1e-9);
+  const status: DrinkStatus = isOver ? 'no_room' : 'met';
+  return drinkOutcome(setting, amounts, { status, needsStrengthFrac: null });
 }

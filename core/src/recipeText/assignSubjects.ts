@@ -160,6 +160,8 @@ function subjectOf(input: {
 
 const PART_OF = /^\s*of\s+(?:it|them|that|the\s+(?:\w+\s+)?(?:water|watter))\b/i;
 
+/** The same again, and nothing on top of it. */
+const AGAIN = /^\s*(?:[(,/=]|or|that is|about|i\.e\.|\s)*\s*$/i;
 const JOINT = /^\s*(?:[(,/=+&]|or|and|plus|that is|about|i\.e\.|\s)*\s*$/i;
 
 /** The subject of the amount that this one states again: "two litres, eight cups of water". */
@@ -178,7 +180,8 @@ function aliasSubject(
     !endsSentence(here) &&
     next?.subject &&
     isTold(next.subject) &&
-    JOINT.test(between(here.span, next.span))
+    fits(here, next) &&
+    (here.unit === next.unit ? JOINT : AGAIN).test(between(here.span, next.span))
   )
     return next.subject;
   // In brackets, or after a comma, behind an amount that has said what it is of.

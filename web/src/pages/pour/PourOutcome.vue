@@ -1,15 +1,16 @@
 <script setup lang="ts">
 import { CONSTANTS } from '@ratio/core/constants';
 import type { Explanation } from '@ratio/core/explanation';
-import type {
-  Adjustment,
-  Bulk,
-  Drink,
-  DrinkCost,
-  DrinkPoint,
-  ExplainedOfDrink,
-  SiphonPlan,
-  SolvedDrink,
+import {
+  drinkingWindowOf,
+  type Adjustment,
+  type Bulk,
+  type Drink,
+  type DrinkCost,
+  type DrinkPoint,
+  type ExplainedOfDrink,
+  type SiphonPlan,
+  type SolvedDrink,
 } from '@ratio/core/drink';
 import { useIntersectionObserver } from '@vueuse/core';
 import { ElButton } from 'element-plus';
@@ -122,7 +123,7 @@ useIntersectionObserver(
       :timeline="solution.timeline"
       :other="otherIce"
       :own-name="ownIceName"
-      :window="solved.window"
+      :window="drinkingWindowOf(solved)"
       :minute
       :last-sip-minutes="lastSip"
       :format

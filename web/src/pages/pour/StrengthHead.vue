@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { CONSTANTS } from '@ratio/core/constants';
-import type { Drink, SolvedDrink } from '@ratio/core/drink';
+import { drinkingWindowOf, type Drink, type SolvedDrink } from '@ratio/core/drink';
 import { percentFigure } from '@ratio/core/units';
 import { computed } from 'vue';
 import type { AmountFormat } from '../../format/amountFormat.ts';
@@ -26,7 +26,7 @@ const sips = computed(() => {
   const { timeline } = props.solved.solution;
   const [first, last] = [timeline[0], timeline[lastSip]];
   if (!first || !last) return '';
-  const window = props.solved.window;
+  const window = drinkingWindowOf(props.solved);
   const until = window ? Math.round(window.toMinutes) : 0;
   const meant = window
     ? until >= 30
