@@ -61,7 +61,6 @@ function generalDrink(input: ReturnType<typeof drinkInput>): { residual: number 
       errorTolerance: 1e-19,
     },
   );
-  const [concentrateG = 0, fillG = 0] = parameterValues;
   return { residual: Math.max(...at(parameterValues).map((side) => Math.abs(side - 1))) };
 }
 

@@ -20,6 +20,11 @@ export const EXPLAINED = [
 export type Explained = (typeof EXPLAINED)[number];
 
 const round = (value: number, digits: number): string => value.toFixed(digits);
+/** A mass or volume with at least four figures, so that what is filled in comes to what is shown. */
+const four = (value: number): string =>
+  value >= 1000 || value === 0
+    ? value.toFixed(0)
+    : value.toFixed(Math.max(0, 3 - Math.floor(Math.log10(value))));
 const own = (symbol: string, name: string, value: string): UsedValue => ({
   symbol,
   name,
@@ -52,8 +57,8 @@ export function explainPlan(input: {
   const retainedGPerG = model.retainedGPerG[filtration.method];
   const e = outcome.extractionYieldFrac;
   const steeped = (e * doseG) / (waterG + e * doseG);
-  const D = own('D', 'coffee', `${round(doseG, 0)} g`);
-  const W = own('W', 'water', `${round(waterG, 0)} g`);
+  const D = own('D', 'coffee', `${four(doseG)} g`);
+  const W = own('W', 'water', `${four(waterG)} g`);
   const E = own('E', 'extraction', round(e, 4));
   const S: UsedValue = {
     symbol: 'S',
@@ -69,13 +74,22 @@ export function explainPlan(input: {
     source: 'what drained and squeezed beds retain',
     mark: 'practice',
   };
-  const rinse =
-    filtration.rinseG > 0 ? `, then ${filtration.rinseG} g of rinse through the bed` : '';
+  const { rinseG } = filtration;
+  const liquidG = waterG + e * doseG;
+  const mostG = retainedGPerG * doseG;
+  const bedG = Math.min(mostG, liquidG);
+  const drainedG = liquidG - bedG;
+  // Of the rinse so much comes through as the bed does not take up for itself.
+  const rinsedG = Math.max(0, bedG + rinseG - mostG);
+  const steepedMgPerG =
+    (CONSTANTS.caffeineOutFrac.value * model.caffeineMgPerG * doseG * outcome.releasedFrac) /
+    liquidG;
+  const absorbsAll = mostG >= liquidG;
   return {
     extraction: {
       title: 'Extraction',
       equation: 'E = S · R/(R + 0.5) · share released',
-      filledIn: `${round(equilibriumYieldFrac, 3)} · ${round(ratio, 2)}/(${round(ratio, 2)} + 0.5) · ${round(outcome.releasedFrac, 4)} = ${round(reachable, 4)} · ${round(outcome.releasedFrac, 4)} = ${round(100 * e, 2)} %`,
+      filledIn: `${round(equilibriumYieldFrac, 4)} · ${four(ratio)}/(${four(ratio)} + 0.5) · ${round(outcome.releasedFrac, 4)} = ${round(reachable, 4)} · ${round(outcome.releasedFrac, 4)} = ${round(100 * e, 2)} %`,
       uses: [
         S,
         own('R', 'ratio by mass', round(ratio, 2)),
@@ -99,30 +113,61 @@ export function explainPlan(input: {
     },
     strength: {
       title: 'Strength',
-      equation: 'c = E·D/(W + E·D)',
-      filledIn: `${round(e, 4)} · ${round(doseG, 0)}/(${round(waterG, 0)} + ${round(e * doseG, 1)}) = ${round(100 * steeped, 2)} %${rinse ? `${rinse}: ${round(100 * outcome.strengthFrac, 2)} %` : ''}`,
-      uses: [E, D, W],
+      equation:
+        rinsedG > 0
+          ? 'c = E·D/(W + E·D); after the rinse c · (B₀ + r · K/(K + V))/(B₀ + r)'
+          : 'c = E·D/(W + E·D)',
+      filledIn: `${round(e, 4)} · ${four(doseG)}/(${four(waterG)} + ${four(e * doseG)}) = ${round(100 * steeped, 3)} %${
+        rinsedG > 0
+          ? `; ${round(100 * steeped, 3)} % · (${four(drainedG)} + ${four(rinsedG)} · ${four(bedG)}/(${four(bedG)} + ${four(rinseG)}))/(${four(drainedG)} + ${four(rinsedG)}) = ${round(100 * outcome.strengthFrac, 2)} %`
+          : ''
+      }`,
+      uses: [
+        E,
+        D,
+        W,
+        ...(rinsedG > 0
+          ? [
+              own('B₀', 'what drains before the rinse', `${four(drainedG)} g`),
+              own('K', 'retained by the grounds', `${four(bedG)} g`),
+              own('V', 'rinse water', `${four(rinseG)} g`),
+              own('r', 'what of it comes through', `${four(rinsedG)} g`),
+            ]
+          : []),
+      ],
       method: 'The immersion balance: coffee solids over the whole mass of the liquid.',
     },
     brew: {
       title: 'Brew after straining',
-      equation: 'B = W + E·D − k·D',
-      filledIn: `${round(waterG, 0)} + ${round(e * doseG, 0)} − ${retainedGPerG} · ${round(doseG, 0)} = ${round(waterG + e * doseG - retainedGPerG * doseG, 0)} g${rinse}; ${round(outcome.brewMl, 0)} mL at 4 °C`,
+      equation: absorbsAll ? 'B = W + E·D − min(k·D, W + E·D) + r' : 'B = W + E·D − k·D + V',
+      filledIn: `${
+        absorbsAll
+          ? `${four(waterG)} + ${four(e * doseG)} − min(${retainedGPerG} · ${four(doseG)}, ${four(waterG)} + ${four(e * doseG)}) + ${four(rinsedG)}`
+          : `${four(waterG)} + ${four(e * doseG)} − ${retainedGPerG} · ${four(doseG)} + ${four(rinseG)}`
+      } = ${four(outcome.brewG)} g`,
       uses: [W, E, D, k],
-      method:
-        'Its volume is the sum of water (Kell 1975) and coffee solids (Choi and Okos 1986) at 4 °C.',
+      method: `Its volume is ${four(outcome.brewMl)} mL: the sum of water (Kell 1975) and coffee solids (Choi and Okos 1986) at 4 °C.`,
     },
     retained: {
       title: 'Retained by the grounds',
-      equation: 'k·D',
-      filledIn: `${retainedGPerG} · ${round(doseG, 0)} = ${round(outcome.retainedG, 0)} g`,
+      equation: absorbsAll ? 'min(k·D, W + E·D + V)' : 'k·D',
+      filledIn: absorbsAll
+        ? `min(${retainedGPerG} · ${four(doseG)}, ${four(waterG)} + ${four(e * doseG)} + ${four(rinseG)}) = ${four(outcome.retainedG)} g`
+        : `${retainedGPerG} · ${four(doseG)} = ${four(outcome.retainedG)} g`,
       uses: [k, D],
       method: 'Where the bed could absorb more than there is, it retains all of it.',
     },
     caffeine: {
       title: 'Caffeine',
-      equation: 'o · C · D · share released/(W + E·D)',
-      filledIn: `${CONSTANTS.caffeineOutFrac.value} · ${round(model.caffeineMgPerG, 1)} mg/g · ${round(doseG, 0)} · ${round(outcome.releasedFrac, 3)}/${round(waterG + e * doseG, 0)} = ${round(outcome.caffeineMgPerG, 2)} mg/g`,
+      equation:
+        rinsedG > 0
+          ? 'o · C · D · share released/(W + E·D), thinned by the rinse as the solids are'
+          : 'o · C · D · share released/(W + E·D)',
+      filledIn: `${CONSTANTS.caffeineOutFrac.value} · ${round(model.caffeineMgPerG, 2)} mg/g · ${four(doseG)} · ${round(outcome.releasedFrac, 4)}/${four(liquidG)} = ${round(steepedMgPerG, 3)} mg/g${
+        rinsedG > 0
+          ? `; ${round(steepedMgPerG, 3)} mg/g · ${round(100 * outcome.strengthFrac, 3)}/${round(100 * steeped, 3)} = ${round(outcome.caffeineMgPerG, 2)} mg/g`
+          : ''
+      }`,
       uses: [
         {
           symbol: 'C',
@@ -141,15 +186,18 @@ export function explainPlan(input: {
         D,
         W,
       ],
-      method: 'It comes out on the same curve as the solids.',
+      method: `It comes out on the same curve as the solids. What the species is known to hold makes it ${round(result.range.caffeineMgPerG.low, 2)} to ${round(result.range.caffeineMgPerG.high, 2)} mg/g.`,
     },
     cost: {
       title: 'Coffee cost',
       equation: 'price · D/B',
-      filledIn: `${round(pricePerKg, 2)} a kg · ${round(doseG / 1000, 3)} kg/${round(outcome.brewMl / 1000, 3)} L = ${outcome.brewMl > 0 ? round((pricePerKg * doseG) / outcome.brewMl, 2) : '0 L, nothing'} per L`,
+      filledIn:
+        outcome.brewMl > 0
+          ? `${round(pricePerKg, 2)} per kg · ${four(doseG / 1000)} kg/${four(outcome.brewMl / 1000)} L = ${round((pricePerKg * doseG) / outcome.brewMl, 2)} per L`
+          : `${round(pricePerKg, 2)} per kg · ${four(doseG / 1000)} kg, and nothing comes out`,
       uses: [
         D,
-        own('B', 'brew', `${round(outcome.brewMl, 0)} mL`),
+        own('B', 'brew', `${four(outcome.brewMl)} mL`),
         own('price', 'of a kilogram', round(pricePerKg, 2)),
       ],
       method: 'Coffee alone: what stays in the grounds is paid for too.',
@@ -157,7 +205,7 @@ export function explainPlan(input: {
     level: {
       title: 'Level in the vessel',
       equation: 'W/ρ + v·D',
-      filledIn: `${round(outcome.slurryMl - CONSTANTS.groundsDisplaceMlPerG.value * doseG, 0)} mL + ${CONSTANTS.groundsDisplaceMlPerG.value} · ${round(doseG, 0)} = ${round(outcome.slurryMl, 0)} mL`,
+      filledIn: `${four(outcome.slurryMl - CONSTANTS.groundsDisplaceMlPerG.value * doseG)} mL + ${CONSTANTS.groundsDisplaceMlPerG.value} · ${four(doseG)} = ${four(outcome.slurryMl)} mL`,
       uses: [
         W,
         D,

@@ -1,8 +1,10 @@
 import { CONSTANTS } from '../constants.ts';
-import type { DrinkCost } from './cost.ts';
+import { fromJugG, type DrinkCost } from './cost.ts';
+import { liquidAt } from './glass.ts';
 import { coldDebtJ, iceAreaM2, iceComposition } from './ice.ts';
 import { COMPONENTS } from '../matter/components.ts';
 import { massG, mix } from '../matter/composition.ts';
+import { energyKcal } from '../matter/properties.ts';
 import type { SolvedDrink } from './predict.ts';
 import type { Sourced } from '../sourced.ts';
 import type { Explanation, UsedValue } from '../explanation.ts';
@@ -53,9 +55,8 @@ export function explainDrink(input: {
   const { glass, concentrate, target, additions } = solved.input;
   const { solution } = solved;
   const minute = 'atMinutes' in target ? target.atMinutes : CONSTANTS.targetMinutes.value;
-  const at = solution.timeline[Math.round(minute)];
-  const melted = at?.meltedG ?? 0;
   const liquidG = massG(solution.mixed.composition);
+  const melted = massG(liquidAt({ glass, mixed: solution.mixed, minutes: minute })) - liquidG;
   const iceFrac = glass.ice?.coffeeFrac ?? 0;
   const { coffeeG } = solution.mixed.composition;
   const whole = mix([solution.mixed.composition, solution.topping, iceComposition(glass.ice)]);
@@ -65,15 +66,19 @@ export function explainDrink(input: {
     kcalPerG: COMPONENTS[key].energyKcalPerG,
   }));
   const areaM2 = glass.ice ? iceAreaM2(glass.ice) : 0;
-  const firstGPerS =
-    (CONSTANTS.iceTransferWPerM2K.value * areaM2 * solution.mixed.tempC) /
-    CONSTANTS.fusionJPerG.value;
+  const firstW = CONSTANTS.iceTransferWPerM2K.value * areaM2 * solution.mixed.tempC;
+  const debtJ = glass.ice ? coldDebtJ(glass.ice) : 0;
+  const extraKcal = solution.energyKcal - energyKcal(whole);
+  const restPrice =
+    cost.price -
+    (fromJugG({ drink: solved.input, solution }) * (concentratePricePerKg ?? 0)) / 1000;
+  const jugG = fromJugG({ drink: solved.input, solution });
   const jugMg = solution.concentrateG * concentrate.caffeineMgPerG;
   return {
     strength: {
       title: `Coffee strength, ${minute} min after pouring`,
       equation: 's = (m_c + m_melt · c_ice) / (m_liquid + m_melt)',
-      filledIn: `(${coffeeG.toFixed(3)} g + ${g(melted)} · ${percentText(iceFrac)}) / (${g(liquidG)} + ${g(melted)}) = ${percentText(solution.strengthFrac)}`,
+      filledIn: `(${coffeeG.toFixed(3)} g + ${melted.toFixed(2)} g · ${percentText(iceFrac)}) / (${g(liquidG)} + ${melted.toFixed(2)} g) = ${percentText(solution.strengthFrac)}`,
       uses: [
         own(
           'm_c',
@@ -90,15 +95,13 @@ export function explainDrink(input: {
     melt: {
       title: `Ice melted by ${minute} min`,
       equation: 'L · dm/dt = h · A₀ · (m/m₀)^(2/3) · T, once m₀ · c_ice · (0 − T_ice) is paid',
-      filledIn: `at first ${CONSTANTS.iceTransferWPerM2K.value} · ${areaM2.toFixed(4)} · ${solution.mixed.tempC.toFixed(1)} °C / ${CONSTANTS.fusionJPerG.value} = ${firstGPerS.toFixed(3)} g/s; by ${minute} min ${g(melted)}`,
+      filledIn: glass.ice
+        ? `to pay at first: ${g(solution.iceG)} · ${CONSTANTS.iceHeatJPerGK.value} · ${Number((0 - glass.ice.tempC).toFixed(1))} °C = ${debtJ.toFixed(0)} J; heat at first: ${CONSTANTS.iceTransferWPerM2K.value} · ${areaM2.toFixed(5)} · ${solution.mixed.tempC.toFixed(2)} °C = ${firstW.toFixed(1)} W; melted by ${minute} min: ${melted.toFixed(2)} g`
+        : 'There is no ice: 0 g',
       uses: [
         own('m₀', 'ice', g(solution.iceG)),
         own('A₀', 'surface of the ice', `${(1e4 * areaM2).toFixed(0)} cm²`),
-        own(
-          'debt',
-          'cold debt of the ice',
-          `${(glass.ice ? coldDebtJ(glass.ice) : 0).toFixed(0)} J`,
-        ),
+        own('debt', 'cold debt of the ice', `${debtJ.toFixed(0)} J`),
         constant('h', 'heat transfer to the ice at rest', CONSTANTS.iceTransferWPerM2K),
         constant('U', 'heat transfer from the room', CONSTANTS.roomTransferWPerM2K),
         constant('L', 'heat of fusion', CONSTANTS.fusionJPerG),
@@ -111,7 +114,7 @@ export function explainDrink(input: {
     caffeine: {
       title: 'Caffeine',
       equation: 'mg = m_concentrate · k + what coffee ice and additions bring',
-      filledIn: `${g(solution.concentrateG)} · ${concentrate.caffeineMgPerG.toFixed(2)} mg/g + ${(solution.caffeineMg - jugMg).toFixed(0)} mg = ${solution.caffeineMg.toFixed(0)} mg`,
+      filledIn: `${g(solution.concentrateG)} · ${concentrate.caffeineMgPerG.toFixed(3)} mg/g + ${(solution.caffeineMg - jugMg).toFixed(1)} mg = ${solution.caffeineMg.toFixed(0)} mg`,
       uses: [
         own('m', 'concentrate', g(solution.concentrateG)),
         own(
@@ -126,8 +129,8 @@ export function explainDrink(input: {
     },
     energy: {
       title: 'Energy',
-      equation: `kcal = ${burnt.map(({ name, kcalPerG }) => `${kcalPerG} · ${name}`).join(' + ')}`,
-      filledIn: `${burnt.map(({ eachG, kcalPerG }) => `${kcalPerG} · ${eachG.toFixed(1)}`).join(' + ')} = ${solution.energyKcal.toFixed(0)} kcal`,
+      equation: `kcal = ${burnt.map(({ name, kcalPerG }) => `${kcalPerG} · ${name}`).join(' + ')}${extraKcal > 1e-9 ? ' + what is digested of instant coffee' : ''}`,
+      filledIn: `${burnt.map(({ eachG, kcalPerG }) => `${kcalPerG} · ${eachG.toFixed(2)}`).join(' + ')}${extraKcal > 1e-9 ? ` + ${extraKcal.toFixed(2)}` : ''} = ${solution.energyKcal.toFixed(0)} kcal`,
       uses: [
         own(
           'g',
@@ -147,7 +150,10 @@ export function explainDrink(input: {
     cost: {
       title: 'Cost of the ingredients',
       equation: 'cost = Σ mass · price a kilogram',
-      filledIn: `${g(solution.concentrateG)} · ${concentratePricePerKg === null ? 'not known' : (concentratePricePerKg / 1000).toFixed(4)} + the rest = ${cost.price.toFixed(2)}`,
+      filledIn:
+        concentratePricePerKg === null
+          ? `All that has a price: ${cost.price.toFixed(2)}`
+          : `${g(jugG)} · ${(concentratePricePerKg / 1000).toFixed(5)} + ${restPrice.toFixed(3)} = ${cost.price.toFixed(2)}`,
       uses: [
         own(
           'concentrate',

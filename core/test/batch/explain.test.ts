@@ -1,9 +1,13 @@
 import { expect } from 'chai';
+import fc from 'fast-check';
 import { EXPLAINED, explainPlan } from '../../src/batch/explain.ts';
 import { markText } from '../../src/explanation.ts';
 import { predictPlan } from '../../src/batch/predict.ts';
 import { USUAL_MODEL as model } from '../../src/brew/model.ts';
-import { expectNear } from '../near.ts';
+import { FILTRATION_METHODS } from '../../src/brew/filtration.ts';
+import { GRIND_NAMES } from '../../src/coffee/grinds.ts';
+import type { Plan } from '../../src/batch/schema.ts';
+import { checkEquations } from '../equations.ts';
 import { FRIDGE_PLAN as plan } from './plans.ts';
 
 const result = predictPlan({
@@ -28,14 +32,53 @@ describe('explainPlan', () => {
       }
     });
 
-  it('fills in numbers that come to what the page shows', () => {
-    const { outcome } = result;
-    expectNear(lastNumber(explained.extraction.filledIn), 100 * outcome.extractionYieldFrac, 2e-3);
-    expectNear(lastNumber(explained.strength.filledIn), 100 * outcome.strengthFrac, 2e-3);
-    expectNear(lastNumber(explained.brew.filledIn), outcome.brewG, 1e-3);
-    expectNear(lastNumber(explained.retained.filledIn), outcome.retainedG, 1e-3);
-    expectNear(lastNumber(explained.caffeine.filledIn), outcome.caffeineMgPerG, 5e-3);
-    expectNear(lastNumber(explained.cost.filledIn), (31 * 900) / outcome.brewMl, 1e-3);
-    expectNear(lastNumber(explained.level.filledIn), outcome.slurryMl, 1e-3);
+  it('fills in equations that hold and end in what the page shows, whatever the batch (property)', () => {
+    const plans = fc.record({
+      doseG: fc.oneof(
+        fc.double({ min: 5, max: 120, noNaN: true }),
+        fc.double({ min: 120, max: 20_000, noNaN: true }),
+      ),
+      ratio: fc.double({ min: 1, max: 20, noNaN: true }),
+      rinse: fc.constantFrom(0, 0.7, 3),
+      hours: fc.constantFrom(0.5, 8, 18),
+      method: fc.constantFrom(...FILTRATION_METHODS),
+      grind: fc.constantFrom(...GRIND_NAMES),
+    });
+    fc.assert(
+      fc.property(plans, ({ doseG, ratio, rinse, hours, method, grind }) => {
+        const own: Plan = {
+          ...plan,
+          doseG,
+          waterG: doseG * ratio,
+          grind,
+          steep: [{ place: 'fridge', tempC: 4, hours }],
+          filtration: { method, rinseG: rinse * doseG },
+        };
+        const of = predictPlan({
+          plan: own,
+          model,
+          vessel: { brimMl: 6100, shaken: false },
+          horizonHours: 30,
+        });
+        const all = explainPlan({ plan: own, model, pricePerKg: 31, result: of });
+        for (const key of EXPLAINED) {
+          const { filledIn } = all[key];
+          if (key === 'cost' && of.outcome.brewMl === 0) continue;
+          expect(checkEquations(filledIn, key), filledIn).to.be.above(0);
+        }
+        const { outcome } = of;
+        const ends: [text: string, shown: number][] = [
+          [all.extraction.filledIn, 100 * outcome.extractionYieldFrac],
+          [all.strength.filledIn, 100 * outcome.strengthFrac],
+          [all.brew.filledIn, outcome.brewG],
+          [all.retained.filledIn, outcome.retainedG],
+          [all.caffeine.filledIn, outcome.caffeineMgPerG],
+          [all.level.filledIn, outcome.slurryMl],
+        ];
+        for (const [text, shown] of ends)
+          expect(lastNumber(text), text).to.be.closeTo(shown, Math.max(0.011, 1e-3 * shown));
+      }),
+      { numRuns: 150 },
+    );
   });
 });

@@ -6,6 +6,8 @@ import { resolvePantry } from '../../src/pantry/resolvePantry.ts';
 import { drinkRequest } from '../../src/drink/request.ts';
 import { solveRequest } from '../../src/drink/predict.ts';
 import { drinkSchema } from '../../src/drink/schema.ts';
+import { predictDrinkRequest } from '../../src/drink/predictSchema.ts';
+import { checkEquations } from '../equations.ts';
 import { expectNear } from '../near.ts';
 import { lidoDrinks, lidoPantry, lidoHouseRecipes, lidoShop } from '../../../demo/lido.ts';
 
@@ -22,17 +24,6 @@ const explained = (id: string) => {
   return { solution, cost, all: explainDrink({ solved, cost, concentratePricePerKg: 8 }) };
 };
 const lastNumber = (text: string): number => Number(/= ([\d.]+)[^=]*$/.exec(text)![1]);
-/** Works out the left side of what is filled in: only numbers and the four operations. */
-const workedOut = (filledIn: string): number => {
-  const left = filledIn
-    .slice(0, filledIn.lastIndexOf('='))
-    .replace(/([\d.]+) %/g, '($1/100)')
-    .replaceAll('·', '*')
-    .replace(/ (mg\/g|mg|g)\b/g, '');
-  expect(left).to.match(/^[\d\s.()+*/]+$/);
-  return Number(new Function(`return ${left}`)());
-};
-
 describe('explainDrink', () => {
   for (const { id } of lidoDrinks)
     it(`${id}: names every value with a source and a mark`, () => {
@@ -49,12 +40,44 @@ describe('explainDrink', () => {
       }
     });
 
-  for (const id of ['lido-black', 'salt-foam-tide', 'cube-milk', 'after-sun'])
-    it(`${id}: fills in numbers that come to what the page shows`, () => {
+  for (const { id } of lidoDrinks)
+    it(`${id}: fills in equations that hold and end in what the page shows`, () => {
       const { solution, cost, all } = explained(id);
-      expectNear(workedOut(all.strength.filledIn), solution.strengthFrac, 2e-3);
-      expectNear(workedOut(all.caffeine.filledIn), solution.caffeineMg, 1e-2);
-      expectNear(workedOut(all.energy.filledIn), solution.energyKcal, 0.06);
-      expectNear(lastNumber(all.cost.filledIn), cost.price, 1e-2);
+      for (const key of EXPLAINED_OF_DRINK)
+        expect(checkEquations(all[key].filledIn, key), all[key].filledIn).to.be.above(
+          key === 'melt' && solution.iceG === 0 ? -1 : 0,
+        );
+      expectNear(lastNumber(all.strength.filledIn) / 100, solution.strengthFrac, 5e-3);
+      expect(lastNumber(all.caffeine.filledIn)).to.be.closeTo(solution.caffeineMg, 0.51);
+      expect(lastNumber(all.energy.filledIn)).to.be.closeTo(solution.energyKcal, 0.51);
+      expect(lastNumber(all.cost.filledIn)).to.be.closeTo(cost.price, 0.0051);
     });
+
+  it('holds for a target between two minutes, for ice that has not begun to melt, and without ice', () => {
+    const cold = { massG: 200, tempC: -25, coffeeFrac: 0, kind: 'large' };
+    for (const [ice, atMinutes] of [
+      [cold, 0.5],
+      [cold, 0],
+      [{ ...cold, tempC: -2, kind: 'crushed' }, 3.5],
+      [{ ...cold, coffeeFrac: 0.03 }, 12.25],
+      [null, 4],
+    ] as const) {
+      const solved = solveRequest(
+        predictDrinkRequest.parse({
+          cupMl: 350,
+          concentrate: { strengthFrac: 0.036, tempC: 4, caffeineMgPerG: 2 },
+          ice,
+          additions: [{ ingredient: 'instant-coffee', volumeMl: 5, tempC: 20 }],
+          fillWith: { ingredient: 'water', tempC: 4 },
+          target: { strengthFrac: 0.016, atMinutes },
+        }),
+        pantry,
+      );
+      const { input, solution } = solved;
+      const cost = drinkCost({ drink: input, solution, concentratePricePerKg: null });
+      const all = explainDrink({ solved, cost, concentratePricePerKg: null });
+      for (const key of EXPLAINED_OF_DRINK) checkEquations(all[key].filledIn, key);
+      expectNear(lastNumber(all.strength.filledIn) / 100, solution.strengthFrac, 5e-3);
+    }
+  });
 });
