@@ -15,6 +15,7 @@ import RecipeReaderPage from './pages/recipeText/RecipeReaderPage.vue';
 
 export const router = createRouter({
   history: createWebHistory(),
+  scrollBehavior: (_to, _from, saved) => saved ?? { top: 0 },
   routes: [
     { path: '/', redirect: '/plan' },
     { path: '/plan', component: PlanPage, meta: { title: 'Plan' } },

@@ -93,7 +93,7 @@ const slowToCool: Rule = (planned) => {
   return {
     code: 'slow_to_cool',
     severity: inCold > CONSTANTS.counterSteepHours.value ? 'warn' : 'note',
-    text: `In the fridge the slurry stays above 5 °C for about ${Math.round(inCold)} h; ${CONSTANTS.coolingHours.value} h is the usual limit (FDA Food Code 3-501.14). It cools in time with ${remedies.join(' or ') || 'ice for a part of the water'}; the local food code decides.`,
+    text: `Above 5 °C for about ${Math.round(inCold)} h in the fridge; ${CONSTANTS.coolingHours.value} h is usual, the local food code decides. Take ${remedies.join(' or ') || 'ice for a part of the water'}.`,
   };
 };
 const VESSEL_S = CONSTANTS.vesselTimeSPerLitreThird.value;

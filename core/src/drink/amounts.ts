@@ -77,10 +77,10 @@ const caffeineMiss: Miss = (setting, amounts) => {
 function solveRising(setting: Setting, miss: Miss): SolvedAmounts {
   const most = mostConcentrate(setting);
   // The diluent that goes with none tells all but the last of what goes with some.
-  let withNoneG: number | undefined;
+  const known: { withNoneG?: number } = {};
   const at = (concentrateG: number): Amounts => {
-    const guessG =
-      withNoneG === undefined ? undefined : withNoneG * Math.max(0, 1 - concentrateG / most);
+    const share = Math.max(0, 1 - concentrateG / most);
+    const guessG = known.withNoneG === undefined ? undefined : known.withNoneG * share;
     return { concentrateG, fillG: fillFor(setting, concentrateG, most, guessG) };
   };
   let last: { amounts: Amounts; miss: number } | undefined;
@@ -103,7 +103,7 @@ function solveRising(setting: Setting, miss: Miss): SolvedAmounts {
   };
   if (Math.abs(atMost) < 1e-12) return met(most);
   const least = over(0);
-  withNoneG = last!.amounts.fillG;
+  known.withNoneG = last!.amounts.fillG;
   if (Math.abs(least) < 1e-12) return met(0);
   if (atMost < 0 && least < 0) return { status: 'too_weak', ...at(most) };
   if (atMost > 0 && least > 0) return { status: 'no_room', ...at(0) };

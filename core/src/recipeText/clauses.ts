@@ -1,18 +1,8 @@
 import type { Span } from './findMentions.ts';
 
 /** What a part of a recipe is about. */
-export const ROLES = [
-  'brew',
-  'bloom',
-  'top up',
-  'rinse',
-  'yield',
-  'dilute',
-  'serve',
-  'keep',
-  'wait',
-] as const;
-export type Role = (typeof ROLES)[number];
+export type Role =
+  'brew' | 'bloom' | 'top up' | 'rinse' | 'yield' | 'dilute' | 'serve' | 'keep' | 'wait';
 
 /** A part of the text with one role. */
 export interface Clause {

@@ -2,7 +2,9 @@ import { fullIceG } from '../drink/ice.ts';
 import type { Drink } from '../drink/schema.ts';
 import type { ToldDrink } from './afterBrew.ts';
 
-const STEP_ML = 10;
+/** Ice that packs into a mL of glass, g. */
+const PACKED_G_PER_ML = fullIceG({ cupMl: 1, kind: 'cubes' });
+const LEAST_ML = 30;
 const ICE_C = -2;
 const LIQUID_C = 4;
 /** Poured where a text tells no amount of the brew (practice). */
@@ -17,22 +19,19 @@ const USUAL_CONCENTRATE_ML = 60;
 export function drinkOf(told: ToldDrink): Pick<Drink, 'cupMl' | 'ice' | 'additions' | 'target'> {
   const concentrateMl = told.concentrateMl ?? USUAL_CONCENTRATE_ML;
   const liquidMl = told.additions.reduce((sum, one) => sum + one.volumeMl, concentrateMl);
-  // Ice that fills a glass of which nobody told the size: as much again as there is liquid.
-  const glassMl = told.cupMl ?? 2 * liquidMl;
+  // Ice that fills a glass leaves the rest of it to the liquid.
   const iceG =
-    told.ice === null
-      ? 0
-      : told.ice === 'full'
-        ? fullIceG({ cupMl: glassMl, kind: 'cubes' })
-        : told.ice.massG;
-  const lineMl = Math.ceil((liquidMl + iceG) / STEP_ML) * STEP_ML;
+    told.ice === 'full'
+      ? (liquidMl * PACKED_G_PER_ML) / (1 - PACKED_G_PER_ML)
+      : (told.ice?.massG ?? 0);
+  const lineMl = Math.max(LEAST_ML, Math.round(liquidMl + iceG));
   return {
-    cupMl: Math.max(30, told.cupMl === null ? lineMl : Math.min(lineMl, Math.round(told.cupMl))),
+    cupMl: told.cupMl === null ? lineMl : Math.min(lineMl, Math.round(told.cupMl)),
     ice:
       iceG === 0
         ? null
         : {
-            massG: Math.round(iceG),
+            massG: Math.floor(iceG),
             tempC: ICE_C,
             coffeeFrac: 0,
             kind: 'cubes',

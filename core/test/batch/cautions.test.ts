@@ -102,7 +102,7 @@ describe('cautions about how warm the slurry itself is', () => {
       'slow_to_cool',
     );
     expect(caution?.severity).to.equal('warn');
-    expect(caution?.text).to.match(/above 5 °C for about (19|20|21) h/);
+    expect(caution?.text).to.match(/^Above 5 °C for about (19|20|21) h/);
     expect(caution?.text).to.match(/water of at most [345] °C or vessels of at most 0\.\d L/);
   });
 
