@@ -145,3 +145,180 @@ describe('cautions about how warm the slurry itself is', () => {
     expect(codes).not.to.include('undiluted_concentrate');
   });
 });
+
+describe('what batch cautions say, and how grave they are', () => {
+  type Planned = Parameters<typeof batchCautions>[0];
+  const outcome: Planned['outcome'] = {
+    doseG: 500,
+    waterG: 5000,
+    ratio: 10,
+    extractionYieldFrac: 0.18,
+    releasedFrac: 0.9,
+    strengthFrac: 0.018,
+    strengthName: 'ready to drink',
+    brewG: 4000,
+    brewMl: 3990,
+    retainedG: 1000,
+    slurryMl: 5400,
+    caffeineMgPerG: 0.9,
+  };
+  const of = (
+    over: Omit<Partial<Planned>, 'outcome'> & { outcome?: Partial<Planned['outcome']> },
+  ) =>
+    batchCautions({
+      retainedGPerG: 2,
+      steep: [{ hours: 16, tempC: 4 }],
+      waterC: 12,
+      ...over,
+      outcome: { ...outcome, ...over.outcome },
+    }).map(({ code, severity, text }) => [code, severity, text]);
+  const strong = { strengthFrac: 0.035, strengthName: 'concentrate' as const };
+  const COUNTER =
+    'More than 12 h above 5 °C is longer than many food codes allow. Check the local one, or finish the steep in the fridge sooner.';
+  const DAY =
+    'More than 24 h above 5 °C lets microbes grow. Move the steep to the fridge or end it sooner; the local food code decides.';
+  const rows: [name: string, over: Parameters<typeof of>[0], expected: string[][]][] = [
+    ['a plain one', {}, []],
+    [
+      'a bed that absorbs all',
+      { outcome: { brewG: 0, doseG: 612 } },
+      [
+        [
+          'bed_drinks_all',
+          'warn',
+          'The grounds absorb all of the water, so nothing drains. Take less coffee, or at least 1530 g of water.',
+        ],
+      ],
+    ],
+    ['12 h at 22 °C', { steep: [{ hours: 12, tempC: 22 }] }, []],
+    [
+      '12.5 h at 22 °C',
+      { steep: [{ hours: 12.5, tempC: 22 }] },
+      [['counter_steep_over_12_h', 'warn', COUNTER]],
+    ],
+    [
+      '24 h at 22 °C',
+      { steep: [{ hours: 24, tempC: 22 }] },
+      [['counter_steep_over_12_h', 'warn', COUNTER]],
+    ],
+    [
+      '24.5 h at 22 °C',
+      { steep: [{ hours: 24.5, tempC: 22 }] },
+      [['steep_over_24_h', 'warn', DAY]],
+    ],
+    ['30 h at 5 °C', { steep: [{ hours: 30, tempC: 5 }] }, []],
+    ['a full bag', { bagHoldsG: 500 }, []],
+    [
+      'a bag too full',
+      { bagHoldsG: 499 },
+      [
+        [
+          'bag_too_full',
+          'warn',
+          'The bag takes 499 g. Stuffed fuller the middle stays dry: split it over 2 bags.',
+        ],
+      ],
+    ],
+    [
+      'three bags',
+      { bagHoldsG: 200 },
+      [
+        [
+          'bag_too_full',
+          'warn',
+          'The bag takes 200 g. Stuffed fuller the middle stays dry: split it over 3 bags.',
+        ],
+      ],
+    ],
+    ['no bag', { bagHoldsG: null }, []],
+    [
+      'no fridge for it',
+      { tooLargeForFridge: true },
+      [
+        [
+          'vessel_not_in_fridge',
+          'warn',
+          'This vessel does not fit the fridge. Take another, split the batch, or steep on the counter by the local rules.',
+        ],
+      ],
+    ],
+    ['60 °C', { waterC: 60 }, []],
+    [
+      '61 °C',
+      { waterC: 61 },
+      [
+        [
+          'hot_water_in_glass',
+          'warn',
+          'Hot water cracks cold glass and scalds. Warm the vessel first, or start below 60 °C.',
+        ],
+      ],
+    ],
+    ['dry coffee that just fits', { dry: { looseMl: 2000, brimMl: 2000 } }, []],
+    [
+      'dry coffee that does not',
+      { dry: { looseMl: 2600, brimMl: 2000 } },
+      [
+        [
+          'dry_does_not_fit',
+          'warn',
+          'The dry coffee alone takes 2.6 L, more than the 2.0 L that the vessel holds. Take a larger one, or wet it in portions.',
+        ],
+      ],
+    ],
+    // By hand: 120 mL of 3.5 % at 4 °C weigh 121.6 g.
+    [
+      'a concentrate of 1.6 mg/g',
+      { outcome: { ...strong, caffeineMgPerG: 1.6 } },
+      [
+        [
+          'undiluted_concentrate',
+          'note',
+          'Undiluted, a 120 mL glass holds about 190 mg of caffeine. Label the jug “dilute”.',
+        ],
+      ],
+    ],
+    [
+      'one of 1.65 mg/g, 200 mg a glass',
+      { outcome: { ...strong, caffeineMgPerG: 1.65 } },
+      [
+        [
+          'undiluted_concentrate',
+          'note',
+          'Undiluted, a 120 mL glass holds about 200 mg of caffeine. Label the jug “dilute”.',
+        ],
+      ],
+    ],
+    [
+      'one of 1.75 mg/g',
+      { outcome: { ...strong, caffeineMgPerG: 1.75 } },
+      [
+        [
+          'undiluted_concentrate',
+          'warn',
+          'Undiluted, a 120 mL glass holds about 210 mg of caffeine. Label the jug “dilute”.',
+        ],
+      ],
+    ],
+    [
+      'an essence',
+      { outcome: { strengthFrac: 0.06, strengthName: 'essence', caffeineMgPerG: 3 } },
+      [
+        [
+          'undiluted_concentrate',
+          'warn',
+          'Undiluted, a 120 mL glass holds about 370 mg of caffeine. Label the jug “dilute”.',
+        ],
+      ],
+    ],
+    [
+      'a strong one',
+      { outcome: { strengthFrac: 0.028, strengthName: 'strong', caffeineMgPerG: 3 } },
+      [],
+    ],
+  ];
+  for (const [name, over, expected] of rows)
+    it(`of ${name}: ${expected.map(([code]) => code).join(', ') || 'none'}`, () => {
+      expect(of(over)).to.deep.equal(expected);
+    });
+});

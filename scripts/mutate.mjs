@@ -1,0 +1,4 @@
+import { bin, ensureInstalled, run } from './tools.mjs';
+
+ensureInstalled();
+run(bin('stryker'), ['run', 'scripts/stryker.config.mjs']);
