@@ -110,6 +110,87 @@ describe('batchSchedule', () => {
   });
 });
 
+describe('everything that is done to a batch', () => {
+  /** Kind, minutes from the start, whether it needs hands. */
+  const course = (over: Partial<ScheduleInput>) => {
+    const input = plan(over);
+    return batchSchedule(input)
+      .filter(({ kind }) => kind !== 'use-by')
+      .map(({ kind, atMs, handsOn }) => [kind, (atMs - input.startMs) / 60_000, handsOn] as const);
+  };
+  const rows: [
+    name: string,
+    over: Partial<ScheduleInput>,
+    expected: (readonly [string, number, boolean])[],
+  ][] = [
+    [
+      'stirred twice, the later hour told first',
+      { steepHours: 10, agitationHours: [6, 1.5] },
+      [
+        ['start', 0, true],
+        ['top-up', 3, true],
+        ['agitate', 90, true],
+        ['agitate', 360, true],
+        ['strain', 600, true],
+        ['ready', 640, true],
+      ],
+    ],
+    [
+      'poured at once, with a stir at the very end, which is the strain',
+      { steepHours: 8, wetting: 'pour', agitationHours: [8, 0.01] },
+      [
+        ['start', 0, true],
+        ['agitate', 0.6, true],
+        ['strain', 480, true],
+        ['ready', 520, true],
+      ],
+    ],
+    [
+      'stirred once at the start needs no top-up',
+      { steepHours: 1, wetting: 'stir' },
+      [
+        ['start', 0, true],
+        ['strain', 60, true],
+        ['ready', 100, true],
+      ],
+    ],
+    [
+      'a paper pass behind the drain',
+      { steepHours: 1, wetting: 'pour', method: 'paper' },
+      [
+        ['start', 0, true],
+        ['strain', 60, true],
+        ['filter', 100, true],
+        ['ready', 130, true],
+      ],
+    ],
+  ];
+  for (const [name, over, expected] of rows)
+    it(`comes in order: ${name}`, () => {
+      expect(course(over)).to.deep.equal(expected);
+    });
+
+  // Minutes from the strain to ready, common practice.
+  for (const [method, minutes] of [
+    ['drain', 40],
+    ['paper', 70],
+    ['press', 10],
+    ['squeeze', 15],
+    ['insert', 10],
+    ['on-grounds', 5],
+  ] as const)
+    it(`takes ${minutes} min to strain by ${method}`, () => {
+      const events = course({ method });
+      const at = (kind: string): number => events.find(([name]) => name === kind)![1];
+      expect(at('ready') - at('strain')).to.equal(minutes);
+    });
+
+  it('asks for nobody on the day by which it must be used', () => {
+    const useBy = batchSchedule(plan()).at(-1)!;
+    expect([useBy.kind, useBy.handsOn]).to.deep.equal(['use-by', false]);
+  });
+});
+
 describe('nearestFits', () => {
   // Strains at 03:00, when nobody is there.
   const night = plan({ local: '2026-06-12T11:00' });
@@ -127,6 +208,40 @@ describe('nearestFits', () => {
   it('offers no start in the past', () => {
     const fits = nearestFits({ ...night, notBeforeMs: night.startMs });
     expect(fits.every(({ startMs }) => startMs >= night.startMs)).to.equal(true);
+  });
+
+  it('offers the nearest of each kind, and no other: earlier, later, shorter, longer', () => {
+    // By hand, crew from 7 to 20: starting from 11:00 for 16 h strains at 03:00. Earlier by 7 h 45 min
+    // nobody is there to start; later by 4 h it strains at 07:00; 8 h shorter at 19:00, ready 19:40;
+    // 4 h longer at 07:00.
+    const fits = nearestFits({ ...night, notBeforeMs: night.startMs - 24 * HOUR_MS }).map(
+      ({ startMs, steepHours }) => [(startMs - night.startMs) / HOUR_MS, steepHours],
+    );
+    expect(fits).to.deep.include([4, 16]);
+    expect(fits).to.deep.include([0, 20]);
+    expect(fits).to.deep.include([0, 8]);
+    for (const [laterH, steepHours] of fits) {
+      // A quarter of an hour, or half an hour of steep, nearer would not do.
+      const nearer =
+        steepHours === 16
+          ? { startMs: night.startMs + (laterH! - 0.25 * Math.sign(laterH!)) * HOUR_MS, steepHours }
+          : { startMs: night.startMs, steepHours: steepHours! - 0.5 * Math.sign(steepHours! - 16) };
+      expect(isManned(batchSchedule({ ...night, ...nearer }))).to.equal(false);
+    }
+  });
+
+  it('offers a start at the very moment from which one may begin', () => {
+    const later = night.startMs + 4 * HOUR_MS;
+    const fits = nearestFits({ ...night, notBeforeMs: later });
+    expect(fits.some(({ startMs, steepHours }) => startMs === later && steepHours === 16)).to.equal(
+      true,
+    );
+  });
+
+  it('offers no steep of no length', () => {
+    const short = plan({ local: '2026-06-12T19:45', steepHours: 4 });
+    for (const { steepHours } of nearestFits({ ...short, notBeforeMs: short.startMs }))
+      expect(steepHours).to.be.above(0);
   });
 
   it('offers nothing where the plan works', () => {
