@@ -74,7 +74,7 @@ const BY = [
       <button
         v-if="process.leftG !== null"
         type="button"
-        class="again"
+        class="text-button"
         @click="set({ leftG: null }, 'for the next one')"
       >
         the next one
@@ -152,15 +152,5 @@ li::before {
   display: grid;
   grid-template-columns: 1.4fr 1fr 1fr;
   gap: 14px;
-}
-
-.again {
-  min-height: 36px;
-  border: 0;
-  background: none;
-  padding: 0;
-  color: var(--action);
-  font-size: var(--t13);
-  cursor: pointer;
 }
 </style>

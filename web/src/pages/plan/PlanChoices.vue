@@ -85,6 +85,14 @@ const doseNote = computed(() => {
     : `${scoop} loose`;
 });
 
+const rinse = computed(() => ({
+  label: 'Rinse water',
+  value: props.plan.filtration.rinseG,
+  kind: measuredKind(props.format, { step: 50, min: 0, max: 50000 }),
+}));
+const setRinse = (rinseG: number): void =>
+  emit('change', { filtration: { ...props.plan.filtration, rinseG } });
+
 function setDose(value: number, quantity: Expected): void {
   const isScoop = quantity === 'volume';
   emit('amount', 'doseG', isScoop ? value * loose.value : value, isScoop);
@@ -224,13 +232,7 @@ function setWater(value: number, quantity: Expected): void {
           "
         />
         <span class="soft at">rinse</span>
-        <AmountField
-          label="Rinse water"
-          class="temp"
-          :value="plan.filtration.rinseG"
-          :kind="measuredKind(format, { step: 50, min: 0, max: 50000 })"
-          @change="(rinseG) => emit('change', { filtration: { ...plan.filtration, rinseG } })"
-        />
+        <AmountField class="temp" v-bind="rinse" @change="setRinse" />
       </div>
     </ChoiceRow>
   </form>

@@ -35,6 +35,11 @@ const sips = computed(() => {
     : '';
   return `first sip ${percentFigure(first.strengthFrac)}, at ${lastSip} min ${percentFigure(last.strengthFrac)}${meant}`;
 });
+const target = computed(() => {
+  const { target: wanted } = props.drink;
+  if (!('strengthFrac' in wanted)) return null;
+  return { label: 'Target strength', value: wanted.strengthFrac, kind: STRENGTH };
+});
 </script>
 
 <template>
@@ -51,14 +56,9 @@ const sips = computed(() => {
         <span class="sips soft">{{ sips }}</span>
       </template>
     </BigFigure>
-    <div v-if="'strengthFrac' in drink.target" class="target no-print">
+    <div v-if="target" class="target no-print">
       <span class="label">Target</span>
-      <AmountField
-        label="Target strength"
-        :value="drink.target.strengthFrac"
-        :kind="STRENGTH"
-        @change="emit('aim', $event)"
-      />
+      <AmountField v-bind="target" @change="emit('aim', $event)" />
     </div>
   </div>
 </template>
