@@ -4,7 +4,7 @@ import { createRandom } from '../numeric/random.ts';
 import { brew, type BrewInput } from './brew.ts';
 import type { BrewModel } from './model.ts';
 import type { Range } from './range.ts';
-import { SHIFTS, SIGMAS, type GrindBy } from './spreads.ts';
+import { movedBrew, SHIFTS, SIGMAS, type GrindBy } from './spreads.ts';
 
 /** What a brew's result is uncertain by. */
 const UNCERTAIN_INPUTS = [
@@ -77,16 +77,16 @@ export function createMonteCarlo(input: {
   const results = OUTPUTS.map((): number[] => []);
 
   function draw(): void {
-    let drawn = { input: input.brew, model: input.model };
+    let { brew: drawn } = input;
+    const moved = {};
     inputs.forEach((name, i) => {
       const z = random.normal();
       normals[i]!.push(z);
-      if (name === 'looseDensity') {
-        const { doseG } = ofScoop!(Math.max(0.2, 1 + z * SIGMAS.looseDensity));
-        drawn = { ...drawn, input: { ...drawn.input, doseG } };
-      } else drawn = SHIFTS[name](drawn, z, grindBy);
+      if (name === 'looseDensity') drawn = ofScoop!(Math.max(0.2, 1 + z * SIGMAS.looseDensity));
+      else Object.assign(moved, SHIFTS[name](z, grindBy));
     });
-    const outcome = brew(drawn.input, drawn.model);
+    const known = movedBrew({ input: drawn, model: input.model }, moved);
+    const outcome = brew(known.input, known.model);
     OUTPUTS.forEach((name, i) => results[i]!.push(outcome[name]));
   }
 

@@ -1,6 +1,6 @@
 import { brew, type BrewInput, type BrewOutcome } from './brew.ts';
 import type { BrewModel } from './model.ts';
-import { SHIFTS, SHOWN_SIGMAS, SIGMAS, type GrindBy } from './spreads.ts';
+import { movedBrew, SHIFTS, SHOWN_SIGMAS, SIGMAS, type GrindBy } from './spreads.ts';
 
 /** 5th and 95th percentile. */
 export interface Range {
@@ -36,7 +36,7 @@ export function brewRange(
   const { ofScoop, grindBy = 'mill' } = options;
   const shifted: ((sigmas: number) => BrewOutcome)[] = Object.values(SHIFTS).map(
     (shift) => (sigmas) => {
-      const moved = shift({ input, model }, sigmas, grindBy);
+      const moved = movedBrew({ input, model }, shift(sigmas, grindBy));
       return brew(moved.input, moved.model);
     },
   );

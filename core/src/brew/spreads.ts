@@ -34,51 +34,64 @@ export interface KnownBrew {
   readonly model: BrewModel;
 }
 
-/** A brew with one of its uncertain inputs moved by a number of standard deviations. */
-type Shift = (brew: KnownBrew, sigmas: number, by: GrindBy) => KnownBrew;
+/** How far a brew is moved in what nobody knows exactly. */
+interface Moved extends Deviation {
+  readonly yieldTimes: number;
+  readonly rateTimes: number;
+  /** Added to what the grounds retain, g/g. */
+  readonly retainedGPerG: number;
+  readonly caffeineTimes: number;
+}
+const UNMOVED: Moved = Object.freeze({
+  ...NO_DEVIATION,
+  yieldTimes: 1,
+  rateTimes: 1,
+  retainedGPerG: 0,
+  caffeineTimes: 1,
+});
 
 /** Whether a mill's setting stands behind the grind, or no more than its word. */
 export type GrindBy = 'mill' | 'word';
 
-const withModel = ({ input, model }: KnownBrew, over: Partial<BrewModel>): KnownBrew => ({
-  input,
-  model: { ...model, ...over },
-});
-const deviating = ({ input, model }: KnownBrew, over: Partial<Deviation>): KnownBrew => ({
-  input: { ...input, deviation: { ...NO_DEVIATION, ...input.deviation, ...over } },
-  model,
-});
+/** One uncertain input, moved by a number of standard deviations. */
+type Shift = (sigmas: number, by: GrindBy) => Partial<Moved>;
 
 /**
  * How each input that a brewer does not know exactly is uncertain: yield, retained liquid, wetting and
  * temperature normal, the rate, the diameter and the caffeine lognormal.
  */
 export const SHIFTS = {
-  equilibriumYield: (brew, sigmas) =>
-    withModel(brew, {
-      equilibriumYieldFrac:
-        brew.model.equilibriumYieldFrac * Math.max(0.2, 1 + sigmas * SIGMAS.soluble),
-    }),
-  diffusivity: (brew, sigmas) =>
-    withModel(brew, {
-      diffusivity22M2PerS:
-        brew.model.diffusivity22M2PerS * Math.exp(sigmas * SIGMAS.logDiffusivity),
-    }),
-  retained: (brew, sigmas) => {
-    const { method } = brew.input.filtration;
-    const retainedGPerG = brew.model.retainedGPerG[method] + sigmas * SIGMAS.retainedGPerG;
-    return withModel(brew, {
-      retainedGPerG: { ...brew.model.retainedGPerG, [method]: retainedGPerG },
-    });
-  },
-  grindSize: (brew, sigmas, by) => {
-    const sigma = by === 'word' ? SIGMAS.logDiameterByWord : SIGMAS.logDiameter;
-    return deviating(brew, { diameterTimes: Math.exp(sigmas * sigma) });
-  },
-  wetting: (brew, sigmas) => deviating(brew, { wetFrac: sigmas * SIGMAS.wetFrac }),
-  temperature: (brew, sigmas) => deviating(brew, { tempC: sigmas * SIGMAS.tempC }),
-  caffeine: (brew, sigmas) =>
-    withModel(brew, {
-      caffeineMgPerG: brew.model.caffeineMgPerG * Math.exp(sigmas * SIGMAS.logCaffeine),
-    }),
+  equilibriumYield: (sigmas) => ({ yieldTimes: Math.max(0.2, 1 + sigmas * SIGMAS.soluble) }),
+  diffusivity: (sigmas) => ({ rateTimes: Math.exp(sigmas * SIGMAS.logDiffusivity) }),
+  retained: (sigmas) => ({ retainedGPerG: sigmas * SIGMAS.retainedGPerG }),
+  grindSize: (sigmas, by) => ({
+    diameterTimes: Math.exp(
+      sigmas * (by === 'word' ? SIGMAS.logDiameterByWord : SIGMAS.logDiameter),
+    ),
+  }),
+  wetting: (sigmas) => ({ wetFrac: sigmas * SIGMAS.wetFrac }),
+  temperature: (sigmas) => ({ tempC: sigmas * SIGMAS.tempC }),
+  caffeine: (sigmas) => ({ caffeineTimes: Math.exp(sigmas * SIGMAS.logCaffeine) }),
 } as const satisfies Record<string, Shift>;
+
+/** @returns a brew moved in all of its uncertain inputs at once; what is left out stays */
+export function movedBrew({ input, model }: KnownBrew, by: Partial<Moved>): KnownBrew {
+  const { yieldTimes, rateTimes, retainedGPerG, caffeineTimes, diameterTimes, wetFrac, tempC } = {
+    ...UNMOVED,
+    ...by,
+  };
+  const { method } = input.filtration;
+  return {
+    input: { ...input, deviation: { diameterTimes, wetFrac, tempC } },
+    model: {
+      ...model,
+      equilibriumYieldFrac: model.equilibriumYieldFrac * yieldTimes,
+      diffusivity22M2PerS: model.diffusivity22M2PerS * rateTimes,
+      retainedGPerG: {
+        ...model.retainedGPerG,
+        [method]: model.retainedGPerG[method] + retainedGPerG,
+      },
+      caffeineMgPerG: model.caffeineMgPerG * caffeineTimes,
+    },
+  };
+}

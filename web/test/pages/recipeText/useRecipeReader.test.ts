@@ -59,6 +59,58 @@ describe('useRecipeReader', () => {
     expect(made.steep[0]).to.include({ place: 'counter', hours: 12 });
   });
 
+  it('takes what the text does not say from the shop’s defaults, and nothing from the plan before', async () => {
+    const { recipes, set, planOf } = await open();
+    set(0, '100 g coffee, 700 g water');
+    const before = {
+      ...plan,
+      grind: 'fine' as const,
+      waterC: 60,
+      wetting: 'pour' as const,
+      bed: 'held' as const,
+      agitationHours: [2],
+      filtration: { method: 'squeeze' as const, rinseG: 500 },
+    };
+    expect(planOf(recipes.value[0]!.read!, before)).to.deep.include({
+      coffeeId: plan.coffeeId,
+      doseG: 100,
+      waterG: 700,
+      grind: 'coarse',
+      waterC: 12,
+      wetting: 'stages',
+      bed: 'loose',
+      agitationHours: [],
+      filtration: { method: 'drain', rinseG: 0 },
+    });
+  });
+
+  it('takes what it does say: places in sequence, straining, a rinse', async () => {
+    const { recipes, set, planOf } = await open();
+    set(
+      0,
+      '100 g medium coffee, 700 g water at 20 °C, 4 h on the counter then 12 h in the fridge, squeeze, rinse with 100 g water',
+    );
+    const made = planOf(recipes.value[0]!.read!, plan)!;
+    expect(made).to.deep.include({ grind: 'medium', waterC: 20 });
+    expect(made.filtration).to.deep.equal({ method: 'squeeze', rinseG: 100 });
+    expect(made.steep.map(({ place, hours }) => [place, hours])).to.deep.equal([
+      ['counter', 4],
+      ['fridge', 12],
+    ]);
+  });
+
+  it('asks how large the vessel is, and reads on with the answer', async () => {
+    const { recipes, set, answer } = await open();
+    set(0, '100 g coffee in a jar, fill it up with water, 16 h');
+    const { read } = recipes.value[0]!;
+    if (read?.status !== 'unread') throw new Error(read?.status);
+    expect(read.choices).to.include('a 2 L jar');
+    answer(0, 'a 2 L jar');
+    const again = recipes.value[0]!.read;
+    if (again?.status !== 'read') throw new Error(again?.status);
+    expect(again.water.massG.value).to.be.closeTo((2000 - 77) * 0.9982, 2);
+  });
+
   it('makes no plan of what it cannot read', async () => {
     const { planOf } = await open();
     expect(planOf({ status: 'unread', message: '' } as never, plan)).to.equal(null);
