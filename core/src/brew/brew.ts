@@ -63,7 +63,7 @@ export interface BrewPoint {
  */
 export function brew(input: BrewInput, model: BrewModel): BrewOutcome {
   requireBrew(input, model);
-  const { doseG, waterG, filtration } = input;
+  const { doseG, waterG, filtration, deviation = NO_DEVIATION } = input;
   const { reachable, release } = yieldCourse(input, model);
   const releasedFrac = release(input.steepS);
   const extractionYieldFrac = reachable * releasedFrac;
@@ -73,11 +73,16 @@ export function brew(input: BrewInput, model: BrewModel): BrewOutcome {
     doseG,
     liquidG,
     strengthFrac: steeped,
-    retainedGPerG: model.retainedGPerG[filtration.method],
+    retainedGPerG: model.retainedGPerG[filtration.method] + deviation.retainedGPerG,
     rinseG: filtration.rinseG,
   });
   const steepedCaffeine =
-    (model.caffeineMgPerG * doseG * CONSTANTS.caffeineOutFrac.value * releasedFrac) / liquidG;
+    (model.caffeineMgPerG *
+      deviation.caffeineTimes *
+      doseG *
+      CONSTANTS.caffeineOutFrac.value *
+      releasedFrac) /
+    liquidG;
   return {
     doseG,
     waterG,
@@ -123,7 +128,8 @@ export function brewCurve(
 
 function yieldCourse(input: BrewInput, model: BrewModel) {
   const { doseG, waterG, grind, wetting, agitationS, history } = input;
-  const { equilibriumYieldFrac } = model;
+  const { deviation = NO_DEVIATION } = input;
+  const equilibriumYieldFrac = model.equilibriumYieldFrac * deviation.yieldTimes;
   return {
     reachable: yieldAtRatioFrac({ ratio: waterG / doseG, equilibriumYieldFrac }),
     release: createRelease({
@@ -133,7 +139,7 @@ function yieldCourse(input: BrewInput, model: BrewModel) {
       history,
       diffusivity22M2PerS: model.diffusivity22M2PerS,
       bed: input.bed ?? 'loose',
-      deviation: input.deviation ?? NO_DEVIATION,
+      deviation,
     }),
   };
 }

@@ -4,7 +4,8 @@ import { createRandom } from '../numeric/random.ts';
 import { brew, type BrewInput } from './brew.ts';
 import type { BrewModel } from './model.ts';
 import type { Range } from './range.ts';
-import { movedBrew, SHIFTS, SIGMAS, type GrindBy } from './spreads.ts';
+import { NO_DEVIATION } from './release.ts';
+import { SHIFTS, SIGMAS, type GrindBy } from './spreads.ts';
 
 /** What a brew's result is uncertain by. */
 const UNCERTAIN_INPUTS = [
@@ -78,15 +79,14 @@ export function createMonteCarlo(input: {
 
   function draw(): void {
     let { brew: drawn } = input;
-    const moved = {};
+    const deviation = { ...NO_DEVIATION };
     inputs.forEach((name, i) => {
       const z = random.normal();
       normals[i]!.push(z);
       if (name === 'looseDensity') drawn = ofScoop!(Math.max(0.2, 1 + z * SIGMAS.looseDensity));
-      else Object.assign(moved, SHIFTS[name](z, grindBy));
+      else Object.assign(deviation, SHIFTS[name](z, grindBy));
     });
-    const known = movedBrew({ input: drawn, model: input.model }, moved);
-    const outcome = brew(known.input, known.model);
+    const outcome = brew({ ...drawn, deviation }, input.model);
     OUTPUTS.forEach((name, i) => results[i]!.push(outcome[name]));
   }
 

@@ -1,6 +1,7 @@
 import { brew, type BrewInput, type BrewOutcome } from './brew.ts';
 import type { BrewModel } from './model.ts';
-import { movedBrew, SHIFTS, SHOWN_SIGMAS, SIGMAS, type GrindBy } from './spreads.ts';
+import { NO_DEVIATION } from './release.ts';
+import { SHIFTS, SHOWN_SIGMAS, SIGMAS, type GrindBy } from './spreads.ts';
 
 /** 5th and 95th percentile. */
 export interface Range {
@@ -35,10 +36,8 @@ export function brewRange(
 ): BrewRange {
   const { ofScoop, grindBy = 'mill' } = options;
   const shifted: ((sigmas: number) => BrewOutcome)[] = Object.values(SHIFTS).map(
-    (shift) => (sigmas) => {
-      const moved = movedBrew({ input, model }, shift(sigmas, grindBy));
-      return brew(moved.input, moved.model);
-    },
+    (shift) => (sigmas) =>
+      brew({ ...input, deviation: { ...NO_DEVIATION, ...shift(sigmas, grindBy) } }, model),
   );
   if (ofScoop !== undefined)
     shifted.push((sigmas) => brew(ofScoop(1 + sigmas * SIGMAS.looseDensity), model));

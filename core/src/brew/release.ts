@@ -24,8 +24,22 @@ export interface Deviation {
   readonly wetFrac: number;
   /** Added to the temperature of every place, °C. */
   readonly tempC: number;
+  /** Equilibrium yield, rate and caffeine over those of the model. */
+  readonly yieldTimes: number;
+  readonly rateTimes: number;
+  readonly caffeineTimes: number;
+  /** Added to what the grounds retain, g/g. */
+  readonly retainedGPerG: number;
 }
-export const NO_DEVIATION: Deviation = Object.freeze({ diameterTimes: 1, wetFrac: 0, tempC: 0 });
+export const NO_DEVIATION: Deviation = Object.freeze({
+  diameterTimes: 1,
+  wetFrac: 0,
+  tempC: 0,
+  yieldTimes: 1,
+  rateTimes: 1,
+  caffeineTimes: 1,
+  retainedGPerG: 0,
+});
 
 /**
  * Release of the soluble matter with time: each share of the grounds gives its free part when it
@@ -57,7 +71,11 @@ export function createRelease(input: {
   const freeFrac = freeFracOf(diameterUm);
   const held = bed === 'held' ? CONSTANTS.heldBedTimes.value : 1;
   const perRadius2 =
-    (4 * input.diffusivity22M2PerS * held * warmerTimes(history, deviation.tempC)) /
+    (4 *
+      input.diffusivity22M2PerS *
+      deviation.rateTimes *
+      held *
+      warmerTimes(history, deviation.tempC)) /
     (diameterUm * 1e-6) ** 2;
   const ofCohort = (equivalentS: number): number =>
     freeFrac + (1 - freeFrac) * spreadReleaseFrac(perRadius2 * equivalentS);

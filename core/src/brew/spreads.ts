@@ -1,7 +1,5 @@
 import { CONSTANTS } from '../constants.ts';
-import type { BrewInput } from './brew.ts';
-import type { BrewModel } from './model.ts';
-import { NO_DEVIATION, type Deviation } from './release.ts';
+import type { Deviation } from './release.ts';
 
 const { solubleFrac, diffusivity22M2PerS, retainedSpreadGPerG, looseDensitySpreadFrac } = CONSTANTS;
 const { diameterSpreadFrac, diameterStepFrac, wetSpreadFrac, placeSpreadC } = CONSTANTS;
@@ -28,33 +26,11 @@ export const SIGMAS = {
   logCaffeine: Math.log(arabicaCaffeineFrac.high / arabicaCaffeineFrac.low) / 2 / HALF_WIDTH_SIGMAS,
 } as const;
 
-/** A brew with what is known of its coffee. */
-export interface KnownBrew {
-  readonly input: BrewInput;
-  readonly model: BrewModel;
-}
-
-/** How far a brew is moved in what nobody knows exactly. */
-interface Moved extends Deviation {
-  readonly yieldTimes: number;
-  readonly rateTimes: number;
-  /** Added to what the grounds retain, g/g. */
-  readonly retainedGPerG: number;
-  readonly caffeineTimes: number;
-}
-const UNMOVED: Moved = Object.freeze({
-  ...NO_DEVIATION,
-  yieldTimes: 1,
-  rateTimes: 1,
-  retainedGPerG: 0,
-  caffeineTimes: 1,
-});
-
 /** Whether a mill's setting stands behind the grind, or no more than its word. */
 export type GrindBy = 'mill' | 'word';
 
 /** One uncertain input, moved by a number of standard deviations. */
-type Shift = (sigmas: number, by: GrindBy) => Partial<Moved>;
+type Shift = (sigmas: number, by: GrindBy) => Partial<Deviation>;
 
 /**
  * How each input that a brewer does not know exactly is uncertain: yield, retained liquid, wetting and
@@ -73,25 +49,3 @@ export const SHIFTS = {
   temperature: (sigmas) => ({ tempC: sigmas * SIGMAS.tempC }),
   caffeine: (sigmas) => ({ caffeineTimes: Math.exp(sigmas * SIGMAS.logCaffeine) }),
 } as const satisfies Record<string, Shift>;
-
-/** @returns a brew moved in all of its uncertain inputs at once; what is left out stays */
-export function movedBrew({ input, model }: KnownBrew, by: Partial<Moved>): KnownBrew {
-  const { yieldTimes, rateTimes, retainedGPerG, caffeineTimes, diameterTimes, wetFrac, tempC } = {
-    ...UNMOVED,
-    ...by,
-  };
-  const { method } = input.filtration;
-  return {
-    input: { ...input, deviation: { diameterTimes, wetFrac, tempC } },
-    model: {
-      ...model,
-      equilibriumYieldFrac: model.equilibriumYieldFrac * yieldTimes,
-      diffusivity22M2PerS: model.diffusivity22M2PerS * rateTimes,
-      retainedGPerG: {
-        ...model.retainedGPerG,
-        [method]: model.retainedGPerG[method] + retainedGPerG,
-      },
-      caffeineMgPerG: model.caffeineMgPerG * caffeineTimes,
-    },
-  };
-}

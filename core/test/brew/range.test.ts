@@ -2,6 +2,7 @@ import { expect } from 'chai';
 import { brew, type BrewInput } from '../../src/brew/brew.ts';
 import { USUAL_MODEL } from '../../src/brew/model.ts';
 import { brewRange } from '../../src/brew/range.ts';
+import { NO_DEVIATION } from '../../src/brew/release.ts';
 import { constantTemperature } from '../../src/brew/temperature.ts';
 import { expectNear } from '../near.ts';
 
@@ -76,7 +77,7 @@ describe('what the range counts', () => {
         plain({
           steepS: 4 * HOUR,
           history: constantTemperature([{ durationS: 48 * HOUR, tempC: 10 }]),
-          deviation: { diameterTimes: 1, wetFrac: 0, tempC },
+          deviation: { ...NO_DEVIATION, tempC },
         }),
         USUAL_MODEL,
       ).extractionYieldFrac;
