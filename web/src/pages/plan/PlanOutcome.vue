@@ -58,6 +58,12 @@ const asked = computed(() => {
   ];
 });
 
+// What is no more than a note stands below the clock, which says when somebody must be there.
+const cautions = computed(() => ({
+  warn: props.result.cautions.filter(({ severity }) => severity === 'warn'),
+  note: props.result.cautions.filter(({ severity }) => severity === 'note'),
+}));
+
 // A no-break space, because thin ones are as wide as a figure in this type.
 const big = (text: string): string => text.replace('\u2009', '\u00a0');
 const write = (frac: number): string => `${percentFigure(frac)}\u00a0%`;
@@ -168,8 +174,9 @@ const noStart = computed(() => {
         @why="emit('why', about)"
       />
     </div>
-    <CautionList :cautions="result.cautions" />
+    <CautionList :cautions="cautions.warn" />
     <slot name="clock" />
+    <CautionList :cautions="cautions.note" />
     <div class="start no-print">
       <ElButton
         type="primary"
