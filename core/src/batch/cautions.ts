@@ -25,13 +25,18 @@ interface PlannedBatch {
   readonly waterC: number;
 }
 
-type Rule = (planned: PlannedBatch) => Caution | null;
+/** Hours above the limit of cold holding: of the slurry, and of them those in a place that is cold. */
+interface WarmHours {
+  readonly all: number;
+  readonly inCold: number;
+}
+
+type Rule = (planned: PlannedBatch & { readonly warmHours: WarmHours }) => Caution | null;
 
 const COLD_C = CONSTANTS.coldHoldingC.value;
 const STEPS_PER_HOUR = 12;
 
-/** Hours above the limit of cold holding: of the slurry, and of them those in a place that is cold. */
-function hoursAboveCold({ steep, slurry }: PlannedBatch): { all: number; inCold: number } {
+function hoursAboveCold({ steep, slurry }: PlannedBatch): WarmHours {
   let [all, inCold, fromH] = [0, 0, 0];
   for (const { hours, tempC } of steep) {
     const steps = Math.max(1, Math.ceil(hours * STEPS_PER_HOUR));
@@ -56,8 +61,7 @@ const bedAbsorbsAll: Rule = ({ outcome, retainedGPerG }) => {
   };
 };
 
-const longSteep: Rule = (planned) => {
-  const { all, inCold } = hoursAboveCold(planned);
+const longSteep: Rule = ({ warmHours: { all, inCold } }) => {
   if (all > CONSTANTS.warmSteepHours.value && inCold < all)
     return {
       code: 'steep_over_24_h',
@@ -74,9 +78,7 @@ const longSteep: Rule = (planned) => {
 };
 
 /** What is put into the fridge warm, or in a large vessel, stays warm there. */
-const slowToCool: Rule = (planned) => {
-  const { slurry, steep, waterC, outcome } = planned;
-  const { inCold } = hoursAboveCold(planned);
+const slowToCool: Rule = ({ slurry, steep, waterC, outcome, warmHours: { inCold } }) => {
   const fridgeC = Math.min(...steep.map(({ tempC }) => tempC));
   if (!slurry || inCold <= CONSTANTS.coolingHours.value || fridgeC >= COLD_C) return null;
   const limitS = 3600 * CONSTANTS.coolingHours.value;
@@ -162,5 +164,9 @@ const BATCH_RULES: readonly Rule[] = [
 ];
 
 /** @returns cautions about a planned batch, each with its reason and what to do */
-export const batchCautions = (planned: PlannedBatch): Caution[] =>
-  BATCH_RULES.map((rule) => rule(planned)).filter((caution) => caution !== null);
+export function batchCautions(planned: PlannedBatch): Caution[] {
+  const warmHours = hoursAboveCold(planned);
+  return BATCH_RULES.map((rule) => rule({ ...planned, warmHours })).filter(
+    (caution) => caution !== null,
+  );
+}

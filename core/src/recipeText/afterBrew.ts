@@ -1,4 +1,5 @@
 import { scanNumber } from '../units/scanNumber.ts';
+import { fluidOunces } from './fluidOunces.ts';
 import { roleAt, type Clause } from './clauses.ts';
 import type { AmountMention, Mention, Span } from './findMentions.ts';
 
@@ -139,12 +140,16 @@ export function readAfterBrew(input: {
         ? null
         : { proportion: parts, with: dilutedWith(text.slice(...(dilutionClause?.span ?? [0, 0]))) },
     drink: isForAll ? null : drink,
-    rinseMl: rinses.reduce((sum, one) => sum + (one.low + one.high) / 2, 0),
-    addedMl: forAllMl + added.reduce((sum, one) => sum + (one.low + one.high) / 2, 0),
+    rinseMl: sumOf(rinses),
+    addedMl: forAllMl + sumOf(added),
     yieldMl: told ? { low: told.low, high: told.high, span: told.span } : null,
     used,
   };
 }
+
+const middleOf = ({ low, high }: AmountMention): number => (low + high) / 2;
+const sumOf = (amounts: readonly AmountMention[]): number =>
+  amounts.reduce((sum, one) => sum + middleOf(one), 0);
 
 const EACH_WITH_ONE = /\beach (cup|glass|litre|liter|part|jug)\b.*?\b(?:a|an|one|1) \1\b/i;
 /** "Top it up with water to 4 litres": what it comes to, and no water by itself. */
@@ -178,11 +183,10 @@ export function readDrink(input: {
   amounts.forEach((amount, i) => {
     const [, end] = amount.span;
     const after = text.slice(end, amounts[i + 1]?.span[0] ?? text.length);
-    const middle = (amount.low + amount.high) / 2;
     // Ounces of a liquid or of a glass are fluid ones.
-    const volumeMl = amount.unit === 'ounce' ? middle * (29.5735295625 / 28.349523125) : middle;
+    const volumeMl = middleOf(fluidOunces(amount));
     if (GLASS.test(after)) cupMl ??= volumeMl;
-    else if (/^\s*(?:of\s+)?(?:\w+\s+)?ice\b/i.test(after)) ice = { massG: middle };
+    else if (/^\s*(?:of\s+)?(?:\w+\s+)?ice\b/i.test(after)) ice = { massG: middleOf(amount) };
     else {
       const isLabelled = /\b(?:concentrate|cold brew)\s*[:(]?\s*$/i.test(
         text.slice(0, amount.span[0]),

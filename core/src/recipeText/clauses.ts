@@ -80,3 +80,10 @@ const roleOf = (clause: string): Role =>
 /** @returns the role of the clause that holds a place of the text */
 export const roleAt = (clauses: readonly Clause[], at: number): Role =>
   clauses.find(({ span: [start, end] }) => at >= start && at < end)?.role ?? 'brew';
+
+/** Parts of a recipe whose amounts, hours and temperatures are none of the brewing. */
+const NO_BREW: ReadonlySet<Role> = new Set(['rinse', 'yield', 'dilute', 'serve', 'keep']);
+
+/** @returns whether a place of the text is about the brewing itself */
+export const isBrewing = (clauses: readonly Clause[], at: number): boolean =>
+  !NO_BREW.has(roleAt(clauses, at));

@@ -57,7 +57,7 @@ export type Mention =
     }
   | { readonly kind: 'roast'; readonly span: Span; readonly roast: 'light' | 'medium' | 'dark' }
   | { readonly kind: 'filtration'; readonly span: Span; readonly method: FiltrationMethod }
-  /** A mark of the time in a transcript, or a time of the day: no part of the recipe. */
+  /** A time of the day, or a mark of time in pasted talk: no part of the recipe. */
   | { readonly kind: 'time'; readonly span: Span }
   | { readonly kind: 'temperature'; readonly span: Span; readonly tempC: number }
   | { readonly kind: 'grind'; readonly span: Span; readonly grind: Grind }
@@ -134,7 +134,7 @@ const hoursByWord = (text: string, at: number): Mention | null =>
     stated: false,
   }));
 
-/** 0:35, [12:04], 7:30 pm: a mark in a transcript, or a time of the day. */
+/** 0:35, [12:04], 7:30 pm: a mark of time in pasted talk, or a time of the day. */
 function timeAt(text: string, at: number): Mention | null {
   const found = sticky(
     /\d{1,2}:\d{2}(?::\d{2})?(?!\d)\s*(am|pm|a\.m\.|p\.m\.|o.clock)?/iy,
@@ -243,21 +243,20 @@ const ratio = (low: number, high: number | undefined, span: Span): Mention => ({
   high: Math.max(low, high ?? low),
 });
 
+/** What so many of are counted in. */
+const PACKS =
+  /^[\s-]*(?:bags?|packs?|packets?|bottles?|tins?|cans?|boxes|cartons?|kettles?|pitchers? of|jugs? of|jars? of)\b/i;
+const COUNT = new RegExp(`(${NUMBER})\\s*(?:(?:x|×|times)\\s*|\\s)(?=[\\d½¼¾⅓⅔])`, 'iy');
+
 /** Two 1 lb bags, 2 x 500 g, three 250 mL jugs: so many times an amount. */
 function countedAt(text: string, at: number): Mention | null {
-  const count = sticky(
-    new RegExp(`(${NUMBER})\\s*(?:(?:x|×|times)\\s*|\\s)(?=[\\d½¼¾⅓⅔])`, 'iy'),
-    text,
-    at,
-  );
+  const count = sticky(COUNT, text, at);
   if (!count || /^a\b/i.test(count[0])) return null;
   const from = at + count[0].length;
   const each = measuredAt(text, from);
   if (each?.kind !== 'amount') return null;
   const isTimes = /x|×|times/i.test(count[0]);
-  const packs =
-    /^[\s-]*(?:bags?|packs?|packets?|bottles?|tins?|cans?|boxes|cartons?|kettles?|pitchers? of|jugs? of|jars? of)\b/i;
-  const pack = packs.exec(text.slice(each.span[1]));
+  const pack = PACKS.exec(text.slice(each.span[1]));
   if (!isTimes && !pack) return null;
   const times = valueOf(count[1]!);
   return {

@@ -1,6 +1,6 @@
-import { brew, type BrewInput } from '../brew/brew.ts';
+import { brew, type BrewInput, type BrewOutcome } from '../brew/brew.ts';
 import { USUAL_MODEL, type BrewModel } from '../brew/model.ts';
-import { brewRange, type Range } from '../brew/range.ts';
+import { brewRange, type BrewRange, type Range } from '../brew/range.ts';
 import { ratioForStrength } from '../brew/solveRatio.ts';
 import { STRENGTH_NAMES, strengthName } from '../brew/strengthName.ts';
 import { slurryTemperature } from '../brew/temperature.ts';
@@ -39,14 +39,18 @@ export function predictRecipe(text: string): PredictedRecipe {
   const read = readRecipe(text);
   if (read.status !== 'read') return read;
   requireWithin({ name: 'text', value: read.ratio.value, min: 0.5, max: 100 });
-  const strength = strengthOf(read);
+  const middle = inputOf(read, { ratio: read.ratio.value, at: 0.5 });
+  const model = modelOfText(read);
+  const outcome = brew(middle, model);
+  const range = brewRange(middle, model, { grindBy: 'word' });
+  const strength = strengthOf(read, outcome, range);
   const name = strengthName(strength.value);
   const { coffee, water, ratio, steep, marks, dilution, yieldMl } = read;
-  const middle = middleOf(read);
-  const range = brewRange(middle, modelOfText(read), { grindBy: 'word' });
-  const notes = [...read.notes, misnamedNote(read, name), yieldNote(yieldMl, range.brewMl)].filter(
-    (note) => note !== null,
-  );
+  const notes = [
+    ...read.notes,
+    misnamedNote(read, name, outcome),
+    yieldNote(yieldMl, range.brewMl),
+  ].filter((note) => note !== null);
   return {
     status: 'read',
     coffee,
@@ -64,7 +68,7 @@ export function predictRecipe(text: string): PredictedRecipe {
     rinseG: read.rinseMl * waterDensityGPerMl(WATER_C),
     strengthFrac: strength,
     strengthName: name,
-    brewMl: { ...range.brewMl, value: brew(middle, modelOfText(read)).brewMl },
+    brewMl: { ...range.brewMl, value: outcome.brewMl },
     dilution: dilution && {
       ...dilution,
       strengthFrac: strength.value / (1 + dilution.proportion),
@@ -72,7 +76,7 @@ export function predictRecipe(text: string): PredictedRecipe {
     thinned:
       read.addedMl === 0
         ? null
-        : { waterMl: read.addedMl, strengthFrac: thinnedFrac(read, middle) },
+        : { waterMl: read.addedMl, strengthFrac: thinnedFrac(read, outcome) },
     drink: read.drink && toldDrink(read.drink),
     notes: notes.map(({ code, text: why, span }) => ({
       code,
@@ -93,12 +97,7 @@ const modelOfText = ({ decafFrac }: ReadRecipe): BrewModel =>
     ? USUAL_MODEL
     : { ...USUAL_MODEL, caffeineMgPerG: caffeineMgPerG({ robustaFrac: 0, decafFrac }) };
 
-/** The brew with its hours in the middle of what is told. */
-const middleOf = (read: ReadRecipe): BrewInput =>
-  inputOf(read, { ratio: read.ratio.value, at: 0.5 });
-
-function thinnedFrac(read: ReadRecipe, middle: BrewInput): number {
-  const { brewG, strengthFrac } = brew(middle, modelOfText(read));
+function thinnedFrac(read: ReadRecipe, { brewG, strengthFrac }: BrewOutcome): number {
   return (strengthFrac * brewG) / (brewG + read.addedMl * waterDensityGPerMl(WATER_C));
 }
 
@@ -150,13 +149,14 @@ function inputOf(read: ReadRecipe, over: { ratio: number; at: number }): BrewInp
 }
 
 /** Strength in the middle of what was stated; the range adds stated ranges and the model's in squares. */
-function strengthOf(read: ReadRecipe): { value: number; low: number; high: number } {
+function strengthOf(
+  read: ReadRecipe,
+  { strengthFrac: value }: BrewOutcome,
+  { strengthFrac: model }: BrewRange,
+): { value: number; low: number; high: number } {
   const { ratio } = read;
-  const middle = middleOf(read);
   const at = (over: { ratio: number; at: number }): number =>
     brew(inputOf(read, over), USUAL_MODEL).strengthFrac;
-  const value = brew(middle, USUAL_MODEL).strengthFrac;
-  const model = brewRange(middle, USUAL_MODEL, { grindBy: 'word' }).strengthFrac;
   const down = Math.hypot(
     value - model.low,
     value - at({ ratio: ratio.high, at: 0.5 }),
@@ -173,6 +173,7 @@ function strengthOf(read: ReadRecipe): { value: number; low: number; high: numbe
 function misnamedNote(
   read: ReadRecipe,
   name: PredictRecipeResponse['strengthName'],
+  { releasedFrac }: BrewOutcome,
 ): RecipeNote | null {
   const { claim, ratio } = read;
   if (!claim) return null;
@@ -180,7 +181,7 @@ function misnamedNote(
   if (claim.means === 'concentrate' && !isStrong) {
     const needed = ratioForStrength({
       strengthFrac: CONCENTRATE_FROM,
-      releasedFrac: brew(middleOf(read), USUAL_MODEL).releasedFrac,
+      releasedFrac,
       equilibriumYieldFrac: USUAL_MODEL.equilibriumYieldFrac,
     });
     const would = needed === null ? '' : ` It would need 1:${needed.toFixed(1)} or less.`;

@@ -1,7 +1,7 @@
 import { looseDensityGPerMl, type Grind } from '../coffee/grinds.ts';
 import { assignSubjects, type SubjectedAmount } from './assignSubjects.ts';
 import { readAfterBrew, readDrink, type AfterBrew, type ToldDrink } from './afterBrew.ts';
-import { clausesOf, roleAt, type Clause, type Role } from './clauses.ts';
+import { clausesOf, isBrewing, type Clause } from './clauses.ts';
 import { findMentions, type Mention, type Span } from './findMentions.ts';
 import { isOfPlace, readSteep, type ReadSteep, type SteepPiece } from './readSteep.ts';
 import type { FiltrationMethod } from '../brew/filtration.ts';
@@ -84,7 +84,7 @@ function readIn(
   const amounts = assignSubjects({
     text,
     amounts: all('amount').filter(
-      ({ span }) => !after.used.has(span) && !NO_BREW.has(roleAt(clauses, span[0])),
+      ({ span }) => !after.used.has(span) && isBrewing(clauses, span[0]),
     ),
     clauses,
   });
@@ -118,13 +118,10 @@ function readIn(
   if (!statedGrind)
     notes.push(assumed('grind', `No grind is given; ${USUAL_GRIND} is assumed.`, wholeOf(text)));
   const waterC =
-    all('temperature').find(
-      (one) => !NO_BREW.has(roleAt(clauses, one.span[0])) && !isOfPlace(text, one),
-    )?.tempC ?? null;
+    all('temperature').find((one) => isBrewing(clauses, one.span[0]) && !isOfPlace(text, one))
+      ?.tempC ?? null;
   const steep = readSteep({ text, mentions, clauses, waterC, notes });
-  const claim = all('claim').find(
-    ({ span }) => !NO_BREW.has(roleAt(clauses, span[0])) && isClaim(text, span),
-  );
+  const claim = all('claim').find(({ span }) => isBrewing(clauses, span[0]) && isClaim(text, span));
   const unused = amounts.filter(({ subject }) => subject === null);
   for (const amount of unused)
     notes.push(
@@ -182,9 +179,6 @@ function drinkAlone(text: string, mentions: readonly Mention[]): ReadDrinkText |
   const marks = amounts.map(({ span }) => ({ span, as: used.has(span) ? 'drink' : 'unused' }));
   return { status: 'drink', drink, marks };
 }
-
-/** Parts of a recipe whose amounts are neither coffee nor water of the steep. */
-const NO_BREW: ReadonlySet<Role> = new Set(['rinse', 'yield', 'dilute', 'serve', 'keep']);
 
 /** "A concentrate" tells what it is; "80 mL of concentrate" is an amount of it. */
 const isClaim = (text: string, [start]: Span): boolean =>

@@ -1,5 +1,4 @@
-import type { Clause } from './clauses.ts';
-import { roleAt } from './clauses.ts';
+import { isBrewing, roleAt, type Clause } from './clauses.ts';
 import type { Mention, Span } from './findMentions.ts';
 import { assumed, quote, wholeOf, type RecipeNote } from './recipeNote.ts';
 import type { SteepPlaceWord } from './words.ts';
@@ -45,8 +44,7 @@ export function readSteep(input: {
 }): ReadSteep {
   const { text, mentions, clauses, waterC, notes } = input;
   const isSteeping = ({ span: [start] }: Mention): boolean =>
-    (/\bafter\s+(?:about\s+)?$/i.test(text.slice(0, start)) ||
-      !['keep', 'serve', 'dilute', 'rinse', 'yield'].includes(roleAt(clauses, start))) &&
+    (/\bafter\s+(?:about\s+)?$/i.test(text.slice(0, start)) || isBrewing(clauses, start)) &&
     !isAside(text, start);
   const steeping = mentions.filter(isSteeping);
   const allHours = steeping.filter(
