@@ -8,7 +8,7 @@ export interface AfterBrew {
   /** So many parts of something to one of the brew. */
   readonly dilution: { readonly proportion: number; readonly with: string } | null;
   /** One drink of it, as it is served. */
-  readonly drink: ToldDrink | null;
+  readonly drink: StatedDrink | null;
   /** Water through the spent grounds, or into the jug, mL. */
   readonly rinseMl: number;
   /** Water into the brew once it is out, mL. */
@@ -18,11 +18,11 @@ export interface AfterBrew {
   readonly used: ReadonlySet<Span>;
 }
 
-/** A drink as somebody tells it. */
-export interface ToldDrink {
+/** A drink as somebody states it. */
+export interface StatedDrink {
   readonly concentrateMl: number | null;
   readonly additions: readonly { readonly ingredient: string; readonly volumeMl: number }[];
-  /** To the rim of its glass, mL; null where no glass is told. */
+  /** To the rim of its glass, mL; null where no glass is stated. */
   readonly cupMl: number | null;
   readonly ice: { readonly massG: number } | 'full' | null;
 }
@@ -98,7 +98,7 @@ export function readAfterBrew(input: {
       within('yield')(one) || yieldsAfter(text, one) || TOPPED_TO.test(text.slice(0, one.span[0])),
   );
   for (const { span } of yields) used.add(span);
-  const [told] = yields;
+  const [stated] = yields;
 
   const dilutes = mentions.filter(within('dilute', 'serve')).find(({ kind }) => kind === 'ratio');
   if (dilutes) used.add(dilutes.span);
@@ -108,7 +108,7 @@ export function readAfterBrew(input: {
     /\b(?:equal|half|fifty|50|same amount|one to one)\b/i.test(text.slice(...dilutionClause.span));
   const inParts = clauses
     .filter(({ role }) => role === 'dilute' || role === 'serve')
-    .map(({ span }) => TOLD_PARTS.exec(text.slice(...span)))
+    .map(({ span }) => STATED_PARTS.exec(text.slice(...span)))
     .find((found) => found !== null);
   const spoken = inParts ? partsOf(inParts[2]!) / partsOf(inParts[1]!) : null;
   const eachIn = clauses.find(
@@ -142,7 +142,7 @@ export function readAfterBrew(input: {
     drink: isForAll ? null : drink,
     rinseMl: sumOf(rinses),
     addedMl: forAllMl + sumOf(added),
-    yieldMl: told ? { low: told.low, high: told.high, span: told.span } : null,
+    yieldMl: stated ? { low: stated.low, high: stated.high, span: stated.span } : null,
     used,
   };
 }
@@ -155,7 +155,7 @@ const EACH_WITH_ONE = /\beach (cup|glass|litre|liter|part|jug)\b.*?\b(?:a|an|one
 /** "Top it up with water to 4 litres": what it comes to, and no water by itself. */
 const TOPPED_TO = /\b(?:top|fill|bring|make)\w*\s[^.;,]*\bto\s+(?:about\s+)?$/i;
 const PART = '(\\d+(?:\\.\\d+)?|one|two|three|four)';
-const TOLD_PARTS = new RegExp(
+const STATED_PARTS = new RegExp(
   `${PART} parts? (?:of )?(?:\\w+ )?(?:concentrate|cold brew|brew|coffee)[^.]{0,12}?${PART} parts?`,
   'i',
 );
@@ -168,17 +168,17 @@ const yieldsAfter = (text: string, { span: [start, end] }: AmountMention): boole
   (/\b(?:for|to make)\s+(?:about\s+)?(?:\w+\s+)?$/i.test(text.slice(0, start)) &&
     /^\s*(?:of )?(?:\w+ )?(?:concentrate|cold brew|brew)\b/i.test(text.slice(end)));
 
-/** @returns a drink out of the amounts of its clauses; null where they tell none */
+/** @returns a drink out of the amounts of its clauses; null where they state none */
 export function readDrink(input: {
   text: string;
   amounts: readonly AmountMention[];
   used: Set<Span>;
   of: readonly Clause[];
-}): ToldDrink | null {
+}): StatedDrink | null {
   const { text, amounts, used, of } = input;
   let concentrateMl: number | null = null;
   let cupMl: number | null = null;
-  let ice: ToldDrink['ice'] = null;
+  let ice: StatedDrink['ice'] = null;
   const additions: { ingredient: string; volumeMl: number }[] = [];
   amounts.forEach((amount, i) => {
     const [, end] = amount.span;
@@ -210,6 +210,6 @@ export function readDrink(input: {
     const found = INGREDIENTS.find(([pattern]) => pattern.test(what!));
     if (found) additions.push({ ingredient: found[1], volumeMl: SPLASH_ML });
   }
-  const isTold = concentrateMl !== null || additions.length > 0;
-  return isTold ? { concentrateMl, additions, cupMl, ice } : null;
+  const isStated = concentrateMl !== null || additions.length > 0;
+  return isStated ? { concentrateMl, additions, cupMl, ice } : null;
 }

@@ -30,7 +30,7 @@ export function assignSubjects(input: {
   const byAlias = byWord.map((amount, i) => amount.subject ?? aliasSubject(input.text, byWord, i));
   const settled = byWord.map((amount, i) => ({ ...amount, subject: byAlias[i]! }));
   joinPairs(input.text, settled);
-  const told = new Set(settled.map(({ subject }) => subject));
+  const stated = new Set(settled.map(({ subject }) => subject));
   const poured = new Set<Span>();
   return settled.map((amount, i) => {
     if (amount.subject !== null) return amount;
@@ -39,22 +39,22 @@ export function assignSubjects(input: {
     const isPoured =
       ['bloom', 'top up'].includes(roleAt(input.clauses, amount.span[0])) ||
       (wasPoured && POURED_ON.test(input.text.slice(before.span[1], amount.span[0]))) ||
-      (told.has('water') && POURS.test(input.text.slice(0, amount.span[0])));
-    if (isPoured && told.has('coffee')) {
+      (stated.has('water') && POURS.test(input.text.slice(0, amount.span[0])));
+    if (isPoured && stated.has('coffee')) {
       poured.add(amount.span);
       return { ...amount, subject: 'water' };
     }
-    const guess = guessOf(amount, told);
+    const guess = guessOf(amount, stated);
     if (guess === null) return amount;
-    told.add(guess);
+    stated.add(guess);
     return { ...amount, subject: guess, concluded: true };
   });
 }
 
-/** Words by which more of the water just told is poured. */
+/** Words by which more of the water just stated is poured. */
 const POURED_ON = /\b(?:then|another|plus|and|add|pour|top|more)\b|\+/i;
 
-/** "10 tbsp in 32 oz", "30 g to 240 g": of two that tell nothing the first is coffee, the second water. */
+/** "10 tbsp in 32 oz", "30 g to 240 g": of two that state nothing the first is coffee, the second water. */
 function joinPairs(text: string, amounts: SubjectedAmount[]): void {
   if (amounts.some(({ subject }) => subject === 'coffee' || subject === 'water')) return;
   for (const [i, one] of amounts.entries()) {
@@ -69,19 +69,19 @@ function joinPairs(text: string, amounts: SubjectedAmount[]): void {
   }
 }
 
-/** The same right in front of an amount, whatever was told between. */
+/** The same right in front of an amount, whatever was stated between. */
 const POURS =
   /\b(?:pour|add|another|other|more|rest|remaining)\s+(?:(?:the|other|another|in|on|of)\s+)*$/i;
 
-/** What is weighed is coffee and what is poured is water, unless the text has told of it already. */
+/** What is weighed is coffee and what is poured is water, unless the text has stated of it already. */
 function guessOf(
   { quantity }: AmountMention,
-  told: ReadonlySet<Subject | null>,
+  stated: ReadonlySet<Subject | null>,
 ): 'coffee' | 'water' | null {
   const [likely, other] =
     quantity === 'mass' ? (['coffee', 'water'] as const) : (['water', 'coffee'] as const);
-  if (!told.has(likely)) return likely;
-  return told.has(other) ? null : other;
+  if (!stated.has(likely)) return likely;
+  return stated.has(other) ? null : other;
 }
 
 function subjectsByWord({
@@ -179,13 +179,13 @@ function aliasSubject(
   if (
     !endsSentence(here) &&
     next?.subject &&
-    isTold(next.subject) &&
+    isStated(next.subject) &&
     fits(here, next) &&
     (here.unit === next.unit ? JOINT : AGAIN).test(between(here.span, next.span))
   )
     return next.subject;
   // In brackets, or after a comma, behind an amount that has said what it is of.
-  if (before?.subject && isTold(before.subject) && !endsSentence(before) && fits(here, before)) {
+  if (before?.subject && isStated(before.subject) && !endsSentence(before) && fits(here, before)) {
     const gap = between(before.span, here.span);
     const bare = gap.replace(
       /\b(?:of|fresh|cold|filtered|tap|coarse(?:ly)?|medium|ground|grounds|coffee|water|beans?)\b/gi,
@@ -204,4 +204,4 @@ function isPlausible(one: AmountMention, other: AmountMention): boolean {
   return gPerMl > 0.1 && gPerMl < 2;
 }
 
-const isTold = (subject: Subject): boolean => subject === 'coffee' || subject === 'water';
+const isStated = (subject: Subject): boolean => subject === 'coffee' || subject === 'water';

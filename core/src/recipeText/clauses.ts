@@ -18,7 +18,7 @@ const BREAK = new RegExp(
   'gi',
 );
 
-/** Roles by the words that tell them, in the order in which they are looked for. */
+/** Roles by the words that state them, in the order in which they are looked for. */
 const ROLE_WORDS: readonly (readonly [Role, RegExp])[] = [
   [
     'keep',

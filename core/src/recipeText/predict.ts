@@ -8,7 +8,7 @@ import { slurryMl, vesselTimeConstantS } from '../brew/vessel.ts';
 import { caffeineMgPerG } from '../coffee/caffeine.ts';
 import { requireWithin } from '../errors.ts';
 import { waterDensityGPerMl } from '../matter/waterDensity.ts';
-import type { ToldDrink } from './afterBrew.ts';
+import type { StatedDrink } from './afterBrew.ts';
 import { readRecipe, type ReadDrinkText, type ReadRecipe } from './readRecipe.ts';
 import { disagrees, type RecipeNote } from './recipeNote.ts';
 import { WATER_C } from './statedMasses.ts';
@@ -77,7 +77,7 @@ export function predictRecipe(text: string): PredictedRecipe {
       read.addedMl === 0
         ? null
         : { waterMl: read.addedMl, strengthFrac: thinnedFrac(read, outcome) },
-    drink: read.drink && toldDrink(read.drink),
+    drink: read.drink && copyOfDrink(read.drink),
     notes: notes.map(({ code, text: why, span }) => ({
       code,
       text: why,
@@ -87,7 +87,7 @@ export function predictRecipe(text: string): PredictedRecipe {
   };
 }
 
-const toldDrink = (drink: ToldDrink) => ({
+const copyOfDrink = (drink: StatedDrink) => ({
   ...drink,
   additions: drink.additions.map((one) => ({ ...one })),
 });
@@ -101,20 +101,20 @@ function thinnedFrac(read: ReadRecipe, { brewG, strengthFrac }: BrewOutcome): nu
   return (strengthFrac * brewG) / (brewG + read.addedMl * waterDensityGPerMl(WATER_C));
 }
 
-/** How far what is told to come out may lie outside of the range, share of it. */
+/** How far what is stated to come out may lie outside of the range, share of it. */
 const YIELD_OFF_FRAC = 0.1;
 
-function yieldNote(told: ReadRecipe['yieldMl'], expected: Range): RecipeNote | null {
-  if (!told) return null;
+function yieldNote(stated: ReadRecipe['yieldMl'], expected: Range): RecipeNote | null {
+  if (!stated) return null;
   const litres = (volumeMl: number): string => `${(volumeMl / 1000).toFixed(2)} L`;
   const isInside =
-    told.high >= expected.low * (1 - YIELD_OFF_FRAC) &&
-    told.low <= expected.high * (1 + YIELD_OFF_FRAC);
+    stated.high >= expected.low * (1 - YIELD_OFF_FRAC) &&
+    stated.low <= expected.high * (1 + YIELD_OFF_FRAC);
   if (isInside) return null;
   return disagrees(
     'yield',
-    `It says that ${litres((told.low + told.high) / 2)} comes out; ${litres(expected.low)} to ${litres(expected.high)} is expected, because the grounds retain the rest.`,
-    told.span,
+    `It says that ${litres((stated.low + stated.high) / 2)} comes out; ${litres(expected.low)} to ${litres(expected.high)} is expected, because the grounds retain the rest.`,
+    stated.span,
   );
 }
 

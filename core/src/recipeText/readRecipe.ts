@@ -1,6 +1,6 @@
 import { looseDensityGPerMl, type Grind } from '../coffee/grinds.ts';
 import { assignSubjects, type SubjectedAmount } from './assignSubjects.ts';
-import { readAfterBrew, readDrink, type AfterBrew, type ToldDrink } from './afterBrew.ts';
+import { readAfterBrew, readDrink, type AfterBrew, type StatedDrink } from './afterBrew.ts';
 import { clausesOf, isBrewing, type Clause } from './clauses.ts';
 import { findMentions, type Mention, type Span } from './findMentions.ts';
 import { isOfPlace, readSteep, type ReadSteep, type SteepPiece } from './readSteep.ts';
@@ -29,7 +29,7 @@ export interface ReadRecipe {
     /** One place after another. */
     readonly pieces: readonly SteepPiece[];
   };
-  /** Share that is told to be decaffeinated; null where nothing is told. */
+  /** Share that is stated to be decaffeinated; null where nothing is stated. */
   readonly decafFrac: number | null;
   readonly roast: 'light' | 'medium' | 'dark' | null;
   readonly filtration: FiltrationMethod | null;
@@ -39,7 +39,7 @@ export interface ReadRecipe {
   readonly addedMl: number;
   readonly yieldMl: AfterBrew['yieldMl'];
   readonly dilution: AfterBrew['dilution'];
-  readonly drink: ToldDrink | null;
+  readonly drink: StatedDrink | null;
   /** Water temperature that the text states, °C. */
   readonly waterC: number | null;
   readonly claim: { readonly means: Claim; readonly span: Span } | null;
@@ -152,10 +152,10 @@ function readIn(
   };
 }
 
-/** A text that tells no batch but a drink. */
+/** A text that states no batch but a drink. */
 export interface ReadDrinkText {
   readonly status: 'drink';
-  readonly drink: ToldDrink;
+  readonly drink: StatedDrink;
   readonly marks: readonly RecipeMark[];
 }
 
@@ -165,7 +165,7 @@ const COFFEE_AMOUNT =
 const BREWING =
   /\b(?:steep|grounds?|beans?|grind|coarse|overnight|\d+\s*(?:h|hours?|hrs?)\b|coffee (?:to|and) (?:\w+ )?water)/i;
 
-/** A drink where amounts of concentrate, and no coffee to steep, are told. */
+/** A drink where amounts of concentrate, and no coffee to steep, are stated. */
 function drinkAlone(text: string, mentions: readonly Mention[]): ReadDrinkText | null {
   const amounts = mentions.filter((one): one is Of<'amount'> => one.kind === 'amount');
   const follows = (words: RegExp): boolean =>
@@ -180,11 +180,11 @@ function drinkAlone(text: string, mentions: readonly Mention[]): ReadDrinkText |
   return { status: 'drink', drink, marks };
 }
 
-/** "A concentrate" tells what it is; "80 mL of concentrate" is an amount of it. */
+/** "A concentrate" states what it is; "80 mL of concentrate" is an amount of it. */
 const isClaim = (text: string, [start]: Span): boolean =>
   !/(?<![:\d.])\d+(?:[.,]\d+)?\s*[a-z]+\s+(?:of\s+)?(?:\w+\s+)?$/i.test(text.slice(0, start));
 
-/** Share of the coffee that is told to be decaffeinated. */
+/** Share of the coffee that is stated to be decaffeinated. */
 function decafFracOf(text: string, amounts: readonly SubjectedAmount[]): number | null {
   if (!/\bdecaf/i.test(text)) return null;
   const coffees = amounts.filter(({ subject }) => subject === 'coffee');

@@ -27,7 +27,7 @@ const USUAL_HOURS = {
   counter: { low: 12, high: 18 },
   warm: { low: 12, high: 18 },
 };
-/** Shorter than this is a wait, and not a stretch of the steep, unless a place of its own is told. */
+/** Shorter than this is a wait, and not a stretch of the steep, unless a place of its own is stated. */
 const STEEP_FROM_H = 1;
 
 /**
@@ -69,23 +69,19 @@ export function readSteep(input: {
   const long = hours.filter(
     (one) => one.high >= STEEP_FROM_H || (placeOf(text, one, places) !== null && one.high >= 0.25),
   );
-  // Where nothing longer is told, the longest of the minutes is the steep, but for a wait.
+  // Where nothing longer is stated, the longest of the minutes is the steep, but for a wait.
   const minutes = hours
     .filter((one) => one.high >= 0.25 && roleAt(clauses, one.span[0]) !== 'wait')
     .sort((a, b) => b.high - a.high);
-  const told = long.length > 0 ? long : minutes.slice(0, 1);
+  const stated = long.length > 0 ? long : minutes.slice(0, 1);
   // A range and a word for the same night: "overnight, 12 to 14 h".
-  const stretches = told.filter((one, i) => one.stated || isOwnStretch(text, told, i));
+  const stretches = stated.filter((one, i) => one.stated || isOwnStretch(text, stated, i));
   const other = stretches.find(
     ({ span }, i) => i > 0 && /\bor\b/i.test(text.slice(stretches[i - 1]!.span[1], span[0])),
   );
   if (other)
     notes.push(
-      assumed(
-        'first_way',
-        `${quote(text, other)} is another way; the first that is told is taken.`,
-        other.span,
-      ),
+      assumed('first_way', `${quote(text, other)} is another way; the first is taken.`, other.span),
     );
   const sequence = sequenceOf(
     text,
@@ -144,7 +140,7 @@ export function readSteep(input: {
 
 const FRIDGE_UP_TO_C = 8;
 
-/** "12 h at 20 °C" tells the place by its temperature. */
+/** "12 h at 20 °C" states the place by its temperature. */
 export const isOfPlace = (text: string, { span: [start] }: Mention): boolean =>
   /\b(?:h|hrs?|hours?|overnight|steep)\.?\s*(?:at|@)\s*$/i.test(text.slice(0, start));
 const placeByTemp =
@@ -168,12 +164,12 @@ function isAside(text: string, at: number): boolean {
 const NEXT = /\b(?:then|after|followed|next|move)\b/i;
 
 /** Whether a word such as "overnight" is a stretch beside the numbers, and not the same night again. */
-function isOwnStretch(text: string, told: readonly Of<'hours'>[], i: number): boolean {
-  const numbered = told.some(({ stated }) => stated);
+function isOwnStretch(text: string, stated: readonly Of<'hours'>[], i: number): boolean {
+  const numbered = stated.some(({ stated }) => stated);
   if (!numbered) return i === 0;
-  const [before, after] = [told[i - 1], told[i + 1]];
-  const gapBefore = before ? text.slice(before.span[1], told[i]!.span[0]) : '';
-  const gapAfter = after ? text.slice(told[i]!.span[1], after.span[0]) : '';
+  const [before, after] = [stated[i - 1], stated[i + 1]];
+  const gapBefore = before ? text.slice(before.span[1], stated[i]!.span[0]) : '';
+  const gapAfter = after ? text.slice(stated[i]!.span[1], after.span[0]) : '';
   return NEXT.test(gapBefore) || NEXT.test(gapAfter);
 }
 

@@ -13,8 +13,8 @@ const spanSchema = z.tuple([z.number().int(), z.number().int()]);
 
 const placeSchema = z.enum(['counter', 'fridge', 'warm']).nullable();
 
-/** A drink as somebody tells it. */
-const toldDrinkSchema = z.object({
+/** A drink as somebody states it. */
+const statedDrinkSchema = z.object({
   concentrateMl: z.number().nullable(),
   additions: z.array(z.object({ ingredient: z.string(), volumeMl: z.number() })),
   cupMl: z.number().nullable(),
@@ -36,20 +36,20 @@ export const predictRecipeResponse = z.object({
     /** One place after another. */
     pieces: z.array(z.object({ place: placeSchema, hours: rangeSchema })),
   }),
-  /** Of the water, where the text tells it. */
+  /** Of the water, where the text states it. */
   waterC: z.number().nullable(),
   decafFrac: z.number().nullable(),
   roast: z.enum(['light', 'medium', 'dark']).nullable(),
   filtration: z.enum(FILTRATION_METHODS).nullable(),
   rinseG: z.number(),
   brewMl: rangedSchema,
-  /** So many parts to one of the brew, as the text tells, and the strength that this gives. */
+  /** So many parts to one of the brew, as the text states, and the strength that this gives. */
   dilution: z
     .object({ proportion: z.number(), with: z.string(), strengthFrac: z.number() })
     .nullable(),
   /** Water into the brew once it is out. */
   thinned: z.object({ waterMl: z.number(), strengthFrac: z.number() }).nullable(),
-  drink: toldDrinkSchema.nullable(),
+  drink: statedDrinkSchema.nullable(),
   strengthFrac: rangedSchema,
   strengthName: strengthNameSchema,
   notes: z.array(z.object({ code: z.string(), text: z.string(), span: spanSchema })),

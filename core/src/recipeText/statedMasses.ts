@@ -28,7 +28,7 @@ function massOf(amount: AmountMention, densityGPerMl: number, spread: number): R
   return { value, low: amount.low * factor * (1 - give), high: amount.high * factor * (1 + give) };
 }
 
-/** The mass of the coffee: what is told of it in all, and what is told twice must agree. */
+/** The mass of the coffee: what is stated of it in all, and what is stated twice must agree. */
 export function statedMass(input: {
   amounts: readonly SubjectedAmount[];
   subject: 'coffee';
@@ -108,8 +108,8 @@ const AGAIN =
   /^\s*(?:\(|=|\/|,|or\b|that is|i\.e\.|about|roughly|\bof\b|coffee|water|ground|grounds|coarse(?:ly)?|\s)*\s*$/i;
 
 /**
- * Everything that is told of one thing: amounts that come one on top of the other are added, one that
- * is told again in another measure must agree.
+ * Everything that is stated of one thing: amounts that come one on top of the other are added, one that
+ * is stated again in another measure must agree.
  */
 function summed(input: {
   stated: readonly SubjectedAmount[];

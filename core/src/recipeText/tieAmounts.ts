@@ -30,15 +30,15 @@ const BY_VOLUME = /\bby volume\b|\bcups? to cups?\b|\bvolume ratio\b/i;
 
 type RatioMention = Extract<Mention, { kind: 'ratio' }>;
 
-/** The ratio by mass that is told: as it is, by volume, or as so much coffee for so much water. */
+/** The ratio by mass that is stated: as it is, by volume, or as so much coffee for so much water. */
 function ratioOf(input: {
-  toldRatio: RatioMention | undefined;
+  givenRatio: RatioMention | undefined;
   rate: Extract<Mention, { kind: 'rate' }> | undefined;
   looseGPerMl: number;
   text: string;
   notes: RecipeNote[];
 }): RatioMention | undefined {
-  const { toldRatio, rate, looseGPerMl, text, notes } = input;
+  const { givenRatio, rate, looseGPerMl, text, notes } = input;
   const waterGPerMl = waterDensityGPerMl(WATER_C);
   if (rate) {
     const { coffee, waterMl } = rate;
@@ -54,16 +54,16 @@ function ratioOf(input: {
       );
     return { kind: 'ratio', span: rate.span, low: at(coffee.high), high: at(coffee.low) };
   }
-  if (!toldRatio || !BY_VOLUME.test(text)) return toldRatio;
+  if (!givenRatio || !BY_VOLUME.test(text)) return givenRatio;
   const byMass = waterGPerMl / looseGPerMl;
   notes.push(
     assumed(
       'volume_ratio',
-      `${quote(text, toldRatio)} is told by volume: by mass it is 1:${(((toldRatio.low + toldRatio.high) / 2) * byMass).toFixed(1)}.`,
-      toldRatio.span,
+      `${quote(text, givenRatio)} is stated by volume: by mass it is 1:${(((givenRatio.low + givenRatio.high) / 2) * byMass).toFixed(1)}.`,
+      givenRatio.span,
     ),
   );
-  return { ...toldRatio, low: toldRatio.low * byMass, high: toldRatio.high * byMass };
+  return { ...givenRatio, low: givenRatio.low * byMass, high: givenRatio.high * byMass };
 }
 
 /** Masses and ratio out of what is stated of them; what is stated twice must agree. */
@@ -80,10 +80,10 @@ export function tieAmounts(input: {
   text: string;
   notes: RecipeNote[];
 }): { coffeeG: Ranged; waterG: Ranged; ratio: Ranged } | UnreadRecipe {
-  const { coffee, statedRatio: toldRatio, rate, looseGPerMl, text, notes } = input;
+  const { coffee, statedRatio: givenRatio, rate, looseGPerMl, text, notes } = input;
   const vessel = input.vessel && fluidOunces(input.vessel);
   let { water } = input;
-  const statedRatio = ratioOf({ toldRatio, rate, looseGPerMl, text, notes });
+  const statedRatio = ratioOf({ givenRatio, rate, looseGPerMl, text, notes });
   if (coffee && !water && !statedRatio && vessel) {
     // Diluent it up: what the vessel holds, less the room of the wet grounds.
     const room = CONSTANTS.groundsDisplaceMlPerG.value * coffee.massG.value;

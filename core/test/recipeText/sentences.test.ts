@@ -1,25 +1,25 @@
 import { expect } from 'chai';
 import { predictRecipe } from '../../src/recipeText/predict.ts';
 import { readRecipe } from '../../src/recipeText/readRecipe.ts';
-import { SENTENCES, type ToldRecipe } from './sentences.ts';
+import { SENTENCES, type RecipeCase } from './sentences.ts';
 
 const WITHIN = 5e-3;
 const near = (a: number | null | undefined, b: number): boolean =>
   typeof a === 'number' && Math.abs(a - b) <= WITHIN * Math.max(Math.abs(b), 1e-9);
 
 /** What of a reading is not as expected; empty where all is. */
-function missesOf(told: ToldRecipe): string[] {
-  const read = readRecipe(told.text);
-  if (told.asks) {
-    if (read.status !== 'unread') return [`answered instead of asking for ${told.asks}`];
-    return read.lacks === told.asks ? [] : [`asks for ${read.lacks}`];
+function missesOf(stated: RecipeCase): string[] {
+  const read = readRecipe(stated.text);
+  if (stated.asks) {
+    if (read.status !== 'unread') return [`answered instead of asking for ${stated.asks}`];
+    return read.lacks === stated.asks ? [] : [`asks for ${read.lacks}`];
   }
   if (read.status === 'unread') return [`asks for ${read.lacks}`];
   const misses: string[] = [];
   const check = (name: string, isRight: boolean, got: unknown): void => {
     if (!isRight) misses.push(`${name} ${JSON.stringify(got)}`);
   };
-  const { drink } = told;
+  const { drink } = stated;
   if (drink) {
     const got = read.drink;
     if (drink.concentrateMl !== undefined)
@@ -39,52 +39,53 @@ function missesOf(told: ToldRecipe): string[] {
     else if (drink.ice !== undefined)
       check('ice', typeof got?.ice === 'object' && near(got.ice?.massG, drink.ice), got?.ice);
   }
-  if (told.isDrink) {
+  if (stated.isDrink) {
     check('kind', read.status === 'drink', read.status);
     return misses;
   }
   if (read.status !== 'read') return [`read as a ${read.status}`];
   const numbers: (readonly [string, number | undefined, number | null | undefined])[] = [
-    ['coffee', told.coffeeG, read.coffee.massG.value],
-    ['water', told.waterG, read.water.massG.value],
-    ['ratio', told.ratio, read.ratio.value],
-    ['water °C', told.waterC, read.waterC],
-    ['decaf', told.decafFrac, read.decafFrac],
-    ['rinse', told.rinseMl, read.rinseMl],
-    ['added', told.addedMl, read.addedMl],
-    ['yield', told.yieldMl, read.yieldMl?.low],
-    ['dilution', told.dilution, read.dilution?.proportion],
+    ['coffee', stated.coffeeG, read.coffee.massG.value],
+    ['water', stated.waterG, read.water.massG.value],
+    ['ratio', stated.ratio, read.ratio.value],
+    ['water °C', stated.waterC, read.waterC],
+    ['decaf', stated.decafFrac, read.decafFrac],
+    ['rinse', stated.rinseMl, read.rinseMl],
+    ['added', stated.addedMl, read.addedMl],
+    ['yield', stated.yieldMl, read.yieldMl?.low],
+    ['dilution', stated.dilution, read.dilution?.proportion],
   ];
   for (const [name, expected, got] of numbers)
     if (expected !== undefined) check(name, near(got, expected), got);
   const { hours, place, pieces } = read.steep;
-  if (told.hours)
-    check('hours', hours.low === told.hours[0] && hours.high === told.hours[1], hours);
-  if (told.place !== undefined) check('place', place === told.place, place);
-  if (told.pieces)
+  if (stated.hours)
+    check('hours', hours.low === stated.hours[0] && hours.high === stated.hours[1], hours);
+  if (stated.place !== undefined) check('place', place === stated.place, place);
+  if (stated.pieces)
     check(
       'pieces',
       JSON.stringify(pieces.map((piece) => [piece.place, piece.hours.high])) ===
-        JSON.stringify(told.pieces),
+        JSON.stringify(stated.pieces),
       pieces,
     );
-  if (told.grind) check('grind', read.coffee.grind === told.grind, read.coffee.grind);
-  if (told.form) check('form', read.coffee.form === told.form, read.coffee.form);
-  if (told.roast) check('roast', read.roast === told.roast, read.roast);
-  if (told.filtration) check('filtration', read.filtration === told.filtration, read.filtration);
-  if (told.notes) {
-    const whole = predictRecipe(told.text);
+  if (stated.grind) check('grind', read.coffee.grind === stated.grind, read.coffee.grind);
+  if (stated.form) check('form', read.coffee.form === stated.form, read.coffee.form);
+  if (stated.roast) check('roast', read.roast === stated.roast, read.roast);
+  if (stated.filtration)
+    check('filtration', read.filtration === stated.filtration, read.filtration);
+  if (stated.notes) {
+    const whole = predictRecipe(stated.text);
     const codes = whole.status === 'read' ? whole.notes.map(({ code }) => code) : [];
     check(
       'notes',
-      told.notes.every((code) => codes.includes(code)),
+      stated.notes.every((code) => codes.includes(code)),
       codes,
     );
   }
   return misses;
 }
 
-describe('recipes as told', () => {
+describe('recipes in words', () => {
   const scores: string[] = [];
   let [right, all] = [0, 0];
   after(() => {
@@ -93,9 +94,9 @@ describe('recipes as told', () => {
 
   for (const [category, sentences] of Object.entries(SENTENCES))
     it(`${category}: ${sentences.length} sentences`, () => {
-      const misses = sentences.flatMap((told) => {
-        const found = missesOf(told);
-        return found.length > 0 ? [`“${told.text}”: ${found.join('; ')}`] : [];
+      const misses = sentences.flatMap((stated) => {
+        const found = missesOf(stated);
+        return found.length > 0 ? [`“${stated.text}”: ${found.join('; ')}`] : [];
       });
       all += sentences.length;
       right += sentences.length - misses.length;
@@ -104,7 +105,7 @@ describe('recipes as told', () => {
     });
 
   it('has at least 300 of them, no two the same', () => {
-    const texts = Object.values(SENTENCES).flatMap((told) => told.map(({ text }) => text));
+    const texts = Object.values(SENTENCES).flatMap((stated) => stated.map(({ text }) => text));
     expect(texts.length).to.be.at.least(300);
     expect(new Set(texts).size).to.equal(texts.length);
   });

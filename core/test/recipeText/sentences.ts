@@ -3,7 +3,7 @@
  * measures by NIST Handbook 44, water at 20 °C 0.9982 g/mL (Kell 1975), loose coffee coarse 0.32,
  * medium 0.35, extra-coarse 0.30, beans 0.36 g/mL (common practice).
  */
-export interface ToldRecipe {
+export interface RecipeCase {
   readonly text: string;
   readonly coffeeG?: number;
   readonly waterG?: number;
@@ -73,7 +73,7 @@ const WATERS: readonly (readonly [string, number])[] = [
   ['48 fl oz water', 48 * FL_OZ * W],
   ['1 L + 1 L water', 2000 * W],
 ];
-const SUMS: readonly ToldRecipe[] = COFFEES.flatMap(([coffee, coffeeG]) =>
+const SUMS: readonly RecipeCase[] = COFFEES.flatMap(([coffee, coffeeG]) =>
   WATERS.map(([water, waterG], i) => ({
     text: [
       `${coffee}, ${water}, 16 h`,
@@ -87,13 +87,13 @@ const SUMS: readonly ToldRecipe[] = COFFEES.flatMap(([coffee, coffeeG]) =>
 );
 
 const BASE = { coffeeG: 200, waterG: 1000 } as const;
-const base = (rest: string, expected: Omit<ToldRecipe, 'text'>): ToldRecipe => ({
+const base = (rest: string, expected: Omit<RecipeCase, 'text'>): RecipeCase => ({
   text: `200 g coffee, 1000 g water, ${rest}`,
   ...BASE,
   ...expected,
 });
 
-export const SENTENCES: Readonly<Record<string, readonly ToldRecipe[]>> = {
+export const SENTENCES: Readonly<Record<string, readonly RecipeCase[]>> = {
   'sums and measures': SUMS,
   'sums within the work': [
     { text: 'Bloom 300 g coffee with 400 g, then 1200 g water, 16 h', coffeeG: 300, waterG: 1600 },
@@ -191,8 +191,8 @@ export const SENTENCES: Readonly<Record<string, readonly ToldRecipe[]>> = {
       ['1:5 to 1:8', 6.5],
       ['1:4-5', 4.5],
       ['four parts of water to one part of coffee', 4],
-    ].map(([told, ratio]) => ({
-      text: `${told}, 250 g coffee, 15 h`,
+    ].map(([stated, ratio]) => ({
+      text: `${stated}, 250 g coffee, 15 h`,
       ratio: ratio as number,
       coffeeG: 250,
     })),
@@ -508,7 +508,7 @@ export const SENTENCES: Readonly<Record<string, readonly ToldRecipe[]>> = {
     },
     { text: '1.200 g water and 200 g coffe', coffeeG: 200, asks: undefined },
     { text: '6 table spoons coffee, 1 litter water', coffeeG: 6 * TBSP * COARSE, waterG: 1000 * W },
-  ].filter(({ text }) => !text.startsWith('1.200')) as readonly ToldRecipe[],
+  ].filter(({ text }) => !text.startsWith('1.200')) as readonly RecipeCase[],
   'as people write them': [
     {
       text: 'Combine 12 ounces of coarsely ground coffee with 7 cups of cold filtered water. Steep at room temperature for 12 to 15 hours. Strain.',
@@ -791,7 +791,7 @@ export const SENTENCES: Readonly<Record<string, readonly ToldRecipe[]>> = {
     { text: 'makes 3 L', asks: 'everything' },
     { text: 'two cups of coffee in the fridge', asks: 'water' },
   ],
-  'told twice': [
+  'stated twice': [
     {
       text: 'half a cup, ten tablespoons of coffee and 3 cups of water',
       waterG: 3 * CUP * W,
