@@ -176,7 +176,7 @@ function solveAt(step: Step): BrewSolution {
       ? { status: 'solved', amounts }
       : outOfReach(step, { target: size, ratio: shape.value });
   }
-  return solveShape({ step, size, shape, at });
+  return solveShape({ shape, at });
 }
 
 /** The dose at a ratio that gives a size; sizes rise with the dose. */
@@ -193,12 +193,10 @@ function doseFor(input: Step & { ratio: number; target: Target }): number | null
 }
 
 function solveShape(input: {
-  step: Step;
-  size: Target;
   shape: Target;
   at: (ratio: number) => BrewAmounts | null;
 }): BrewSolution {
-  const { size, shape, at } = input;
+  const { shape, at } = input;
   const valueAt = (ratio: number): number | null => at(ratio)?.[shape.key] ?? null;
   // From the thinnest on: a rinse can give two ratios the same strength, and the thin one is meant.
   const scanned = scanRatios(valueAt);
@@ -219,10 +217,7 @@ function solveShape(input: {
     high: scanned[crossing - 1]!.ratio,
     tolerance: 1e-14,
   });
-  const amounts = at(ratio);
-  return amounts
-    ? { status: 'solved', amounts }
-    : { status: 'out_of_reach', target: size, low: 0, high: 0 };
+  return { status: 'solved', amounts: at(ratio)! };
 }
 
 /** Values over falling ratios, down to where a bed drinks everything and there is no brew to speak of. */

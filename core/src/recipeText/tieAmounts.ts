@@ -88,7 +88,12 @@ export function tieAmounts(input: {
     // Diluent it up: what the vessel holds, less the room of the wet grounds.
     const room = CONSTANTS.groundsDisplaceMlPerG.value * coffee.massG.value;
     const left = vessel.low - room;
-    if (vessel.quantity === 'volume' && left > 0) {
+    if (vessel.quantity === 'volume') {
+      if (left <= 0)
+        return unread(
+          'vessel',
+          `${quote(text, vessel)} leaves no room for water over ${grams(coffee.massG.value)} of coffee.`,
+        );
       const value = left * waterDensityGPerMl(WATER_C);
       water = {
         massG: { value, low: value * 0.95, high: value * 1.02 },

@@ -126,6 +126,151 @@ describe('solveBrew', () => {
     expect(small.status).to.equal('out_of_reach');
   });
 
+  const solve = (targets: [Target, Target], over: Partial<BrewSetting> = {}) =>
+    solveBrew(setting(over), targets, model);
+  const at = (ratio: number, over: Partial<BrewSetting> = {}) =>
+    brewAmounts(setting(over), { doseG: 1000, waterG: 1000 * ratio }, model);
+  const rinsed = (rinseG: number) => ({ filtration: { method: 'drain' as const, rinseG } });
+
+  it('has a level of the water’s volume and what the grounds displace, by hand', () => {
+    // 5 kg at 18 °C, 0.99859 g/mL (Kell 1975), and 0.77 mL for each gram of coffee (practice).
+    expectNear(at(5).fillMl, 5000 / 0.99859 + 0.77 * 1000, 1e-5);
+  });
+
+  it('takes ratio and strength that agree, with a kilogram of coffee', () => {
+    const ratio: Target = { key: 'ratio', value: 5 };
+    const strength: Target = { key: 'strengthFrac', value: at(5).strengthFrac * 1.0005 };
+    for (const targets of [
+      [ratio, strength],
+      [strength, ratio],
+    ] as [Target, Target][]) {
+      const solution = solve(targets);
+      if (solution.status !== 'solved') throw new Error(solution.status);
+      expectNear(solution.amounts.ratio, 5, 1e-12);
+      expectNear(solution.amounts.doseG, 1000, 1e-12);
+    }
+  });
+
+  for (const [strengthFrac, given] of [
+    [0.9, 0.3],
+    [1e-6, 150],
+  ] as const)
+    it(`names the ratio that a strength of ${strengthFrac} comes closest to: ${given}`, () => {
+      const solution = solve([
+        { key: 'strengthFrac', value: strengthFrac },
+        { key: 'ratio', value: 5 },
+      ]);
+      if (solution.status !== 'contradiction') throw new Error(solution.status);
+      expect(solution.given).to.equal(given);
+      expectNear(solution.offFrac, given / 5 - 1, 1e-12);
+    });
+
+  it('names the ratio that a strength needs, where another one is set', () => {
+    const solution = solve([
+      { key: 'strengthFrac', value: at(5).strengthFrac },
+      { key: 'ratio', value: 6 },
+    ]);
+    if (solution.status !== 'contradiction') throw new Error(solution.status);
+    expectNear(solution.given, 5, 1e-3);
+  });
+
+  it('gives the weakest and the strongest that can be had', () => {
+    // In a fridge that the slurry follows at once: then its size changes nothing.
+    const over: Partial<BrewSetting> = {
+      historyOf: ({ waterG }) =>
+        slurryTemperature({
+          doseG: 0,
+          pours: [{ atS: 0, massG: waterG, tempC: 4 }],
+          readings: [],
+          places: [{ durationS: 40 * HOUR, tempC: 4 }],
+          timeConstantS: 3600,
+        }),
+    };
+    const solution = solve(
+      [
+        { key: 'waterG', value: 4000 },
+        { key: 'strengthFrac', value: 0.25 },
+      ],
+      over,
+    );
+    if (solution.status !== 'out_of_reach') throw new Error(solution.status);
+    expect(solution.target.key).to.equal('strengthFrac');
+    expectNear(solution.low, at(150, over).strengthFrac, 1e-9);
+    expect(solution.high).to.be.within(at(1, over).strengthFrac, 0.25);
+  });
+
+  it('goes to the very ratio at which the bed drinks everything', () => {
+    const brew: Target = { key: 'brewMl', value: 3000 };
+    const strength = (value: number): Target => ({ key: 'strengthFrac', value });
+    const solution = solve([brew, strength(0.25)]);
+    if (solution.status !== 'out_of_reach') throw new Error(solution.status);
+    const most = solve([brew, strength(solution.high * (1 - 1e-6))]);
+    if (most.status !== 'solved') throw new Error(most.status);
+    // Drained grounds keep 2 g of liquid a gram (common practice), and give it their own solids.
+    expect(most.amounts.ratio).to.be.within(1.8, 2);
+    expect(solve([brew, strength(solution.high * (1 + 1e-6))]).status).to.equal('out_of_reach');
+  });
+
+  it('says how much brew a rinse makes at least', () => {
+    const solution = solve(
+      [
+        { key: 'ratio', value: 5 },
+        { key: 'brewMl', value: 100 },
+      ],
+      rinsed(400),
+    );
+    if (solution.status !== 'out_of_reach') throw new Error(solution.status);
+    expect(solution.target.key).to.equal('brewMl');
+    // A rinse of 400 g over next to no coffee, at 4 °C.
+    expectNear(solution.low, 400, 1e-3);
+    expect(solution.high).to.be.above(1e6);
+  });
+
+  it('says that no coffee makes a brew below what its bed keeps', () => {
+    const solution = solve([
+      { key: 'ratio', value: 1.5 },
+      { key: 'brewMl', value: 1000 },
+    ]);
+    if (solution.status !== 'out_of_reach') throw new Error(solution.status);
+    expect(solution.low).to.equal(0);
+    expect(solution.high).to.equal(0);
+  });
+
+  it('means the thin one of two ratios with the same strength under a rinse', () => {
+    const over = rinsed(2000);
+    const [lean, rich] = [at(0.5, over), at(1, over)];
+    expect(lean.strengthFrac).to.be.below(rich.strengthFrac);
+    const solution = solve(
+      [
+        { key: 'doseG', value: 1000 },
+        { key: 'strengthFrac', value: lean.strengthFrac },
+      ],
+      over,
+    );
+    if (solution.status !== 'solved') throw new Error(solution.status);
+    expect(solution.amounts.ratio).to.be.above(1);
+    expectNear(solution.amounts.strengthFrac, lean.strengthFrac, 1e-9);
+  });
+
+  it('names the amount that is none', () => {
+    for (const value of [0, -1, Infinity]) {
+      const call = () =>
+        solve([
+          { key: 'ratio', value: 5 },
+          { key: 'doseG', value },
+        ]);
+      expect(call)
+        .to.throw(DomainError)
+        .with.deep.include({ code: 'out_of_range', data: { name: 'doseG', value, min: 0 } });
+    }
+    const twice = () =>
+      solve([
+        { key: 'doseG', value: 10 },
+        { key: 'doseG', value: 11 },
+      ]);
+    expect(twice).to.throw(DomainError).with.deep.property('data', { name: 'doseG' });
+  });
+
   for (const targets of [
     [
       { key: 'doseG', value: 0 },
