@@ -130,6 +130,17 @@ describe('solveBrew', () => {
     solveBrew(setting(over), targets, model);
   const at = (ratio: number, over: Partial<BrewSetting> = {}) =>
     brewAmounts(setting(over), { doseG: 1000, waterG: 1000 * ratio }, model);
+  /** In a fridge whose temperature the slurry has from the start: its size changes nothing. */
+  const cold: Partial<BrewSetting> = {
+    historyOf: ({ waterG }) =>
+      slurryTemperature({
+        doseG: 0,
+        pours: [{ atS: 0, massG: waterG, tempC: 4 }],
+        readings: [],
+        places: [{ durationS: 40 * HOUR, tempC: 4 }],
+        timeConstantS: 3600,
+      }),
+  };
   const rinsed = (rinseG: number) => ({ filtration: { method: 'drain' as const, rinseG } });
 
   it('has a level of the water’s volume and what the grounds displace, by hand', () => {
@@ -175,40 +186,37 @@ describe('solveBrew', () => {
   });
 
   it('gives the weakest and the strongest that can be had', () => {
-    // In a fridge that the slurry follows at once: then its size changes nothing.
-    const over: Partial<BrewSetting> = {
-      historyOf: ({ waterG }) =>
-        slurryTemperature({
-          doseG: 0,
-          pours: [{ atS: 0, massG: waterG, tempC: 4 }],
-          readings: [],
-          places: [{ durationS: 40 * HOUR, tempC: 4 }],
-          timeConstantS: 3600,
-        }),
-    };
     const solution = solve(
       [
         { key: 'waterG', value: 4000 },
         { key: 'strengthFrac', value: 0.25 },
       ],
-      over,
+      cold,
     );
     if (solution.status !== 'out_of_reach') throw new Error(solution.status);
     expect(solution.target.key).to.equal('strengthFrac');
-    expectNear(solution.low, at(150, over).strengthFrac, 1e-9);
-    expect(solution.high).to.be.within(at(1, over).strengthFrac, 0.25);
+    expectNear(solution.low, at(150, cold).strengthFrac, 1e-9);
+    expect(solution.high).to.be.within(at(1, cold).strengthFrac, 0.25);
   });
 
   it('goes to the very ratio at which the bed drinks everything', () => {
+    let [dry, wet] = [0.3, 5];
+    while (wet - dry > 1e-12) {
+      const middle = (dry + wet) / 2;
+      if (at(middle, cold).brewMl > 0) wet = middle;
+      else dry = middle;
+    }
+    // Drained grounds keep 2 g of liquid a gram (common practice), part of it what they give.
+    expect(wet).to.be.within(1.5, 2);
     const brew: Target = { key: 'brewMl', value: 3000 };
     const strength = (value: number): Target => ({ key: 'strengthFrac', value });
-    const solution = solve([brew, strength(0.25)]);
+    const solution = solve([brew, strength(0.25)], cold);
     if (solution.status !== 'out_of_reach') throw new Error(solution.status);
-    const most = solve([brew, strength(solution.high * (1 - 1e-6))]);
+    expectNear(solution.high, at(wet, cold).strengthFrac, 1e-9);
+    const most = solve([brew, strength(solution.high * (1 - 1e-6))], cold);
     if (most.status !== 'solved') throw new Error(most.status);
-    // Drained grounds keep 2 g of liquid a gram (common practice), and give it their own solids.
-    expect(most.amounts.ratio).to.be.within(1.8, 2);
-    expect(solve([brew, strength(solution.high * (1 + 1e-6))]).status).to.equal('out_of_reach');
+    expectNear(most.amounts.ratio, wet, 1e-5);
+    expectNear(most.amounts.brewMl, 3000, 1e-9);
   });
 
   it('says how much brew a rinse makes at least', () => {
