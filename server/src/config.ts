@@ -1,5 +1,6 @@
 import { idSchema } from '@ratio/core/document';
 import { z } from 'zod';
+import { StartError } from './startError.ts';
 
 const environment = z.object({
   RATIO_PORT: z.coerce.number().int().min(0).max(65535).default(4870),
@@ -25,13 +26,13 @@ export interface Config {
 /**
  * Configuration from the environment, with defaults that work.
  *
- * @throws {Error} naming the variable that cannot be understood
+ * @throws {StartError} naming the variable that cannot be understood
  */
 export function readConfig(env: NodeJS.ProcessEnv): Config {
   const parsed = environment.safeParse(env);
   if (!parsed.success) {
     const [issue] = parsed.error.issues;
-    throw new Error(`${String(issue?.path[0])}: ${issue?.message}`);
+    throw new StartError(`${String(issue?.path[0])}: ${issue?.message}`);
   }
   const { RATIO_PORT, RATIO_HOST, RATIO_DATA, RATIO_SHOP, RATIO_NOW, RATIO_LOG } = parsed.data;
   return {

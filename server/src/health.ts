@@ -1,17 +1,33 @@
+import { statfs } from 'node:fs/promises';
 import { z } from 'zod';
 import type { Database } from './database/database.ts';
 import { endpoint } from './endpoint.ts';
 import { VERSION } from './version.ts';
 
-/** Whether the server and its database answer. */
-export const healthEndpoint = (db: Pick<Database, 'ping'>) =>
+/** Room below which somebody should clear up before writes fail, bytes. */
+const LOW_BYTES = 50e6;
+
+/** Whether the server answers, and whether its database can be written to. */
+export const healthEndpoint = (db: Pick<Database, 'ping' | 'isFull' | 'dataDir'>) =>
   endpoint({
     method: 'get',
     path: '/api/health',
-    summary: 'Whether the server and its database answer',
-    answer: z.object({ status: z.literal('ok'), version: z.string(), database: z.literal('ok') }),
+    summary: 'Whether the server and its database answer, and whether the disk has room',
+    answer: z.object({
+      status: z.enum(['ok', 'failing']),
+      version: z.string(),
+      database: z.enum(['ok', 'disk_full']),
+      disk: z.enum(['ok', 'low', 'full']),
+    }),
     handle: async () => {
       await db.ping();
-      return { status: 'ok', version: VERSION, database: 'ok' };
+      const { bavail, bsize } = await statfs(db.dataDir);
+      const full = db.isFull();
+      return {
+        status: full ? 'failing' : 'ok',
+        version: VERSION,
+        database: full ? 'disk_full' : 'ok',
+        disk: full ? 'full' : bavail * bsize < LOW_BYTES ? 'low' : 'ok',
+      };
     },
   });

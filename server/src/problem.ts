@@ -1,6 +1,7 @@
 import type { Problem } from '@ratio/core/document';
 import { DomainError } from '@ratio/core/errors';
 import type { z } from 'zod';
+import { isSqliteError } from './database/writeTransaction.ts';
 
 /** Every way in which a request can fail: the status, and what it says in short. */
 export const PROBLEMS = {
@@ -17,6 +18,7 @@ export const PROBLEMS = {
   unreadable: { status: 422, title: 'Something is missing in the recipe' },
   out_of_range: { status: 422, title: 'Outside of what the model holds for' },
   version_required: { status: 428, title: 'Say which version you saw' },
+  disk_full: { status: 507, title: 'The disk is full' },
   internal: { status: 500, title: 'Something went wrong here' },
 } as const satisfies Record<string, { status: number; title: string }>;
 
@@ -111,6 +113,11 @@ export function toProblem(error: unknown): ProblemError {
       issues: [{ path: String(name ?? ''), message: error.message }],
     });
   }
+  if (isSqliteError(error, 'SQLITE_FULL'))
+    return new ProblemError(
+      'disk_full',
+      'The disk of the machine that runs Ratio is full. Nothing was written; make room there, then try again.',
+    );
   const { status, type } = error as { status?: number; type?: string };
   if (type === 'entity.parse.failed')
     return new ProblemError('bad_json', 'The body could not be read as JSON.');

@@ -3,6 +3,7 @@ import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import request from 'supertest';
+import { databaseFile } from '../src/database/checks.ts';
 import { connect } from '../src/database/connect.ts';
 import { openDatabase } from '../src/database/database.ts';
 import { migrator } from '../src/database/migrate.ts';
@@ -250,7 +251,7 @@ describe('the bar', () => {
 describe('a database from before drinks in full', () => {
   it('goes forward with its drinks completed, and back again', async () => {
     const dataDir = await mkdtemp(path.join(tmpdir(), 'ratio-old-'));
-    const sequelize = await connect(dataDir);
+    const sequelize = await connect(databaseFile(dataDir));
     const migrations = migrator(sequelize);
     await migrations.up({ to: '20261125-sample-sets' });
     const old = { name: 'Old', fillWith: { ingredient: 'water', tempC: 4 } };

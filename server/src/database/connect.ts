@@ -1,5 +1,5 @@
-import path from 'node:path';
-import { Sequelize } from 'sequelize';
+import { QueryTypes, Sequelize } from 'sequelize';
+import { setTimeout as wait } from 'node:timers/promises';
 import sqlite3 from 'sqlite3';
 
 /**
@@ -9,24 +9,40 @@ import sqlite3 from 'sqlite3';
 class Connection extends sqlite3.Database {
   constructor(filename: string, mode: number, opened: (error: Error | null) => void) {
     super(filename, mode, opened);
-    this.exec('PRAGMA busy_timeout = 5000; PRAGMA synchronous = FULL;');
+    this.exec('PRAGMA busy_timeout = 10000; PRAGMA synchronous = FULL;');
   }
 }
 
 /**
- * Opens the database of a folder, made if need be.
+ * Opens a database, made if need be.
  *
- * @param dataDir folder; the file in it is ratio.sqlite
- * @returns connected, in write-ahead mode; close it when done
+ * @param file where it lies
+ * @returns connected, in write-ahead mode unless it is only read; close it when done
  */
-export async function connect(dataDir: string): Promise<Sequelize> {
+export async function connect(
+  file: string,
+  { readOnly = false }: { readOnly?: boolean } = {},
+): Promise<Sequelize> {
   const sequelize = new Sequelize({
     dialect: 'sqlite',
     dialectModule: { ...sqlite3, Database: Connection },
-    storage: path.join(dataDir, 'ratio.sqlite'),
+    dialectOptions: readOnly ? { mode: sqlite3.OPEN_READONLY } : {},
+    storage: file,
     logging: false,
     define: { timestamps: false, underscored: true },
   });
-  await sequelize.query('PRAGMA journal_mode = WAL');
+  if (!readOnly) await useWriteAheadLog(sequelize);
   return sequelize;
+}
+
+// Two servers that start at once: SQLite does not wait for the other one here, so we do.
+async function useWriteAheadLog(sequelize: Sequelize): Promise<void> {
+  for (let tries = 0; ; tries++)
+    try {
+      await sequelize.query('PRAGMA journal_mode = WAL', { type: QueryTypes.SELECT });
+      return;
+    } catch (error) {
+      if (tries === 100 || !/SQLITE_BUSY/.test(String(error))) throw error;
+      await wait(50);
+    }
 }

@@ -1,30 +1,71 @@
-import type { Sequelize } from 'sequelize';
+import { QueryTypes, type Sequelize } from 'sequelize';
+import path from 'node:path';
+import { APPLICATION_ID, backupsDir, checkFolder, databaseFile, requireSound } from './checks.ts';
 import { connect } from './connect.ts';
-import { migrate } from './migrate.ts';
+import { copyDatabase } from './copyDatabase.ts';
+import { doneMigrations, KNOWN_MIGRATIONS, migrator } from './migrate.ts';
 import { defineTables, type Tables } from './tables.ts';
-import { createWriteTransaction, type WriteTransaction } from './writeTransaction.ts';
+import { createWriteTransaction, type Writing } from './writeTransaction.ts';
 
 /** An open database: its tables, and the one way to write to them. */
-export interface Database extends Tables {
+export interface Database extends Tables, Writing {
   readonly sequelize: Sequelize;
-  readonly write: WriteTransaction;
+  /** Folder of the file and its copies. */
+  readonly dataDir: string;
   /** @throws where the database does not answer */
   readonly ping: () => Promise<void>;
   readonly close: () => Promise<void>;
 }
 
-/** Opens, migrates and describes the database of a folder. */
+/**
+ * Opens, checks, migrates and describes the database of a folder.
+ *
+ * @throws {StartError} where it cannot be used, and what to do then
+ */
 export async function openDatabase(dataDir: string): Promise<Database> {
-  const sequelize = await connect(dataDir);
-  await migrate(sequelize);
-  const write = createWriteTransaction(sequelize);
+  checkFolder(dataDir);
+  const file = databaseFile(dataDir);
+  const sequelize = await connect(file);
+  try {
+    await requireSound(sequelize, file);
+    await bringUpToDate(sequelize, dataDir);
+  } catch (error) {
+    await sequelize.close();
+    throw error;
+  }
+  const writing = createWriteTransaction(sequelize);
   return {
-    ...defineTables({ sequelize, write }),
+    ...defineTables({ sequelize, write: writing.write }),
+    ...writing,
     sequelize,
-    write,
+    dataDir,
     ping: async () => {
-      await sequelize.query('SELECT 1');
+      await sequelize.query('SELECT 1', { type: QueryTypes.SELECT });
     },
-    close: () => sequelize.close(),
+    close: async () => {
+      // Into the database, so that its file alone is the whole of it.
+      await sequelize.query('PRAGMA wal_checkpoint(TRUNCATE)', { type: QueryTypes.SELECT });
+      await sequelize.close();
+    },
   };
+}
+
+/** Migrates; a database that holds something is copied first. */
+async function bringUpToDate(sequelize: Sequelize, dataDir: string): Promise<void> {
+  const done = await doneMigrations(sequelize);
+  const last = done.at(-1);
+  if (last !== undefined && done.length < KNOWN_MIGRATIONS.length) {
+    const stamp = new Date().toISOString().replaceAll(/[:.]/g, '-');
+    await copyDatabase(sequelize, path.join(backupsDir(dataDir), `${stamp}-before-update.sqlite`));
+  }
+  if (done.length < KNOWN_MIGRATIONS.length) await migrator(sequelize).up();
+  await sign(sequelize);
+}
+
+async function sign(sequelize: Sequelize): Promise<void> {
+  const [row] = await sequelize.query<{ application_id: number }>('PRAGMA application_id', {
+    type: QueryTypes.SELECT,
+  });
+  if (row?.application_id !== APPLICATION_ID)
+    await sequelize.query(`PRAGMA application_id = ${APPLICATION_ID}`);
 }

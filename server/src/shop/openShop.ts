@@ -2,6 +2,7 @@ import type { Shop } from '@ratio/core/shop';
 import { UNSIGNED } from '../caller.ts';
 import type { Database } from '../database/database.ts';
 import type { StoredShop } from '../database/tables.ts';
+import { StartError } from '../startError.ts';
 
 /** A shop before anybody has said anything about it. */
 const NEW_SHOP: Omit<Shop, 'id' | 'version' | 'zone'> = {
@@ -46,26 +47,34 @@ const NEW_SHOP_ID = 'shop';
  * none.
  *
  * @param input.shopId which one, where there are several; null to serve the only one
- * @throws {Error} in one sentence, where it is not there or cannot be chosen
+ * @throws {StartError} in one sentence, where it is not there or cannot be chosen
  */
 export async function openShop(input: {
   db: Database;
   shopId: string | null;
 }): Promise<StoredShop> {
-  const { shops } = input.db;
+  const { shops, write } = input.db;
   const known = await shops.shopIds();
   if (known.length > 1 && input.shopId === null)
-    throw new Error(
+    throw new StartError(
       `This database holds several shops. Set RATIO_SHOP to one of: ${known.join(', ')}.`,
     );
   const id = input.shopId ?? known[0] ?? NEW_SHOP_ID;
   const found = await shops.find(id, id);
   if (found) return found;
   if (known.length > 0)
-    throw new Error(`This database holds no shop “${id}”. RATIO_SHOP can be: ${known.join(', ')}.`);
+    throw new StartError(
+      `This database holds no shop “${id}”. RATIO_SHOP can be: ${known.join(', ')}.`,
+    );
   const { timeZone: zone } = Intl.DateTimeFormat().resolvedOptions();
-  return shops.save(
-    { shopId: id, author: UNSIGNED },
-    { id, seenVersion: 0, body: { ...NEW_SHOP, zone, clockOffsetMs: 0 } },
+  return write(
+    async (transaction) =>
+      // Another server may have started at the same time, and been first.
+      (await shops.find(id, id, transaction)) ??
+      shops.save(
+        { shopId: id, author: UNSIGNED },
+        { id, seenVersion: 0, body: { ...NEW_SHOP, zone, clockOffsetMs: 0 } },
+        transaction,
+      ),
   );
 }
