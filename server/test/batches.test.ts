@@ -93,6 +93,13 @@ describe('batches and jugs', () => {
       status: 'strained',
       version: 2,
     });
+    // Sent again after a lost answer it is done already, whatever version was seen.
+    expect((await strain('lido-batch-4', '"1"', body)).body).to.include({ version: 2 });
+    for (const other of [{ brewG: 2500 }, { strengthFrac: 0.03 }, { strengthFrac: undefined }])
+      expect((await strain('lido-batch-4', '"1"', { ...body, ...other })).body).to.include({
+        status: 409,
+        code: 'already_exists',
+      });
     expect((await strain('lido-batch-4', '"2"', { ...body, jugId: 'other' })).status).to.equal(409);
     const made = (await jugs()).find(({ id }: { id: string }) => id === 'new-jug');
     expect(made).to.include({ onHandG: 2600, strengthFrac: 0.034, readBy: 'refractometer' });

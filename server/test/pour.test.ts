@@ -70,16 +70,107 @@ describe('the bar', () => {
       expect(rows[1]).to.include({ id: 'b1', kind: 'blended-in', undone: true });
     });
 
-    it('refuses what does not fit, what is not there, and taking back what lies below something else', async () => {
+    it('refuses what does not fit, and what is not there', async () => {
       const full = await enter('lido-jug-1', { id: 'w1', kind: 'watered', massG: 9000 });
       expect(full.body).to.include({ status: 409 });
       expect(full.body.detail).to.contain('The jug holds 3000 mL');
       const self = { id: 'b1', kind: 'blended', fromJugId: 'lido-jug-1', massG: 10 };
       expect((await enter('lido-jug-1', self)).status).to.equal(404);
-      await enter('lido-jug-1', { id: 'w2', kind: 'watered', massG: 50 });
-      await enter('lido-jug-1', { id: 'p2', kind: 'poured', massG: 50 });
-      const below = await enter('lido-jug-1', { id: 'u1', kind: 'undone', entryId: 'w2' });
-      expect(below.body.detail).to.contain('Take that back first');
+    });
+
+    it('keeps its solids where something below other work is taken back', async () => {
+      const [one, two] = [await jugOf('lido-jug-1'), await jugOf('lido-jug-2')];
+      const solidsG = (jug: { onHandG: number; strengthFrac: number }) =>
+        jug.onHandG * jug.strengthFrac;
+      await enter('lido-jug-1', { id: 'p1', kind: 'poured', massG: 200 });
+      const blend = { kind: 'blended', fromJugId: 'lido-jug-2', massG: 300 };
+      await enter('lido-jug-1', { id: 'b1', ...blend });
+      await enter('lido-jug-2', { id: 'r1', kind: 'read', strengthFrac: 0.03 });
+      await enter('lido-jug-1', { id: 'w1', kind: 'watered', massG: 100 });
+      const back = (await enter('lido-jug-1', { id: 'u1', kind: 'undone', entryId: 'b1' })).body;
+      expect(back.onHandG).to.be.closeTo(one.onHandG - 100, 1e-6);
+      expect(solidsG(back)).to.be.closeTo(solidsG(one) - 200 * one.strengthFrac, 1e-6);
+      const other = await jugOf('lido-jug-2');
+      expect(other.onHandG).to.be.closeTo(two.onHandG, 1e-6);
+      expect(other.strengthFrac).to.equal(0.03);
+      const watered = (await get('/api/jugs/lido-jug-1/entries')).find(
+        ({ id }: { id: string }) => id === 'w1',
+      );
+      // The row says what it makes of the jug without the blend.
+      expect(watered.strengthFrac).to.be.closeTo(back.strengthFrac, 1e-12);
+    });
+
+    it('follows a blend into the other jug when something before it is taken back', async () => {
+      const two = await jugOf('lido-jug-2');
+      await enter('lido-jug-2', { id: 'w1', kind: 'watered', massG: 100 });
+      const blend = { id: 'b1', kind: 'blended', fromJugId: 'lido-jug-2', massG: 300 };
+      const before = await jugOf('lido-jug-1');
+      await enter('lido-jug-1', blend);
+      await enter('lido-jug-2', { id: 'u1', kind: 'undone', entryId: 'w1' });
+      const { onHandG, strengthFrac } = await jugOf('lido-jug-1');
+      expect(onHandG * strengthFrac).to.be.closeTo(
+        before.onHandG * before.strengthFrac + 300 * two.strengthFrac,
+        1e-6,
+      );
+    });
+
+    it('says why something cannot be taken back, and changes nothing', async () => {
+      const { onHandG } = await jugOf('lido-jug-1');
+      const room = 3000 - onHandG;
+      await enter('lido-jug-1', { id: 'p1', kind: 'poured', massG: 400 });
+      await enter('lido-jug-1', { id: 'w1', kind: 'watered', massG: room + 390 });
+      const before = await jugOf('lido-jug-1');
+      const back = await enter('lido-jug-1', { id: 'u1', kind: 'undone', entryId: 'p1' });
+      expect(back.body).to.include({ status: 409, code: 'not_possible_now' });
+      expect(back.body.detail).to.match(/^It cannot be taken back: \d+ g were added later/);
+      expect(await jugOf('lido-jug-1')).to.deep.equal(before);
+      await enter('lido-jug-1', { id: 'all', kind: 'poured', massG: before.onHandG });
+      const thin = await enter('lido-jug-1', { id: 'u2', kind: 'undone', entryId: 'w1' });
+      expect(thin.body.detail).to.match(/drawn off later, and without it only \d+ g were there/);
+    });
+
+    it('leaves the list once it is emptied, and keeps its ledger', async () => {
+      const { onHandG } = await jugOf('lido-jug-1');
+      await enter('lido-jug-1', { id: 'p1', kind: 'poured', massG: onHandG + 0.3 });
+      expect(await jugOf('lido-jug-1')).to.equal(undefined);
+      expect(await get('/api/jugs/lido-jug-1')).to.include({ id: 'lido-jug-1', onHandG: 0 });
+      expect((await get('/api/jugs/lido-jug-1/entries'))[0]).to.include({ id: 'p1' });
+      await enter('lido-jug-1', { id: 'u1', kind: 'undone', entryId: 'p1' });
+      expect((await jugOf('lido-jug-1')).onHandG).to.equal(onHandG);
+    });
+
+    it('is counted, and discarded with the reason', async () => {
+      const counted = { id: 'c1', kind: 'counted', massG: 900 };
+      expect((await enter('lido-jug-1', counted)).body.onHandG).to.equal(900);
+      const byLevel = { id: 'c2', kind: 'counted', volumeMl: 500 };
+      const { onHandG, strengthFrac } = (await enter('lido-jug-1', byLevel)).body;
+      // Coffee of 3 to 4 % is 1.0 to 1.6 % denser than water.
+      expect(onHandG / 500).to.be.within(1.009, 1.017);
+      const thrown = { id: 'd1', kind: 'discarded', massG: onHandG, reason: 'past its date' };
+      expect((await enter('lido-jug-1', thrown)).body).to.include({ onHandG: 0, strengthFrac });
+      const [row] = await get('/api/jugs/lido-jug-1/entries');
+      expect(row).to.include({ kind: 'discarded', note: 'past its date' });
+      const both = { id: 'c3', kind: 'counted', volumeMl: 500, massG: 500 };
+      expect((await enter('lido-jug-1', both)).body.detail).to.contain('either massG or volumeMl');
+      const none = { id: 'd2', kind: 'discarded', massG: 1 };
+      expect((await enter('lido-jug-1', none)).status).to.equal(400);
+    });
+
+    it('refuses other work under an identity that is taken, whatever it is', async () => {
+      const first = { id: 'p1', kind: 'poured', massG: 10, note: 'Deep End' };
+      const done = (await enter('lido-jug-1', first)).body;
+      expect((await enter('lido-jug-1', first)).body).to.deep.equal(done);
+      for (const other of [
+        { ...first, massG: 500 },
+        { ...first, note: 'Tide Line' },
+        { id: 'p1', kind: 'read', strengthFrac: 0.02 },
+        { id: 'p1', kind: 'watered', massG: 10 },
+      ]) {
+        const refused = (await enter('lido-jug-1', other)).body;
+        expect(refused).to.include({ status: 409, code: 'already_exists' });
+      }
+      expect((await enter('lido-jug-2', first)).body).to.include({ status: 409 });
+      expect(await jugOf('lido-jug-1')).to.deep.equal(done);
     });
   });
 

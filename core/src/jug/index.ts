@@ -1,5 +1,16 @@
 export { blended, blendToStrengthG, roomFor, stretched, waterToStrengthG } from './balance.ts';
-export { type FilledJug, type LedgerRow, ledgerSum } from './ledger.ts';
+export {
+  afterRow,
+  contentOfJug,
+  emptyJug,
+  replay,
+  type Content,
+  type FilledJug,
+  type JugState,
+  type LedgerRow,
+  type Replay,
+  type ReplayedJug,
+} from './ledger.ts';
 export {
   type Jug,
   type JugEntry,

@@ -1,16 +1,20 @@
-import { fsum } from 'd3-array';
+import { blended, roomFor } from './balance.ts';
 import type { JugEntryKind } from './schema.ts';
 
 /** What a row of a jug's ledger says: positive mass in, negative out; null for what stays. */
 export interface LedgerRow {
   readonly id: string;
+  readonly jugId: string;
   readonly kind: JugEntryKind;
   readonly massG: number;
+  /** Strength, caffeine, cost and date from this row on; of a blend's other half, of what it took. */
   readonly strengthFrac: number | null;
   readonly caffeineMgPerG: number | null;
   readonly pricePerKg: number | null;
   /** ISO instant. */
   readonly useBy: string | null;
+  /** What a count found on hand, g. */
+  readonly countedG: number | null;
   /** The row that this one takes back. */
   readonly undoes: string | null;
   /** The other row of a blend. */
@@ -35,28 +39,190 @@ export interface JugState extends Omit<FilledJug, 'readBy'> {
   readonly lastEntryId: string | null;
 }
 
+/** What coffee is, whatever there is of it. */
+export type Content = Pick<JugState, 'strengthFrac' | 'caffeineMgPerG' | 'pricePerKg' | 'useBy'>;
+
 /** Rows that are not taken back by themselves. */
 const NEVER_LAST: readonly JugEntryKind[] = ['filled', 'blended-out', 'undone'];
+/** Less than this is what rounding leaves, g. */
+const NOTHING_G = 1e-6;
+
+/** @returns an empty jug, before its first row */
+export const emptyJug = (filled: FilledJug): JugState => ({
+  ...filled,
+  onHandG: 0,
+  lastEntryId: null,
+});
 
 /**
- * The sum of a ledger. What is on hand is the sum of all rows; strength, caffeine, cost and date are
- * those of the latest row that says them and is not taken back, or else as the jug was filled.
+ * A jug after one more row.
  *
- * @param rows of one jug, in the order of writing
+ * @param input.taken what a blend brings in; for other rows null
+ * @returns its state; on hand may be below 0 where more was taken than there was
  */
-export function ledgerSum(filled: FilledJug, rows: readonly LedgerRow[]): JugState {
-  const undone = new Set(rows.map(({ undoes }) => undoes));
-  const standing = rows.filter(({ id, kind }) => kind !== 'undone' && !undone.has(id));
-  const latest = <K extends 'strengthFrac' | 'caffeineMgPerG' | 'pricePerKg' | 'useBy'>(key: K) =>
-    standing.findLast((row) => row[key] !== null);
-  const said = latest('strengthFrac');
+export function afterRow(input: {
+  state: JugState;
+  row: LedgerRow;
+  taken: Content | null;
+}): JugState {
+  const { state, row, taken } = input;
+  const lastEntryId = NEVER_LAST.includes(row.kind) ? state.lastEntryId : row.id;
+  const onHandG = held(row.countedG ?? state.onHandG + row.massG);
+  return { ...state, ...contentAfter({ state, row, taken }), onHandG, lastEntryId };
+}
+
+const held = (massG: number): number => (Math.abs(massG) < NOTHING_G ? 0 : massG);
+
+function contentAfter(input: {
+  state: JugState;
+  row: LedgerRow;
+  taken: Content | null;
+}): Partial<JugState> {
+  const { state, row, taken } = input;
+  switch (row.kind) {
+    case 'read':
+      return {
+        strengthFrac: row.strengthFrac ?? state.strengthFrac,
+        // Caffeine comes out with the solids: a stronger reading holds more of both.
+        caffeineMgPerG: scaled(state.caffeineMgPerG, row.strengthFrac, state.strengthFrac),
+        readBy: 'refractometer',
+      };
+    case 'watered':
+      return { ...mixture(state, row.massG, WATER), readBy: 'balance' };
+    case 'blended-in':
+      return { ...mixture(state, row.massG, taken ?? contentOf(row, state)), readBy: 'balance' };
+    default:
+      return {};
+  }
+}
+
+const scaled = (value: number, to: number | null, from: number): number =>
+  to === null || from === 0 ? value : (value * to) / from;
+
+const WATER = { strengthFrac: 0, caffeineMgPerG: 0, pricePerKg: 0, useBy: null };
+
+/** What is in a jug once something else is in it too. */
+function mixture(
+  state: JugState,
+  massG: number,
+  other: Omit<Content, 'useBy'> & { useBy: string | null },
+): Content {
+  const own = { massG: Math.max(0, state.onHandG), strengthFrac: state.strengthFrac };
+  const after = blended(own, { massG, strengthFrac: other.strengthFrac });
+  const shared = (a: number, b: number): number =>
+    after.massG === 0 ? a : (own.massG * a + massG * b) / after.massG;
   return {
-    onHandG: fsum(rows, ({ massG }) => massG),
-    lastEntryId: standing.findLast(({ kind }) => !NEVER_LAST.includes(kind))?.id ?? null,
-    strengthFrac: said?.strengthFrac ?? filled.strengthFrac,
-    readBy: said === undefined ? filled.readBy : said.kind === 'read' ? 'refractometer' : 'balance',
-    caffeineMgPerG: latest('caffeineMgPerG')?.caffeineMgPerG ?? filled.caffeineMgPerG,
-    pricePerKg: latest('pricePerKg')?.pricePerKg ?? filled.pricePerKg,
-    useBy: latest('useBy')?.useBy ?? filled.useBy,
+    strengthFrac: after.strengthFrac,
+    caffeineMgPerG: shared(state.caffeineMgPerG, other.caffeineMgPerG),
+    pricePerKg:
+      state.pricePerKg === null || other.pricePerKg === null
+        ? null
+        : shared(state.pricePerKg, other.pricePerKg),
+    // The older one's date holds for both.
+    useBy: other.useBy !== null && other.useBy < state.useBy ? other.useBy : state.useBy,
   };
+}
+
+/** @returns what a row says of what it took, as far as it does */
+const contentOf = (row: LedgerRow, state: JugState): Content => ({
+  strengthFrac: row.strengthFrac ?? state.strengthFrac,
+  caffeineMgPerG: row.caffeineMgPerG ?? state.caffeineMgPerG,
+  pricePerKg: row.pricePerKg,
+  useBy: row.useBy ?? state.useBy,
+});
+
+/** @returns the content of a jug, as a row writes it down */
+export const contentOfJug = ({
+  strengthFrac,
+  caffeineMgPerG,
+  pricePerKg,
+  useBy,
+}: JugState): Content => ({ strengthFrac, caffeineMgPerG, pricePerKg, useBy });
+
+/** A jug whose ledger is worked out again. */
+export interface ReplayedJug {
+  readonly filled: FilledJug;
+  readonly capacityMl: number;
+}
+
+/**
+ * How a replay ended: every jug, and what each standing row makes of its own; or the first row that
+ * could not have been, and how the jug stood then.
+ */
+export type Replay =
+  | {
+      readonly status: 'done';
+      readonly jugs: ReadonlyMap<string, JugState>;
+      readonly rows: ReadonlyMap<string, JugState>;
+    }
+  | {
+      readonly status: 'impossible';
+      readonly row: LedgerRow;
+      readonly why: 'too_little' | 'no_room';
+      readonly state: JugState;
+    };
+
+/**
+ * Works out ledgers from the start, without what was taken back: a blend brings what its source held at
+ * that moment.
+ *
+ * @param input.jugs those to work out, by identity
+ * @param input.rows all of theirs in the order of writing, and the other halves of their blends
+ * @param input.checkedFrom the first row from which too little and too much is found: earlier ones were
+ *   checked when they were made
+ */
+export function replay(input: {
+  jugs: ReadonlyMap<string, ReplayedJug>;
+  rows: readonly LedgerRow[];
+  checkedFrom?: string;
+}): Replay {
+  const { jugs, rows, checkedFrom } = input;
+  const undone = new Set(rows.map(({ undoes }) => undoes));
+  const states = new Map<string, JugState>();
+  for (const [id, { filled }] of jugs) states.set(id, emptyJug(filled));
+  const said = new Map<string, JugState>();
+  const taken = new Map<string, Content>();
+  let isChecked = checkedFrom === undefined;
+  for (const row of rows) {
+    isChecked ||= row.id === checkedFrom;
+    if (row.kind === 'undone' || undone.has(row.id)) continue;
+    const before = states.get(row.jugId);
+    if (!before) {
+      // The other half of a blend from a jug that nothing changed.
+      if (row.strengthFrac !== null) taken.set(row.id, contentOf(row, EMPTY));
+      continue;
+    }
+    if (row.kind === 'blended-out') taken.set(row.id, contentOfJug(before));
+    const state = afterRow({
+      state: before,
+      row,
+      taken: row.pairId === null ? null : (taken.get(row.pairId) ?? null),
+    });
+    if (isChecked) {
+      const why = whyImpossible(state, row, jugs.get(row.jugId)!.capacityMl);
+      if (why) return { status: 'impossible', row, why, state };
+    }
+    states.set(row.jugId, state);
+    said.set(row.id, state);
+  }
+  return { status: 'done', jugs: states, rows: said };
+}
+
+const EMPTY: JugState = emptyJug({
+  strengthFrac: 0,
+  readBy: 'prediction',
+  caffeineMgPerG: 0,
+  pricePerKg: null,
+  useBy: '9999-12-31T00:00:00.000Z',
+});
+
+function whyImpossible(
+  state: JugState,
+  row: LedgerRow,
+  capacityMl: number,
+): 'too_little' | 'no_room' | null {
+  if (state.onHandG < 0) return 'too_little';
+  if (row.kind === 'filled') return null;
+  const { onHandG: massG, strengthFrac } = state;
+  return roomFor({ capacityMl, massG, strengthFrac }).fits ? null : 'no_room';
 }

@@ -8,6 +8,8 @@ const JUG_ENTRY_KINDS = [
   'poured',
   'read',
   'watered',
+  'counted',
+  'discarded',
   'blended-in',
   'blended-out',
   'undone',
@@ -47,14 +49,20 @@ export const jugEntrySchema = z.object({
   /** The other row of a blend; null for any other. */
   pairId: idSchema.nullable(),
   undone: z.boolean(),
+  /** What a count found; null for any other. */
+  countedG: z.number().nullable(),
   /** Who did it. */
   author: authorSchema,
 });
 
 const grams = z.number().positive().max(BATCH_LIMITS.waterG);
+const counted = z.number().min(0).max(BATCH_LIMITS.waterG);
+const hasOneAmount = (of: { massG?: number | undefined; volumeMl?: number | undefined }): boolean =>
+  (of.massG === undefined) !== (of.volumeMl === undefined);
+const EITHER = 'Give either massG or volumeMl.';
 const note = z.string().max(200).default('');
 
-/** Something done to a jug, or its latest entry taken back. */
+/** Something done to a jug, or an entry taken back. */
 export const jugEntryRequest = z.discriminatedUnion('kind', [
   z.strictObject({ id: idSchema, kind: z.literal('poured'), massG: grams, note }),
   z.strictObject({
@@ -63,7 +71,30 @@ export const jugEntryRequest = z.discriminatedUnion('kind', [
     strengthFrac: z.number().positive().max(0.5),
     note,
   }),
-  z.strictObject({ id: idSchema, kind: z.literal('watered'), massG: grams, note }),
+  z
+    .strictObject({
+      id: idSchema,
+      kind: z.literal('watered'),
+      massG: grams.optional(),
+      volumeMl: grams.optional(),
+      note,
+    })
+    .refine(hasOneAmount, EITHER),
+  z
+    .strictObject({
+      id: idSchema,
+      kind: z.literal('counted'),
+      massG: counted.optional(),
+      volumeMl: counted.optional(),
+      note,
+    })
+    .refine(hasOneAmount, EITHER),
+  z.strictObject({
+    id: idSchema,
+    kind: z.literal('discarded'),
+    massG: grams,
+    reason: z.string().trim().min(1).max(200),
+  }),
   z.strictObject({
     id: idSchema,
     kind: z.literal('blended'),

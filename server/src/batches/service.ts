@@ -20,6 +20,7 @@ import type { Caller } from '../caller.ts';
 import type { Changes } from '../changes/changes.ts';
 import type { Clock } from '../clock.ts';
 import type { Database } from '../database/database.ts';
+import { answered } from '../database/rows.ts';
 import { fillJug, type NewJug } from '../jugs/service.ts';
 import { ProblemError } from '../problem.ts';
 
@@ -67,9 +68,35 @@ export function createBatchService({ db, clock, changes }: Needs): BatchService 
     return { coffee, traits, model, vessel, predicted };
   }
 
+  /** Whether this very strain was done already; another one into the same jug is refused. */
+  async function isRepeatedStrain(of: {
+    shopId: string;
+    batch: Batch;
+    request: StrainBatchRequest;
+    transaction: Transaction;
+  }): Promise<boolean> {
+    const { shopId, batch, request, transaction } = of;
+    const asked = strainedActuals({ id: batch.id, request, at: '' });
+    const found = await Promise.all(
+      STRAIN_NOTES.map((what) =>
+        batchActuals.find(shopId, actualId(request.jugId, what), transaction),
+      ),
+    );
+    const known = found.flatMap((one) => (one === null ? [] : [answered(one)]));
+    if (known.length === 0) return false;
+    const facts = ({ at: _, ...actual }: Omit<BatchActual, 'author'>) => actual;
+    const isSame = isDeepStrictEqual(
+      known.map(({ author: _, ...row }) => facts(row)),
+      asked.map(facts),
+    );
+    if (isSame) return true;
+    throw new ProblemError('already_exists', 'Something else was strained into this jug.');
+  }
+
   async function inFull(caller: Caller, id: string): Promise<BatchInFull> {
     const batch = await batches.get(caller.shopId, id);
-    return { ...batch, actuals: await batchActuals.about(caller.shopId, id) };
+    const actuals = await batchActuals.about(caller.shopId, id);
+    return { ...batch, actuals: actuals.map(answered) };
   }
 
   return {
@@ -119,7 +146,7 @@ export function createBatchService({ db, clock, changes }: Needs): BatchService 
           at: at ?? before?.at ?? clock.now().toISOString(),
         };
         if (!before) return batchActuals.add(caller, actual, transaction);
-        const { author: _, ...known } = before;
+        const { author: _, ...known } = answered(before);
         if (isDeepStrictEqual(known, actual)) return before;
         throw new ProblemError('already_exists', 'Something else was noted under this id.');
       });
@@ -131,6 +158,8 @@ export function createBatchService({ db, clock, changes }: Needs): BatchService 
       const { shopId } = caller;
       const batch = await write(async (transaction) => {
         const current = await batches.get(shopId, id, transaction);
+        if (await isRepeatedStrain({ shopId, batch: current, request, transaction }))
+          return current;
         requireStrainable(current, seenVersion, request);
         const strainedAt = clock.now();
         const { zone } = await db.shops.get(shopId, shopId, transaction);
@@ -184,6 +213,11 @@ function requireStrainable(
     });
 }
 
+/** What straining notes, each under an identity of its own that follows from the jug's. */
+const STRAIN_NOTES = ['strained', 'read'] as const;
+const actualId = (jugId: string, what: (typeof STRAIN_NOTES)[number]): string =>
+  `${jugId.slice(0, 55)}-${what}`;
+
 /** What straining notes: what came out, and the reading where there is one. */
 function strainedActuals(of: {
   id: string;
@@ -193,12 +227,11 @@ function strainedActuals(of: {
   const { id, request, at } = of;
   const { jugId, brewG, strengthFrac } = request;
   const row = { ...NOTHING_NOTED, batchId: id, at };
-  const ownId = (what: string) => `${jugId.slice(0, 55)}-${what}`;
   return [
-    { ...row, id: ownId('strained'), kind: 'strained', massG: brewG },
+    { ...row, id: actualId(jugId, 'strained'), kind: 'strained', massG: brewG },
     ...(strengthFrac === undefined
       ? []
-      : [{ ...row, id: ownId('read'), kind: 'read' as const, strengthFrac }]),
+      : [{ ...row, id: actualId(jugId, 'read'), kind: 'read' as const, strengthFrac }]),
   ];
 }
 

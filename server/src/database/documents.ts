@@ -7,6 +7,7 @@ import {
   type Order,
   type Sequelize,
   type Transaction,
+  type WhereOptions,
 } from 'sequelize';
 import type { Caller } from '../caller.ts';
 import { ProblemError } from '../problem.ts';
@@ -38,7 +39,8 @@ export type Remove = Pick<Save<unknown>, 'id' | 'seenVersion'>;
 
 /** The documents of one table, each shop's its own. */
 export interface Documents<T extends Identified> {
-  readonly list: (shopId: string, transaction?: Transaction) => Promise<T[]>;
+  /** All of a shop's, or those whose columns are so. */
+  readonly list: (shopId: string, where?: WhereOptions, transaction?: Transaction) => Promise<T[]>;
   readonly find: (shopId: string, id: string, transaction?: Transaction) => Promise<T | null>;
   /** @throws {ProblemError} not_found, naming what is missing */
   readonly get: (shopId: string, id: string, transaction?: Transaction) => Promise<T>;
@@ -158,9 +160,9 @@ export function createDocuments<T extends Identified>(
   ): Promise<R> => (transaction ? work(transaction) : write(work));
 
   return {
-    list: async (shopId, transaction) => {
+    list: async (shopId, filter = {}, transaction) => {
       const rows = await model.findAll({
-        where: { shopId },
+        where: { ...filter, shopId },
         order: order(),
         raw: true,
         transaction: transaction ?? null,

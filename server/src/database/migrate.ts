@@ -3,11 +3,19 @@ import { Umzug, type UmzugStorage } from 'umzug';
 import { drinksInFull } from './migrations/20261126-drinks-in-full.ts';
 import { drafts } from './migrations/20261125-drafts.ts';
 import { sampleSets } from './migrations/20261125-sample-sets.ts';
+import { ledgerInFull } from './migrations/20261128-ledger-in-full.ts';
 import { shopsAndAuthors } from './migrations/20261127-shops-and-authors.ts';
 import { documentsAndLedger } from './migrations/20261125-documents-and-ledger.ts';
 
 /** In order; a landed one is never edited. */
-const MIGRATIONS = [documentsAndLedger, drafts, sampleSets, drinksInFull, shopsAndAuthors];
+const MIGRATIONS = [
+  documentsAndLedger,
+  drafts,
+  sampleSets,
+  drinksInFull,
+  shopsAndAuthors,
+  ledgerInFull,
+];
 type Migration = (typeof MIGRATIONS)[number];
 
 /** Names of the migrations that a database may have seen. */

@@ -15,7 +15,11 @@ export interface Row {
   readonly id: string;
   readonly at: string;
 }
-type Written<R> = R & { readonly author: string };
+/** A row as it stands: who wrote it, and after which others. */
+export type Written<R> = R & { readonly author: string; readonly seq: number };
+
+/** @returns a row as it is answered, without its place in the order of writing */
+export const answered = <R extends object>({ seq: _, ...row }: R & { readonly seq: number }) => row;
 
 /** A table of rows that are only ever added. */
 export interface RowTable<R> {
@@ -42,8 +46,14 @@ export interface Rows<R extends Row> {
     id: string,
     transaction?: Transaction,
   ) => Promise<Written<R> | null>;
+  /** Writes down anew what a row says of something else: what happened stays. */
+  readonly restate: (
+    shopId: string,
+    row: { readonly id: string } & Partial<R>,
+    transaction: Transaction,
+  ) => Promise<void>;
   /** @throws {ProblemError} already_exists for an identity, or a value that is unique, once more */
-  readonly add: (caller: Caller, row: R, transaction: Transaction) => Promise<Written<R>>;
+  readonly add: (caller: Caller, row: R, transaction: Transaction) => Promise<void>;
 }
 
 /** @returns the repository of a table of rows */
@@ -67,7 +77,7 @@ export function createRows<R extends Row>(
   ) as ModelStatic<Model>;
   const rowOf = (raw: Record<string, unknown>): Written<R> =>
     Object.fromEntries(
-      ['id', 'author', 'at', ...columns.map(([key]) => key)].map((key) => {
+      ['seq', 'id', 'author', 'at', ...columns.map(([key]) => key)].map((key) => {
         const isJson = columns.some(([name, type]) => name === key && type === 'json');
         return [key, isJson ? JSON.parse(raw[key] as string) : raw[key]];
       }),
@@ -99,7 +109,9 @@ export function createRows<R extends Row>(
           throw new ProblemError('already_exists', 'This was done already.');
         throw error;
       }
-      return { ...row, author };
+    },
+    restate: async (shopId, { id, ...said }, transaction) => {
+      await model.update(said, { where: { shopId, id }, transaction });
     },
   };
 }

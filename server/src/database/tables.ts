@@ -18,9 +18,10 @@ export type StoredJug = Jug & { readonly filled: FilledJug };
 
 /** A row of a jug's ledger, as it is written. */
 export type StoredJugRow = LedgerRow & {
-  readonly jugId: string;
   readonly note: string;
   readonly at: string;
+  /** What was asked for, as it was sent; null for rows that came by themselves. */
+  readonly request: object | null;
 };
 
 /** @returns every table of the database, as a repository */
@@ -104,6 +105,8 @@ export function defineTables(of: { sequelize: Sequelize; write: WriteTransaction
         pricePerKg: 'number',
         useBy: 'text',
         pairId: 'text',
+        countedG: 'number',
+        request: 'json',
       },
     }),
   };

@@ -1,8 +1,10 @@
+import { isDeepStrictEqual } from 'node:util';
 import type { Drink, DrinkVersion, KeepDrinkRequest } from '@ratio/core/drink';
 import type { Caller } from '../caller.ts';
 import type { Changes } from '../changes/changes.ts';
 import type { Clock } from '../clock.ts';
 import type { Database } from '../database/database.ts';
+import { answered } from '../database/rows.ts';
 import type { Remove } from '../database/documents.ts';
 import { keepDocuments } from '../keepDocuments.ts';
 import { requirePourable, type PantryService } from '../pantry/service.ts';
@@ -37,7 +39,7 @@ export function createDrinkService({ db, clock, changes, pantry }: Needs): Drink
     remove,
 
     versions: async ({ shopId }, drinkId) =>
-      (await drinkVersions.about(shopId, drinkId)).toReversed(),
+      (await drinkVersions.about(shopId, drinkId)).map(answered).toReversed(),
 
     keep: async (caller, { id, seenVersion, request }) => {
       const { shopId } = caller;
@@ -45,7 +47,8 @@ export function createDrinkService({ db, clock, changes, pantry }: Needs): Drink
       const kept = await write(async (transaction) => {
         const before = await drinks.find(shopId, id, transaction);
         const repeat = await drinkVersions.find(shopId, request.id, transaction);
-        if (repeat && repeat.drinkId === id && before) return before;
+        if (repeat && before && isSame(repeat, { drinkId: id, drink, change, forWhom }))
+          return before;
         if (repeat) throw new ProblemError('already_exists', 'Another version has this id.');
         requirePourable(drink, (await pantry.resolved(caller, transaction)).pantry, 'drink.');
         if (forWhom !== '' && !before)
@@ -67,3 +70,9 @@ export function createDrinkService({ db, clock, changes, pantry }: Needs): Drink
     },
   };
 }
+
+/** Whether a version that is kept already says the same. */
+const isSame = (
+  { drinkId, drink, change, forWhom }: Omit<DrinkVersion, 'author'>,
+  asked: Omit<DrinkVersion, 'author' | 'id' | 'at'>,
+): boolean => isDeepStrictEqual({ drinkId, drink, change, forWhom }, asked);

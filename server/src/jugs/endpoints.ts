@@ -8,9 +8,16 @@ export const jugEndpoints = (jugs: JugService): readonly Endpoint[] => [
   endpoint({
     method: 'get',
     path: '/api/jugs',
-    summary: 'Every jug with what is on hand, oldest first',
+    summary: 'Every jug that holds something, oldest first',
     answer: z.array(jugSchema),
     handle: ({ caller }) => jugs.list(caller),
+  }),
+  endpoint({
+    method: 'get',
+    path: '/api/jugs/{id}',
+    summary: 'One jug, an emptied one too',
+    answer: jugSchema,
+    handle: ({ caller, params }) => jugs.get(caller, idOf(params)),
   }),
   endpoint({
     method: 'get',
@@ -23,10 +30,10 @@ export const jugEndpoints = (jugs: JugService): readonly Endpoint[] => [
     method: 'post',
     path: '/api/jugs/{id}/entries',
     summary:
-      'Draw off, read, thin, blend from another jug, or take the latest back; sent again with the same id it counts once',
+      'Draw off, read, thin, count, discard, blend from another jug, or take something back; sent again with the same id it counts once, and something else under it is refused',
     body: jugEntryRequest,
     answer: jugSchema,
     status: 201,
-    handle: ({ caller, body, params }) => jugs.enter(caller, { id: params['id']!, request: body }),
+    handle: ({ caller, body, params }) => jugs.enter(caller, { id: idOf(params), request: body }),
   }),
 ];

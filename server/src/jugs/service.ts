@@ -1,21 +1,20 @@
-import {
-  ledgerSum,
-  type FilledJug,
-  type Jug,
-  type JugEntry,
-  type JugEntryRequest,
-} from '@ratio/core/jug';
-import type { Transaction } from 'sequelize';
+import { isDeepStrictEqual } from 'node:util';
+import type { FilledJug, Jug, JugEntry, JugEntryRequest, JugState } from '@ratio/core/jug';
+import { Op, type Transaction } from 'sequelize';
 import type { Caller } from '../caller.ts';
 import type { Changes } from '../changes/changes.ts';
 import type { Clock } from '../clock.ts';
 import type { Database } from '../database/database.ts';
-import type { StoredJug } from '../database/tables.ts';
+import { answered, type Written } from '../database/rows.ts';
+import type { StoredJug, StoredJugRow } from '../database/tables.ts';
 import { ProblemError } from '../problem.ts';
-import { blendRows, ownRows, rowOf, undoRows, type NewRow } from './entryRows.ts';
+import { blendRows, ownRow, rowOf, type Entered } from './entryRows.ts';
+import { undoEntry, type Undone } from './undo.ts';
 
 export interface JugService {
+  /** Jugs that hold something, the oldest first. */
   readonly list: (caller: Caller) => Promise<Jug[]>;
+  readonly get: (caller: Caller, id: string) => Promise<Jug>;
   /** A jug's ledger, the latest row first. */
   readonly entries: (caller: Caller, id: string) => Promise<JugEntry[]>;
   readonly enter: (caller: Caller, input: { id: string; request: JugEntryRequest }) => Promise<Jug>;
@@ -33,37 +32,32 @@ const jugOf = ({ filled: _, ...jug }: StoredJug): Jug => jug;
 export function createJugService({ db, clock, changes }: Needs): JugService {
   const { jugs, jugEntries, write } = db;
 
-  /** The rows that a request asks for; a blend touches two jugs. */
-  async function rowsOf(of: {
+  /** What a request does: rows to add, and the jugs as they are then. */
+  async function doneBy(of: {
     caller: Caller;
-    jug: Jug;
+    jug: StoredJug;
     request: JugEntryRequest;
     transaction: Transaction;
-  }): Promise<NewRow[]> {
+  }): Promise<Undone> {
     const { caller, jug, request, transaction } = of;
     const { shopId } = caller;
-    const entry = (id: string | null) =>
-      id === null ? null : jugEntries.find(shopId, id, transaction);
-    if (request.kind === 'undone') {
-      const done = await entry(request.entryId);
-      return undoRows({ jug, id: request.id, done, pair: await entry(done?.pairId ?? null) });
-    }
-    if (request.kind !== 'blended') return ownRows(jug, request);
+    if (request.kind === 'undone')
+      return undoEntry({ db, shopId, jugId: jug.id, request, transaction });
+    if (request.kind !== 'blended') return together([ownRow(jug, request)]);
     const from = await jugs.find(shopId, request.fromJugId, transaction);
     if (!from || from.id === jug.id)
       throw new ProblemError('not_found', 'Blend from another jug that is on hand.');
-    return blendRows({ jug, from, request });
+    return together(blendRows({ jug, from, request }));
   }
 
   return {
-    list: async ({ shopId }) => (await jugs.list(shopId)).map(jugOf),
+    list: async ({ shopId }) => (await jugs.list(shopId, { onHandG: { [Op.gt]: 0 } })).map(jugOf),
+    get: async ({ shopId }, id) => jugOf(await jugs.get(shopId, id)),
 
     entries: async ({ shopId }, id) => {
       const rows = await jugEntries.about(shopId, id);
       const undone = new Set(rows.map(({ undoes }) => undoes));
-      return rows
-        .map(({ undoes: _, useBy: __, ...row }) => ({ ...row, undone: undone.has(row.id) }))
-        .toReversed();
+      return rows.map((row) => ({ ...shownRow(row), undone: undone.has(row.id) })).toReversed();
     },
 
     enter: async (caller, { id, request }) => {
@@ -75,12 +69,13 @@ export function createJugService({ db, clock, changes }: Needs): JugService {
           requireSame(repeat, { jugId: jug.id, request });
           return [];
         }
-        const rows = await rowsOf({ caller, jug, request, transaction });
+        const { rows, restated, jugs: after } = await doneBy({ caller, jug, request, transaction });
         const at = clock.now().toISOString();
         for (const row of rows) await jugEntries.add(caller, { ...row, at }, transaction);
-        const changed = rows.map(({ jugId }) => jugId);
-        for (const jugId of changed) await sumUp(db, { caller, jugId, transaction });
-        return changed;
+        for (const row of restated) await jugEntries.restate(shopId, row, transaction);
+        for (const [jugId, state] of after)
+          await restate(db, { caller, jugId, state, transaction });
+        return [...after.keys()];
       });
       for (const jugId of touched) changes.publish(caller, { noun: 'jugs', id: jugId });
       return jugOf(await jugs.get(shopId, id));
@@ -88,29 +83,39 @@ export function createJugService({ db, clock, changes }: Needs): JugService {
   };
 }
 
+const together = (entered: readonly Entered[]): Undone => ({
+  rows: entered.map(({ row }) => row),
+  restated: [],
+  jugs: new Map(entered.map(({ row, state }) => [row.jugId, state])),
+});
+
+const shownRow = (row: Written<StoredJugRow>): Omit<JugEntry, 'undone'> => {
+  const { undoes: _, useBy: __, request: ___, ...shown } = answered(row);
+  return shown;
+};
+
 /** A request sent again is answered with what it did; another one under its identity is refused. */
 function requireSame(
-  repeat: Pick<NewRow, 'jugId' | 'kind'>,
+  repeat: StoredJugRow,
   { jugId, request }: { jugId: string; request: JugEntryRequest },
 ): void {
-  const kind = request.kind === 'blended' ? 'blended-in' : request.kind;
-  if (repeat.jugId !== jugId || repeat.kind !== kind)
-    throw new ProblemError('already_exists', 'Another ledger row has this id.');
+  if (repeat.jugId !== jugId || !isDeepStrictEqual(repeat.request, request))
+    throw new ProblemError(
+      'already_exists',
+      'Something else was done under this id. Send what is new under an id of its own.',
+    );
 }
 
 /** Writes down what a jug's ledger comes to. */
-async function sumUp(
+async function restate(
   db: Database,
-  of: { caller: Caller; jugId: string; transaction: Transaction },
+  of: { caller: Caller; jugId: string; state: JugState; transaction: Transaction },
 ): Promise<void> {
-  const { caller, jugId, transaction } = of;
+  const { caller, jugId, state, transaction } = of;
   const { id, version: _, ...body } = await db.jugs.get(caller.shopId, jugId, transaction);
-  const rows = await db.jugEntries.about(caller.shopId, jugId, transaction);
-  await db.jugs.restate(
-    caller,
-    { id, body: { ...body, ...ledgerSum(body.filled, rows) } },
-    transaction,
-  );
+  const { onHandG, lastEntryId, strengthFrac, readBy, caffeineMgPerG, pricePerKg, useBy } = state;
+  const now = { onHandG, lastEntryId, strengthFrac, readBy, caffeineMgPerG, pricePerKg, useBy };
+  await db.jugs.restate(caller, { id, body: { ...body, ...now } }, transaction);
 }
 
 /** A jug as somebody fills it. */

@@ -41,8 +41,8 @@ export function createPantryService(of: { db: Database; changes: Changes }): Pan
     transaction?: Transaction,
   ): Promise<ResolvedPantry> {
     const [own, houseRecipes] = await Promise.all([
-      db.pantryItems.list(shopId, transaction),
-      db.houseRecipes.list(shopId, transaction),
+      db.pantryItems.list(shopId, {}, transaction),
+      db.houseRecipes.list(shopId, {}, transaction),
     ]);
     return resolvePantry({ own, houseRecipes });
   }
@@ -54,8 +54,8 @@ export function createPantryService(of: { db: Database; changes: Changes }): Pan
     if (Object.hasOwn(pantry, id)) return;
     const open = await db.openedItems.find(shopId, id, transaction);
     if (open) await db.openedItems.remove(caller, { id, seenVersion: open.version }, transaction);
-    const drinks = await db.drinks.list(shopId, transaction);
-    const recipes = await db.houseRecipes.list(shopId, transaction);
+    const drinks = await db.drinks.list(shopId, {}, transaction);
+    const recipes = await db.houseRecipes.list(shopId, {}, transaction);
     const users = [
       ...drinks.filter((drink) => pouredIds(drink).includes(id)),
       ...recipes.filter((recipe) => usedBy(recipe).includes(id)),

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { JugEntry } from '@ratio/core/jug';
+import { ElButton } from 'element-plus';
 import { clockTime } from '../../format/formatClock.ts';
 
 /** What was done to a jug, the latest first. Nothing is ever overwritten. */
@@ -9,12 +10,19 @@ defineProps<{
   writeMass: (massG: number) => string;
   writePercent: (frac: number) => string;
 }>();
+const emit = defineEmits<{ undo: [entry: JugEntry] }>();
+
+/** What can be taken back: not what it was filled with, nor one half of another jug's blend. */
+const canBeUndone = ({ kind, undone }: JugEntry): boolean =>
+  !undone && !['filled', 'undone', 'blended-out'].includes(kind);
 
 const KINDS: Readonly<Record<JugEntry['kind'], string>> = {
   filled: 'filled',
   poured: 'drawn off',
   read: 'read',
   watered: 'water added',
+  counted: 'counted',
+  discarded: 'discarded',
   'blended-in': 'blended in',
   'blended-out': 'drawn off for a blend',
   undone: 'undone',
@@ -34,6 +42,7 @@ const signed = (massG: number, write: (massG: number) => string): string =>
           <th scope="col">Amount</th>
           <th scope="col">Strength from then on</th>
           <th scope="col">Note</th>
+          <th scope="col">Take back</th>
         </tr>
       </thead>
       <tbody>
@@ -45,6 +54,16 @@ const signed = (massG: number, write: (massG: number) => string): string =>
             {{ entry.strengthFrac === null ? '' : writePercent(entry.strengthFrac) }}
           </td>
           <td class="soft">{{ entry.note }}</td>
+          <td>
+            <ElButton
+              v-if="canBeUndone(entry)"
+              link
+              class="text-button"
+              :aria-label="`Take back: ${KINDS[entry.kind]} ${signed(entry.massG, writeMass)}`"
+              @click="emit('undo', entry)"
+              >Take back</ElButton
+            >
+          </td>
         </tr>
       </tbody>
     </table>

@@ -188,6 +188,7 @@ const afterMl = (massG: number, strengthFrac: number): string =>
       :zone="shelf.zone"
       :write-mass="format.mass"
       :write-percent="format.percent"
+      @undo="bench.enter({ kind: 'undone', entryId: $event.id }, `${jug.label}: taken back.`)"
     />
   </div>
   <div v-else class="page empty">

@@ -120,7 +120,9 @@ export function useJug() {
     const id = newId();
     try {
       await jugs.enter(of, { ...request, id } as JugEntryRequest);
-      notice.say({ tone: 'done', text, undo: () => jugs.undo(of, id) });
+      // What takes something back is not taken back itself.
+      const undo = request.kind === 'undone' ? {} : { undo: () => jugs.undo(of, id) };
+      notice.say({ tone: 'done', text, ...undo });
     } catch (error) {
       notice.say({ tone: 'wrong', text: sentenceOf(error) });
     } finally {
