@@ -5,6 +5,7 @@ import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import path from 'node:path';
 import { z } from 'zod';
+import { allowedHosts } from './allowedHosts.ts';
 import { batchEndpoints } from './batches/endpoints.ts';
 import { createBatchService } from './batches/service.ts';
 import { UNSIGNED, type Caller } from './caller.ts';
@@ -37,18 +38,23 @@ interface Needs {
   readonly clock: Clock;
   readonly changes: Changes;
   readonly log: Logger;
+  /** What the shop calls the machine, besides its own names and addresses. */
+  readonly names?: readonly string[];
   /** Folder of the built pages; without it only the API answers. */
   readonly webDir?: string;
 }
 
 /** Builds the application; whoever calls it listens. */
-export function createApp({ db, shopId, clock, changes, log, webDir }: Needs): Express {
+export function createApp(needs: Needs): Express {
+  const { db, shopId, clock, changes, log, names = [], webDir } = needs;
   const app = express();
   app.disable('x-powered-by');
   app.use(
     helmet({
-      // Tablets reach the shop's server by plain HTTP on its own network.
+      // Tablets reach the shop's server by plain HTTP, where browsers complain of these on every page.
       strictTransportSecurity: false,
+      crossOriginOpenerPolicy: false,
+      originAgentCluster: false,
       contentSecurityPolicy: {
         useDefaults: false,
         directives: {
@@ -66,6 +72,7 @@ export function createApp({ db, shopId, clock, changes, log, webDir }: Needs): E
       autoLogging: { ignore: (request) => !request.url?.startsWith('/api') },
     }),
     compression(),
+    allowedHosts(names),
   );
 
   const pantry = createPantryService({ db, changes });

@@ -26,7 +26,8 @@ async function start(): Promise<void> {
     offsetMs: shop.clockOffsetMs,
   });
   const changes = createChanges();
-  const app = createApp({ db, shopId: shop.id, clock, changes, log, webDir: WEB_DIR });
+  const { names } = config;
+  const app = createApp({ db, shopId: shop.id, clock, changes, log, names, webDir: WEB_DIR });
   const server = app.listen(config.port, config.host, (error) => {
     if (error) return refuse(cannotListen(error, config));
     const address = server.address();

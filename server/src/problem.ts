@@ -8,6 +8,7 @@ export const PROBLEMS = {
   bad_json: { status: 400, title: 'The body is not JSON' },
   bad_body: { status: 400, title: 'The body does not fit' },
   bad_request: { status: 400, title: 'The request cannot be read' },
+  wrong_origin: { status: 403, title: 'Not from another site' },
   not_found: { status: 404, title: 'There is no such thing' },
   method_not_allowed: { status: 405, title: 'Not with this method' },
   already_exists: { status: 409, title: 'It exists already' },
@@ -15,10 +16,12 @@ export const PROBLEMS = {
   stale: { status: 412, title: 'Somebody else changed it first' },
   body_too_large: { status: 413, title: 'The body is too large' },
   unsupported_media_type: { status: 415, title: 'Send JSON' },
+  wrong_host: { status: 421, title: 'Not the name of this server' },
   unreadable: { status: 422, title: 'Something is missing in the recipe' },
   out_of_range: { status: 422, title: 'Outside of what the model holds for' },
   version_required: { status: 428, title: 'Say which version you saw' },
   disk_full: { status: 507, title: 'The disk is full' },
+  too_many: { status: 429, title: 'Too many at once' },
   internal: { status: 500, title: 'Something went wrong here' },
 } as const satisfies Record<string, { status: number; title: string }>;
 
@@ -61,16 +64,22 @@ export function problemDocument(error: ProblemError): Problem & { current?: unkn
 
 /** @returns a schema's complaint as a problem that names each field */
 export function bodyProblem(error: z.ZodError): ProblemError {
-  const issues = flatten(error.issues).map(({ path, message }) => ({
-    path: path.map(String).join('.'),
-    message,
-  }));
+  const issues = flatten(error.issues)
+    .slice(0, MOST_ISSUES)
+    .map(({ path, message }) => ({
+      path: shortened(path.map(String).join('.')),
+      message: shortened(message),
+    }));
   const first = issues[0];
   const where = first?.path ? `${first.path}: ` : '';
   return new ProblemError('bad_body', `${where}${first?.message ?? 'It does not fit.'}`, {
     issues,
   });
 }
+
+/** What is named of a body that fits nowhere: enough to mend it, and no longer than a page. */
+const MOST_ISSUES = 50;
+const shortened = (text: string): string => (text.length > 300 ? `${text.slice(0, 300)}…` : text);
 
 type Issue = z.core.$ZodIssue;
 

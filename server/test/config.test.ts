@@ -6,6 +6,7 @@ describe('readConfig', () => {
     expect(readConfig({})).to.deep.equal({
       port: 4870,
       host: '127.0.0.1',
+      names: [],
       dataDir: 'data',
       shopId: null,
       frozenAt: null,
@@ -18,8 +19,10 @@ describe('readConfig', () => {
       RATIO_PORT: '5000',
       RATIO_HOST: '0.0.0.0',
       RATIO_SHOP: 'lido',
+      RATIO_NAMES: 'ratio.lan, bar',
       RATIO_NOW: '2026-06-13T06:40:00Z',
     });
+    expect(config.names).to.deep.equal(['ratio.lan', 'bar']);
     expect(config).to.include({ port: 5000, host: '0.0.0.0', shopId: 'lido' });
     expect(config.frozenAt?.toISOString()).to.equal('2026-06-13T06:40:00.000Z');
   });
@@ -30,6 +33,7 @@ describe('readConfig', () => {
     ['RATIO_SHOP', 'The Lido'],
     ['RATIO_NOW', 'yesterday'],
     ['RATIO_LOG', 'loud'],
+    ['RATIO_NAMES', 'ratio.lan, http://ratio'],
   ] as const)
     it(`names ${name} where it is “${value}”`, () => {
       expect(() => readConfig({ [name]: value })).to.throw(new RegExp(`^${name}: `));

@@ -18,13 +18,16 @@ export interface LidoServer {
   readonly close: () => Promise<void>;
 }
 
-export async function openLidoServer(): Promise<LidoServer> {
+export async function openLidoServer({
+  names = [],
+}: { names?: readonly string[] } = {}): Promise<LidoServer> {
   const dataDir = await mkdtemp(path.join(tmpdir(), 'ratio-test-'));
   const db = await openDatabase(dataDir);
   await seedLido({ db, realNow: new Date(LIDO_MORNING) });
   const changes = createChanges();
   const clock = createClock({ frozenAt: new Date(LIDO_MORNING), offsetMs: 0 });
-  const app = createApp({ db, shopId: 'lido', clock, changes, log: pino({ level: 'silent' }) });
+  const log = pino({ level: 'silent' });
+  const app = createApp({ db, shopId: 'lido', clock, changes, log, names });
   return {
     app,
     db,

@@ -1,19 +1,27 @@
 import { z } from 'zod';
+import { massG } from '../matter/composition.ts';
 import { ALLERGENS, INGREDIENT_KINDS } from './ingredients.ts';
 import { documentFields, idSchema, instantSchema, nameSchema } from '../document/schema.ts';
 
 const grams = z.number().min(0).max(100);
 
-const compositionSchema = z.strictObject({
-  waterG: grams,
-  coffeeG: grams,
-  sugarG: grams,
-  carbohydrateG: grams,
-  fatG: grams,
-  proteinG: grams,
-  ashG: grams,
-  ethanolG: grams,
-});
+/** Labels round to tenths: eight of them may be off 100 g by so much. */
+const ROUNDING_G = 1;
+const compositionSchema = z
+  .strictObject({
+    waterG: grams,
+    coffeeG: grams,
+    sugarG: grams,
+    carbohydrateG: grams,
+    fatG: grams,
+    proteinG: grams,
+    ashG: grams,
+    ethanolG: grams,
+  })
+  .refine(
+    (parts) => Math.abs(massG(parts) - 100) <= ROUNDING_G,
+    'What 100 g are made of must come to 100 g.',
+  );
 
 const ingredientFields = {
   name: nameSchema,

@@ -8,12 +8,26 @@ import { documentFields, nameSchema } from '../document/schema.ts';
 /** What a brew is strained through. */
 export const FILTER_KINDS = ['bag', 'paper', 'insert'] as const;
 
+/** Codes of ISO 4217. */
+const CURRENCIES: ReadonlySet<string> = new Set(Intl.supportedValuesOf('currency'));
+
+/** Whether a name is a time zone that dates can be told in. */
+function isZone(name: string): boolean {
+  try {
+    return new Intl.DateTimeFormat('en', { timeZone: name }).resolvedOptions().timeZone !== '';
+  } catch {
+    return false;
+  }
+}
+
 /** The shop: its clock's zone, its rooms, its money. */
 export const shopSchema = z.object({
   ...documentFields,
   name: nameSchema,
-  zone: z.string(),
-  currency: z.string().length(3),
+  zone: z.string().refine(isZone, 'No such time zone; Europe/Lisbon is one.'),
+  currency: z
+    .string()
+    .refine((code) => CURRENCIES.has(code), 'No such currency; EUR, USD and JPY are some.'),
   roomC: z.number().min(0).max(50),
   fridgeC: z.number().min(0).max(15),
   waterC: z.number().min(0).max(60),

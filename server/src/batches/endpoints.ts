@@ -6,7 +6,7 @@ import {
   strainBatchRequest,
 } from '@ratio/core/batch';
 import { z } from 'zod';
-import { endpoint, type Endpoint } from '../endpoint.ts';
+import { endpoint, idOf, type Endpoint } from '../endpoint.ts';
 import type { BatchService } from './service.ts';
 
 /** Batches: started, running, strained. */
@@ -23,7 +23,7 @@ export const batchEndpoints = (batches: BatchService): readonly Endpoint[] => [
     path: '/api/batches/{id}',
     summary: 'One batch with its plan, its prediction and what really happened',
     answer: batchInFullSchema,
-    handle: ({ caller, params }) => batches.get(caller, params['id']!),
+    handle: ({ caller, params }) => batches.get(caller, idOf(params)),
   }),
   endpoint({
     method: 'post',
@@ -42,8 +42,7 @@ export const batchEndpoints = (batches: BatchService): readonly Endpoint[] => [
     body: noteActualRequest,
     answer: batchInFullSchema,
     status: 201,
-    handle: ({ caller, body, params }) =>
-      batches.note(caller, { id: params['id']!, request: body }),
+    handle: ({ caller, body, params }) => batches.note(caller, { id: idOf(params), request: body }),
   }),
   endpoint({
     method: 'post',
@@ -52,6 +51,6 @@ export const batchEndpoints = (batches: BatchService): readonly Endpoint[] => [
     body: strainBatchRequest,
     answer: batchSchema,
     handle: ({ caller, body, params, seenVersion }) =>
-      batches.strain(caller, { id: params['id']!, seenVersion, request: body }),
+      batches.strain(caller, { id: idOf(params), seenVersion, request: body }),
   }),
 ];

@@ -21,6 +21,7 @@ import type { Changes } from '../changes/changes.ts';
 import type { Clock } from '../clock.ts';
 import type { Database } from '../database/database.ts';
 import { answered } from '../database/rows.ts';
+import { derivedId } from '../derivedId.ts';
 import { fillJug, type NewJug } from '../jugs/service.ts';
 import { ProblemError } from '../problem.ts';
 
@@ -79,7 +80,7 @@ export function createBatchService({ db, clock, changes }: Needs): BatchService 
     const asked = strainedActuals({ id: batch.id, request, at: '' });
     const found = await Promise.all(
       STRAIN_NOTES.map((what) =>
-        batchActuals.find(shopId, actualId(request.jugId, what), transaction),
+        batchActuals.find(shopId, derivedId(request.jugId, what), transaction),
       ),
     );
     const known = found.flatMap((one) => (one === null ? [] : [answered(one)]));
@@ -215,8 +216,6 @@ function requireStrainable(
 
 /** What straining notes, each under an identity of its own that follows from the jug's. */
 const STRAIN_NOTES = ['strained', 'read'] as const;
-const actualId = (jugId: string, what: (typeof STRAIN_NOTES)[number]): string =>
-  `${jugId.slice(0, 55)}-${what}`;
 
 /** What straining notes: what came out, and the reading where there is one. */
 function strainedActuals(of: {
@@ -228,10 +227,10 @@ function strainedActuals(of: {
   const { jugId, brewG, strengthFrac } = request;
   const row = { ...NOTHING_NOTED, batchId: id, at };
   return [
-    { ...row, id: actualId(jugId, 'strained'), kind: 'strained', massG: brewG },
+    { ...row, id: derivedId(jugId, 'strained'), kind: 'strained', massG: brewG },
     ...(strengthFrac === undefined
       ? []
-      : [{ ...row, id: actualId(jugId, 'read'), kind: 'read' as const, strengthFrac }]),
+      : [{ ...row, id: derivedId(jugId, 'read'), kind: 'read' as const, strengthFrac }]),
   ];
 }
 
@@ -270,7 +269,10 @@ function jugOf(of: {
     strengthFrac,
     readBy: request.strengthFrac === undefined ? 'prediction' : 'refractometer',
     // Caffeine comes out with the solids: a stronger reading holds more of both.
-    caffeineMgPerG: (predicted.caffeineMgPerG * strengthFrac) / predicted.strengthFrac,
+    caffeineMgPerG:
+      predicted.strengthFrac === 0
+        ? 0
+        : (predicted.caffeineMgPerG * strengthFrac) / predicted.strengthFrac,
     pricePerKg: coffee ? (coffee.pricePerKg * batch.plan.doseG) / request.brewG : null,
     capacityMl: Math.ceil(request.brewG / 500) * 500,
     madeAt: strainedAt.toISOString(),

@@ -1,6 +1,7 @@
 import type { Change } from '@ratio/core/document';
 import type { Request, Response } from 'express';
 import type { Caller } from '../caller.ts';
+import { ProblemError } from '../problem.ts';
 
 /** Publishes to every open page what changed. */
 export interface Changes {
@@ -12,10 +13,13 @@ export interface Changes {
 }
 
 const KEEP_ALIVE_MS = 25_000;
+/** Streams that one address may hold, and all together: each open page holds one. */
+const FROM_ONE = 40;
+const IN_ALL = 400;
 
 /** @returns the one channel of changes of a server */
 export function createChanges(): Changes {
-  const listeners = new Map<Response, string>();
+  const listeners = new Map<Response, { shopId: string; from: string }>();
   const heartbeat = setInterval(() => {
     for (const listener of listeners.keys()) listener.write(': still here\n\n');
   }, KEEP_ALIVE_MS);
@@ -23,16 +27,20 @@ export function createChanges(): Changes {
   return {
     publish: ({ shopId }, change) => {
       for (const [listener, theirs] of listeners)
-        if (theirs === shopId) listener.write(`data: ${JSON.stringify(change)}\n\n`);
+        if (theirs.shopId === shopId) listener.write(`data: ${JSON.stringify(change)}\n\n`);
     },
     stream: ({ shopId }, request, response) => {
+      const from = request.ip ?? '';
+      const theirs = [...listeners.values()].filter((one) => one.from === from).length;
+      if (theirs >= FROM_ONE || listeners.size >= IN_ALL)
+        throw new ProblemError('too_many', 'Too many pages are open here. Close some of them.');
       // no-transform keeps the compression from holding events back.
       response.writeHead(200, {
         'Content-Type': 'text/event-stream',
         'Cache-Control': 'no-cache, no-transform',
       });
       response.write('retry: 2000\n\n');
-      listeners.set(response, shopId);
+      listeners.set(response, { shopId, from });
       request.on('close', () => listeners.delete(response));
     },
     close: () => {

@@ -106,6 +106,10 @@ export function createDocuments<T extends Identified>(
 
   /** A document's columns, and the rest of it in one. */
   function storedOf(document: Body<T>): Record<string, unknown> {
+    for (const [key, value] of Object.entries(document))
+      // SQLite would keep it as a text, and JSON as nothing.
+      if (typeof value === 'number' && !Number.isFinite(value))
+        throw new Error(`${table.what}: ${key} is ${value}.`);
     const isColumn = (key: string): boolean => columns.some(([name]) => name === key);
     const entries = Object.entries(document);
     return {

@@ -8,6 +8,7 @@ import {
 } from '@ratio/core/jug';
 import { storedCoffeeMl, waterDensityGPerMl } from '@ratio/core/matter';
 import type { StoredJugRow } from '../database/tables.ts';
+import { derivedId } from '../derivedId.ts';
 import { ProblemError } from '../problem.ts';
 
 /** A ledger row before it has its time. */
@@ -89,7 +90,7 @@ export function blendRows(input: {
   const { id, note } = request;
   const massG = takeFrom(from, request.massG);
   const taken = contentOfJug(from);
-  const outId = `${id.slice(0, 59)}-out`;
+  const outId = derivedId(id, 'out');
   const out = { jugId: from.id, id: outId, kind: 'blended-out' as const, massG: -massG, note };
   const into = { jugId: jug.id, id, kind: 'blended-in' as const, massG, note, request };
   const after = entered(jug, { ...into, pairId: outId }, taken);

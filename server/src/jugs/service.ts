@@ -7,6 +7,7 @@ import type { Clock } from '../clock.ts';
 import type { Database } from '../database/database.ts';
 import { answered, type Written } from '../database/rows.ts';
 import type { StoredJug, StoredJugRow } from '../database/tables.ts';
+import { derivedId } from '../derivedId.ts';
 import { ProblemError } from '../problem.ts';
 import { blendRows, ownRow, rowOf, type Entered } from './entryRows.ts';
 import { undoEntry, type Undone } from './undo.ts';
@@ -139,7 +140,7 @@ export async function fillJug(
   const filled = { strengthFrac, readBy, caffeineMgPerG, pricePerKg, useBy };
   const body = { ...jug, filled, onHandG: massG, lastEntryId: null };
   await db.jugs.save(caller, { id, seenVersion: 0, body }, transaction);
-  const row = { jugId: id, id: `${id}-filled`.slice(-64), kind: 'filled' as const, massG };
+  const row = { jugId: id, id: derivedId(id, 'filled'), kind: 'filled' as const, massG };
   await db.jugEntries.add(
     caller,
     { ...rowOf({ ...row, note: jug.label }), at: jug.madeAt },

@@ -3,6 +3,7 @@ import type { Transaction } from 'sequelize';
 import type { Database } from '../database/database.ts';
 import type { Written } from '../database/rows.ts';
 import type { StoredJugRow } from '../database/tables.ts';
+import { derivedId } from '../derivedId.ts';
 import { ProblemError } from '../problem.ts';
 import { rowOf, saidBy, type NewRow } from './entryRows.ts';
 
@@ -38,7 +39,7 @@ export async function undoEntry(of: {
     rowOf({ jugId: one.jugId, id, kind: 'undone', massG: -one.massG, undoes: one.id });
   const rows = [
     { ...undo(request.id, done), note: done.note, request },
-    ...(pair ? [undo(`${request.id.slice(0, 58)}-pair`, pair)] : []),
+    ...(pair ? [undo(derivedId(request.id, 'pair'), pair)] : []),
   ];
   const { jugs, ledger } = await reached({ db, shopId, from: done, transaction });
   const result = replay({ jugs, rows: [...ledger, ...rows], checkedFrom: done.id });
