@@ -38,9 +38,10 @@ export interface RealServer {
 export async function startServer(
   dataDir: string,
   env: Readonly<Record<string, string>> = {},
+  nodeArgs: readonly string[] = [],
 ): Promise<RealServer> {
   const file = await bundle();
-  const child = spawn(process.execPath, [file], {
+  const child = spawn(process.execPath, [...nodeArgs, file], {
     cwd: ROOT,
     env: { ...process.env, RATIO_DATA: dataDir, RATIO_PORT: '0', RATIO_LOG: 'info', ...env },
   });

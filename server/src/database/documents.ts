@@ -1,13 +1,13 @@
 import {
   DataTypes,
   literal,
+  Op,
   type Model,
   type ModelAttributes,
   type ModelStatic,
   type Order,
   type Sequelize,
   type Transaction,
-  type WhereOptions,
 } from 'sequelize';
 import type { Caller } from '../caller.ts';
 import { ProblemError } from '../problem.ts';
@@ -164,9 +164,10 @@ export function createDocuments<T extends Identified>(
   ): Promise<R> => (transaction ? work(transaction) : write(work));
 
   return {
-    list: async (shopId, filter = {}, transaction) => {
+    list: async (shopId, { above = {} } = {}, transaction) => {
+      const beyond = Object.entries(above).map(([key, value]) => [key, { [Op.gt]: value }]);
       const rows = await model.findAll({
-        where: { ...filter, shopId },
+        where: { ...Object.fromEntries(beyond), shopId },
         order: order(),
         raw: true,
         transaction: transaction ?? null,

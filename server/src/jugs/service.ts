@@ -1,6 +1,6 @@
 import { isDeepStrictEqual } from 'node:util';
 import type { FilledJug, Jug, JugEntry, JugEntryRequest, JugState } from '@ratio/core/jug';
-import { Op, type Transaction } from 'sequelize';
+import type { Transaction } from 'sequelize';
 import type { Caller } from '../caller.ts';
 import type { Changes } from '../changes/changes.ts';
 import type { Clock } from '../clock.ts';
@@ -52,7 +52,7 @@ export function createJugService({ db, clock, changes }: Needs): JugService {
   }
 
   return {
-    list: async ({ shopId }) => (await jugs.list(shopId, { onHandG: { [Op.gt]: 0 } })).map(jugOf),
+    list: async ({ shopId }) => (await jugs.list(shopId, { above: { onHandG: 0 } })).map(jugOf),
     get: async ({ shopId }, id) => jugOf(await jugs.get(shopId, id)),
 
     entries: async ({ shopId }, id) => {

@@ -1,0 +1,1 @@
+export { createRandom } from './random.ts';
