@@ -39,8 +39,12 @@ export type Remove = Pick<Save<unknown>, 'id' | 'seenVersion'>;
 
 /** The documents of one table, each shop's its own. */
 export interface Documents<T extends Identified> {
-  /** All of a shop's, or those whose columns are so. */
-  readonly list: (shopId: string, where?: WhereOptions, transaction?: Transaction) => Promise<T[]>;
+  /** All of a shop's, or those whose columns are above something. */
+  readonly list: (
+    shopId: string,
+    only?: { readonly above?: { readonly [K in keyof T]?: number } },
+    transaction?: Transaction,
+  ) => Promise<T[]>;
   readonly find: (shopId: string, id: string, transaction?: Transaction) => Promise<T | null>;
   /** @throws {ProblemError} not_found, naming what is missing */
   readonly get: (shopId: string, id: string, transaction?: Transaction) => Promise<T>;
