@@ -2,6 +2,7 @@ import path from 'node:path';
 import { UNSIGNED, type Caller } from '../server/src/caller.ts';
 import type { Documents, Identified } from '../server/src/database/documents.ts';
 import { createChanges } from '../server/src/changes/changes.ts';
+import { createClock } from '../server/src/clock.ts';
 import { createBatchService } from '../server/src/batches/service.ts';
 import { createJugService } from '../server/src/jugs/service.ts';
 import { openDatabase, type Database } from '../server/src/database/database.ts';
@@ -59,7 +60,7 @@ async function brew(db: Database, { id, plan, startedHoursBefore, jug }: LidoBat
   let time = Date.parse(LIDO_MORNING) - startedHoursBefore * HOUR_MS;
   const needs = {
     db,
-    clock: { now: () => new Date(time), frozen: true },
+    clock: createClock({ frozenAt: null, offsetMs: 0, machineMs: () => time }),
     changes: createChanges(),
   };
   const batches = createBatchService(needs);

@@ -1,9 +1,24 @@
 import vue from '@vitejs/plugin-vue';
 import { defineConfig } from 'vite';
+import { VitePWA } from 'vite-plugin-pwa';
 
 export default defineConfig({
-  plugins: [vue()],
+  plugins: [
+    vue(),
+    // Where the browser allows it, pages open without the server.
+    VitePWA({
+      registerType: 'autoUpdate',
+      injectRegister: 'script-defer',
+      manifest: false,
+      workbox: {
+        globPatterns: ['**/*.{js,css,html,svg,png,woff2}'],
+        navigateFallback: '/index.html',
+        navigateFallbackDenylist: [/^\/api\//],
+        maximumFileSizeToCacheInBytes: 4_000_000,
+      },
+    }),
+  ],
   worker: { format: 'es' },
-  build: { target: 'es2022', chunkSizeWarningLimit: 900, assetsInlineLimit: 0 },
+  build: { target: 'es2022', chunkSizeWarningLimit: 1000, assetsInlineLimit: 0 },
   server: { proxy: { '/api': `http://127.0.0.1:${process.env['RATIO_PORT'] ?? 4870}` } },
 });

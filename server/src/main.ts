@@ -24,6 +24,7 @@ async function start(): Promise<void> {
   const clock = createClock({
     frozenAt: config.frozenAt,
     offsetMs: shop.clockOffsetMs,
+    latestMs: await db.latestMs(),
   });
   const changes = createChanges();
   const { names } = config;

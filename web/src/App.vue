@@ -5,12 +5,14 @@ import FinderDialog from './components/navigation/FinderDialog.vue';
 import KeysHelp from './components/navigation/KeysHelp.vue';
 import NoticeBar from './components/navigation/NoticeBar.vue';
 import SetAsideStrip from './components/navigation/SetAsideStrip.vue';
+import StateStrip from './components/navigation/StateStrip.vue';
 import TheLine from './components/navigation/TheLine.vue';
 import { saveFile } from './api/saveFile.ts';
 import { useChanges } from './composables/useChanges.ts';
 import { useFinder } from './composables/useFinder.ts';
 import { useKeys } from './composables/useKeys.ts';
 import { useLine } from './composables/useLine.ts';
+import { useStateStrip } from './composables/useStateStrip.ts';
 import { useStart } from './composables/useStart.ts';
 import { useDraft } from './stores/draft.ts';
 import { useNotice } from './stores/notice.ts';
@@ -26,7 +28,8 @@ const aside = useSetAside();
 const drafts = useDraft();
 const router = useRouter();
 useChanges();
-const { state, failure, load } = useStart();
+const { state, failure, load, refresh } = useStart();
+const { strip, tryNow, insist, letGo } = useStateStrip(refresh);
 const { stations } = useLine();
 const { sought, found, go } = useFinder();
 const help = ref(false);
@@ -63,6 +66,7 @@ useKeys({
     @export="saveFile({ name: 'ratio-set-aside.json', text: aside.exported() })"
     @discard="aside.discard"
   />
+  <StateStrip v-bind="strip" @send="tryNow" @insist="insist" @let-go="letGo" />
   <main id="page" tabindex="-1">
     <RouterView v-if="state === 'ready'" />
     <h1 v-else-if="state === 'loading'" class="wait soft">Fetching the shop …</h1>

@@ -114,13 +114,20 @@ export const noteActualRequest = z.discriminatedUnion('kind', [
 ]);
 
 /** Starting a steep. The id is the client's, so that a repeated request starts nothing twice. */
-export const startBatchRequest = z.strictObject({ id: idSchema, plan: planSchema });
+export const startBatchRequest = z.strictObject({
+  id: idSchema,
+  plan: planSchema,
+  /** Any instant that is past; without it, now. */
+  startedAt: instantSchema.optional(),
+});
 
 /** Straining a batch into a jug: what was weighed, and read where somebody read it. */
 export const strainBatchRequest = z.strictObject({
   jugId: idSchema,
   brewG: z.number().positive().max(BATCH_LIMITS.waterG),
   strengthFrac: z.number().positive().max(0.3).optional(),
+  /** Any instant since it began; without it, now. */
+  strainedAt: instantSchema.optional(),
 });
 
 export type Plan = z.infer<typeof planSchema>;

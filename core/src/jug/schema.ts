@@ -60,16 +60,19 @@ const counted = z.number().min(0).max(BATCH_LIMITS.waterG);
 const hasOneAmount = (of: { massG?: number | undefined; volumeMl?: number | undefined }): boolean =>
   (of.massG === undefined) !== (of.volumeMl === undefined);
 const EITHER = 'Give either massG or volumeMl.';
+/** When it was done; without it, now. */
+const at = instantSchema.optional();
 const note = z.string().max(200).default('');
 
 /** Something done to a jug, or an entry taken back. */
 export const jugEntryRequest = z.discriminatedUnion('kind', [
-  z.strictObject({ id: idSchema, kind: z.literal('poured'), massG: grams, note }),
+  z.strictObject({ id: idSchema, kind: z.literal('poured'), massG: grams, note, at }),
   z.strictObject({
     id: idSchema,
     kind: z.literal('read'),
     strengthFrac: z.number().positive().max(0.5),
     note,
+    at,
   }),
   z
     .strictObject({
@@ -78,6 +81,7 @@ export const jugEntryRequest = z.discriminatedUnion('kind', [
       massG: grams.optional(),
       volumeMl: grams.optional(),
       note,
+      at,
     })
     .refine(hasOneAmount, EITHER),
   z
@@ -87,6 +91,7 @@ export const jugEntryRequest = z.discriminatedUnion('kind', [
       massG: counted.optional(),
       volumeMl: counted.optional(),
       note,
+      at,
     })
     .refine(hasOneAmount, EITHER),
   z.strictObject({
@@ -94,6 +99,7 @@ export const jugEntryRequest = z.discriminatedUnion('kind', [
     kind: z.literal('discarded'),
     massG: grams,
     reason: z.string().trim().min(1).max(200),
+    at,
   }),
   z.strictObject({
     id: idSchema,
@@ -101,8 +107,9 @@ export const jugEntryRequest = z.discriminatedUnion('kind', [
     fromJugId: idSchema,
     massG: grams,
     note,
+    at,
   }),
-  z.strictObject({ id: idSchema, kind: z.literal('undone'), entryId: idSchema }),
+  z.strictObject({ id: idSchema, kind: z.literal('undone'), entryId: idSchema, at }),
 ]);
 
 export type Jug = z.infer<typeof jugSchema>;

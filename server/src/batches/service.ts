@@ -104,17 +104,17 @@ export function createBatchService({ db, clock, changes }: Needs): BatchService 
     list: ({ shopId }) => batches.list(shopId),
     get: inFull,
 
-    start: async (caller, { id, plan }) => {
+    start: async (caller, { id, plan, startedAt: at }) => {
       const { shopId } = caller;
       const batch = await write(async (transaction) => {
         const before = await batches.find(shopId, id, transaction);
-        if (before) return repeated(before, plan);
+        if (before) return repeated(before, { plan, at });
         const { coffee, traits, model, vessel, predicted } = await predict(
           shopId,
           plan,
           transaction,
         );
-        const startedAt = clock.now();
+        const startedAt = clock.momentOf(at);
         const hours = plan.steep.reduce((sum, piece) => sum + piece.hours, 0);
         const body: Omit<Batch, 'id' | 'version'> = {
           coffeeName: coffee.name,
@@ -162,7 +162,7 @@ export function createBatchService({ db, clock, changes }: Needs): BatchService 
         if (await isRepeatedStrain({ shopId, batch: current, request, transaction }))
           return current;
         requireStrainable(current, seenVersion, request);
-        const strainedAt = clock.now();
+        const strainedAt = strainedWhen(current, clock.momentOf(request.strainedAt), request);
         const { zone } = await db.shops.get(shopId, shopId, transaction);
         const coffee = await db.coffees.find(shopId, current.plan.coffeeId, transaction);
         await fillJug(db, {
@@ -190,9 +190,13 @@ export function createBatchService({ db, clock, changes }: Needs): BatchService 
 }
 
 /** The same request again is answered with what it did; another plan under its id is refused. */
-function repeated(before: Batch, plan: Plan): Batch {
-  if (isDeepStrictEqual(before.plan, plan)) return before;
-  throw new ProblemError('already_exists', 'A batch with this id was started with another plan.');
+function repeated(before: Batch, { plan, at }: { plan: Plan; at: string | undefined }): Batch {
+  const isSame = at === undefined || Date.parse(at) === Date.parse(before.startedAt);
+  if (isSame && isDeepStrictEqual(before.plan, plan)) return before;
+  throw new ProblemError(
+    'already_exists',
+    'A batch with this id was started with another plan, or at another time.',
+  );
 }
 
 function requireStrainable(
@@ -212,6 +216,16 @@ function requireStrainable(
     throw new ProblemError('out_of_range', 'More brew than what went in.', {
       issues: [{ path: 'brewG', message: `At most ${Math.round(inputG)} g went in.` }],
     });
+}
+
+/** A strain is never before its start, though the machine's clock was put back meanwhile. */
+function strainedWhen({ startedAt }: Batch, at: Date, request: StrainBatchRequest): Date {
+  if (at.getTime() >= Date.parse(startedAt)) return at;
+  if (request.strainedAt !== undefined)
+    throw new ProblemError('out_of_range', 'It cannot be strained before it began.', {
+      issues: [{ path: 'strainedAt', message: `It began at ${startedAt}.` }],
+    });
+  return new Date(startedAt);
 }
 
 /** What straining notes, each under an identity of its own that follows from the jug's. */

@@ -12,6 +12,8 @@ export interface Database extends Tables, Writing {
   readonly sequelize: Sequelize;
   /** Folder of the file and its copies. */
   readonly dataDir: string;
+  /** The latest instant at which anything was done, ms since 1970 UTC; 0 for nothing yet. */
+  readonly latestMs: () => Promise<number>;
   /** @throws where the database does not answer */
   readonly ping: () => Promise<void>;
   readonly close: () => Promise<void>;
@@ -39,6 +41,14 @@ export async function openDatabase(dataDir: string): Promise<Database> {
     ...writing,
     sequelize,
     dataDir,
+    latestMs: async () => {
+      const [row] = await sequelize.query<{ at: string | null }>(
+        `SELECT MAX(at) AS at FROM (SELECT MAX(at) AS at FROM jug_entries
+          UNION SELECT MAX(at) FROM batch_actuals UNION SELECT MAX(started_at) FROM batches)`,
+        { type: QueryTypes.SELECT },
+      );
+      return row?.at ? Date.parse(row.at) : 0;
+    },
     ping: async () => {
       await sequelize.query('SELECT 1', { type: QueryTypes.SELECT });
     },

@@ -71,7 +71,7 @@ export function createJugService({ db, clock, changes }: Needs): JugService {
           return [];
         }
         const { rows, restated, jugs: after } = await doneBy({ caller, jug, request, transaction });
-        const at = clock.now().toISOString();
+        const at = clock.momentOf(request.at).toISOString();
         for (const row of rows) await jugEntries.add(caller, { ...row, at }, transaction);
         for (const row of restated) await jugEntries.restate(shopId, row, transaction);
         for (const [jugId, state] of after)

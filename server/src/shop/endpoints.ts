@@ -10,10 +10,15 @@ export const shopEndpoints = (shop: ShopService, clock: Clock): readonly Endpoin
     method: 'get',
     path: '/api/shop',
     summary: 'The shop, and what its clock says',
-    answer: shopSchema.extend({ now: z.iso.datetime(), clockFrozen: z.boolean() }),
+    answer: shopSchema.extend({
+      now: z.iso.datetime(),
+      clockFrozen: z.boolean(),
+      clockBehindMs: z.number(),
+    }),
     handle: async ({ caller }) => ({
       ...(await shop.get(caller)),
       now: clock.now().toISOString(),
+      clockBehindMs: clock.behindMs(),
       clockFrozen: clock.frozen,
     }),
   }),

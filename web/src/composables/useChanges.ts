@@ -5,6 +5,7 @@ import { useBatches } from '../stores/batches.ts';
 import { useDraft } from '../stores/draft.ts';
 import { useDrinks } from '../stores/drinks.ts';
 import { useJugs } from '../stores/jugs.ts';
+import { useOutbox } from '../stores/outbox.ts';
 import { usePantry } from '../stores/pantry.ts';
 import { useSamples } from '../stores/samples.ts';
 import { useShop } from '../stores/shop.ts';
@@ -20,6 +21,7 @@ export function useChanges(): void {
     pantry: usePantry(),
     drinks: useDrinks(),
   };
+  const outbox = useOutbox();
   const reload = (noun: Noun) => stores[noun].load().catch(() => undefined);
   const reloadAll = (): void => NOUNS.forEach((noun) => void reload(noun));
   // Not VueUse's: where two changes come at once it holds the second alone.
@@ -33,7 +35,7 @@ export function useChanges(): void {
   source.onopen = () => {
     if (!dropped) return;
     dropped = false;
-    reloadAll();
+    void outbox.send().then(reloadAll);
   };
   onScopeDispose(() => source.close());
   useEventListener('online', reloadAll);

@@ -1,6 +1,7 @@
-import { shallowRef, type ShallowRef } from 'vue';
+import { computed, shallowRef, type Ref } from 'vue';
 import { z } from 'zod';
-import { ask } from '../api/client.ts';
+import { askOrLast } from '../api/askOrLast.ts';
+import { useOutbox, type Write } from '../stores/outbox.ts';
 
 interface Identified {
   readonly id: string;
@@ -9,7 +10,8 @@ interface Identified {
 
 /** The documents of one kind as the server keeps them, and the one way to write them. */
 export interface Documents<T extends Identified> {
-  readonly all: ShallowRef<T[]>;
+  /** With what this tablet has written and the server has not acknowledged yet. */
+  readonly all: Readonly<Ref<T[]>>;
   readonly load: () => Promise<void>;
   /** Writes a document in the version that was seen, 0 for a new one, and reads all of its kind. */
   readonly save: (document: T) => Promise<T>;
@@ -21,24 +23,69 @@ export function useDocuments<T extends Identified>(
   path: string,
   schema: z.ZodType<T>,
 ): Documents<T> {
-  const all = shallowRef<T[]>([]);
+  const outbox = useOutbox();
+  const loaded = shallowRef<T[]>([]);
   const listSchema = z.array(schema);
+  const all = computed(() =>
+    outbox.waiting
+      .filter((write) => write.path.startsWith(`${path}/`))
+      .reduce(
+        (documents, write) => applied(documents, write, write.path.slice(path.length + 1)),
+        [...loaded.value],
+      ),
+  );
 
   async function load(): Promise<void> {
-    all.value = await ask(listSchema, path);
+    loaded.value = await askOrLast(listSchema, path);
   }
 
   return {
     all,
     load,
-    save: async ({ id, version, ...body }) => {
-      const saved = await ask(schema, `${path}/${id}`, { method: 'PUT', body, version });
+    save: async (document) => {
+      const { id, version, ...body } = document;
+      const sent = await outbox.write(schema, {
+        method: 'PUT',
+        path: `${path}/${id}`,
+        body,
+        version,
+        before: bodyOf(all.value.find((one) => one.id === id)),
+        what: nameOf(document),
+      });
+      if (sent.kept) return document;
       await load();
-      return saved;
+      return sent.answer;
     },
-    remove: async ({ id, version }) => {
-      await ask(z.object({ id: z.string() }), `${path}/${id}`, { method: 'DELETE', version });
-      await load();
+    remove: async (document) => {
+      const { id, version } = document;
+      const what = `${nameOf(document)}: taken away`;
+      const write = { method: 'DELETE' as const, path: `${path}/${id}`, version, what };
+      const sent = await outbox.write(z.object({ id: z.string() }), write);
+      if (!sent.kept) await load();
     },
   };
+}
+
+/** @returns a document without who it is; undefined for none */
+export function bodyOf(document: Identified | undefined): object | undefined {
+  if (document === undefined) return undefined;
+  const { id: _, version: __, ...body } = document;
+  return body;
+}
+
+const nameOf = (document: Identified): string =>
+  'name' in document && typeof document.name === 'string' ? document.name : document.id;
+
+/** Documents with one more write of them. */
+function applied<T extends Identified>(
+  documents: T[],
+  { method, body, version }: Write,
+  id: string,
+): T[] {
+  if (id.includes('/')) return documents;
+  if (method === 'DELETE') return documents.filter((one) => one.id !== id);
+  const written = { ...(body as object), id, version } as T;
+  return documents.some((one) => one.id === id)
+    ? documents.map((one) => (one.id === id ? written : one))
+    : [...documents, written];
 }

@@ -26,5 +26,11 @@ export function useStart() {
     }
   }
   void load();
-  return { state, failure, load };
+  return {
+    state,
+    failure,
+    load,
+    /** Reads the shop again behind the page that stands. */
+    refresh: () => Promise.allSettled(first.map((store) => store.load())),
+  };
 }

@@ -7,28 +7,38 @@ import {
 import { defineStore } from 'pinia';
 import { computed, shallowRef } from 'vue';
 import { z } from 'zod';
-import { ask } from '../api/client.ts';
+import { askOrLast } from '../api/askOrLast.ts';
+import { useOutbox } from './outbox.ts';
 
 const batchesSchema = z.array(batchSchema);
 
 /** Batches, as the server keeps them. */
 export const useBatches = defineStore('batches', () => {
+  const outbox = useOutbox();
   const batches = shallowRef<Batch[]>([]);
 
   async function load(): Promise<void> {
-    batches.value = await ask(batchesSchema, '/api/batches');
+    batches.value = await askOrLast(batchesSchema, '/api/batches');
   }
 
-  async function start(request: StartBatchRequest): Promise<Batch> {
-    const batch = await ask(batchSchema, '/api/batches', { method: 'POST', body: request });
+  /** @returns the batch; null while the start is kept here because the server does not answer */
+  async function start(request: StartBatchRequest, what: string): Promise<Batch | null> {
+    const write = { method: 'POST' as const, path: '/api/batches', body: request, what };
+    const sent = await outbox.write(batchSchema, write);
+    if (sent.kept) return null;
     await load();
-    return batch;
+    return sent.answer;
   }
 
   async function strain(batch: Batch, request: StrainBatchRequest): Promise<void> {
-    const path = `/api/batches/${batch.id}/strain`;
-    await ask(batchSchema, path, { method: 'POST', body: request, version: batch.version });
-    await load();
+    const sent = await outbox.write(batchSchema, {
+      method: 'POST',
+      path: `/api/batches/${batch.id}/strain`,
+      body: request,
+      version: batch.version,
+      what: `${batch.coffeeName}: strained`,
+    });
+    if (!sent.kept) await load();
   }
 
   return {

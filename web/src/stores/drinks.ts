@@ -1,4 +1,5 @@
 import {
+  keepDrinkRequest,
   drinkSchema,
   drinkVersionSchema,
   type Drink,
@@ -6,8 +7,10 @@ import {
   type KeepDrinkRequest,
 } from '@ratio/core/drink';
 import { defineStore } from 'pinia';
+import { computed } from 'vue';
 import { z } from 'zod';
 import { ask, newId } from '../api/client.ts';
+import { useOutbox, type Write } from './outbox.ts';
 import { useDocuments } from '../composables/useDocuments.ts';
 
 const versionsSchema = z.array(drinkVersionSchema);
@@ -15,7 +18,11 @@ const LONGEST_CHANGE = 300;
 
 /** The drinks of the menu, as the server keeps them, in the menu's order. */
 export const useDrinks = defineStore('drinks', () => {
+  const outbox = useOutbox();
   const { all, load, remove } = useDocuments('/api/drinks', drinkSchema);
+
+  /** With what was kept here and the server has not acknowledged yet. */
+  const drinks = computed(() => outbox.waiting.reduce(withKept, all.value));
 
   /** Keeps a drink with what changed of it: as the usual, or for somebody. */
   async function keep(input: {
@@ -33,13 +40,16 @@ export const useDrinks = defineStore('drinks', () => {
       forWhom: input.forWhom,
     };
     const path = `/api/drinks/${id}/versions`;
-    const kept = await ask(drinkSchema, path, { method: 'POST', body: request, version });
+    const what = `${input.drink.name}: ${request.change}`;
+    const write = { method: 'POST' as const, path, body: request, version, what };
+    const sent = await outbox.write(drinkSchema, write);
+    if (sent.kept) return input.drink;
     await load();
-    return kept;
+    return sent.answer;
   }
 
   return {
-    drinks: all,
+    drinks,
     load,
     keep,
     remove,
@@ -47,3 +57,12 @@ export const useDrinks = defineStore('drinks', () => {
       ask(versionsSchema, `/api/drinks/${drinkId}/versions`),
   };
 });
+
+/** The menu with one more write of a drink; what is kept for somebody leaves the usual. */
+function withKept(drinks: Drink[], { path, body, version = 0 }: Write): Drink[] {
+  const [, id] = /^\/api\/drinks\/([^/]+)\/versions$/.exec(path) ?? [];
+  const request = keepDrinkRequest.safeParse(body);
+  if (id === undefined || !request.success || request.data.forWhom !== '') return drinks;
+  const kept = { ...request.data.drink, id, version };
+  return [...drinks.filter((one) => one.id !== id), kept].toSorted((a, b) => a.order - b.order);
+}

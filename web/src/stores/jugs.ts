@@ -1,16 +1,24 @@
 import {
+  afterRow,
+  contentOfJug,
+  jugEntryRequest,
   jugEntrySchema,
   jugSchema,
+  type Content,
   type Jug,
   type JugEntry,
   type JugEntryRequest,
+  type LedgerRow,
 } from '@ratio/core/jug';
 import { storedCoffeeMl } from '@ratio/core/matter';
 import { defineStore } from 'pinia';
 import { computed, shallowRef } from 'vue';
 import { z } from 'zod';
+import { askOrLast } from '../api/askOrLast.ts';
 import { ask, newId } from '../api/client.ts';
 import { useStored } from '../composables/useStored.ts';
+import { useOutbox } from './outbox.ts';
+import { useShop } from './shop.ts';
 
 const EMPTY_G = 1;
 const jugsSchema = z.array(jugSchema);
@@ -25,16 +33,25 @@ export const onHandMl = ({
 
 /** Concentrate on hand, as the server's ledger has it, and the jug that is being poured from. */
 export const useJugs = defineStore('jugs', () => {
-  const jugs = shallowRef<Jug[]>([]);
+  const outbox = useOutbox();
+  const shelf = useShop();
+  const loaded = shallowRef<Jug[]>([]);
   const chosenId = useStored<string | null>('ratio.jug', z.string().nullable(), null);
+  /** With what was done here and the server has not acknowledged yet. */
+  const jugs = computed(() => withEntries(loaded.value, waitingEntries(outbox.waiting)));
 
   async function load(): Promise<void> {
-    jugs.value = await ask(jugsSchema, '/api/jugs');
+    loaded.value = await askOrLast(jugsSchema, '/api/jugs');
   }
 
-  async function enter(jug: Jug, request: JugEntryRequest): Promise<void> {
-    await ask(jugSchema, `/api/jugs/${jug.id}/entries`, { method: 'POST', body: request });
-    await load();
+  async function enter(jug: Jug, request: JugEntryRequest, what = jug.label): Promise<void> {
+    const sent = await outbox.write(jugSchema, {
+      method: 'POST',
+      path: `/api/jugs/${jug.id}/entries`,
+      body: { ...request, at: shelf.now.toISOString() },
+      what,
+    });
+    if (!sent.kept) await load();
   }
 
   const onHand = computed(() => jugs.value.filter(({ onHandG }) => onHandG >= EMPTY_G));
@@ -47,10 +64,71 @@ export const useJugs = defineStore('jugs', () => {
     ),
     choose: (id: string) => (chosenId.value = id),
     load,
-    pour: (input: { jug: Jug; id: string; massG: number; note: string }) =>
-      enter(input.jug, { id: input.id, kind: 'poured', massG: input.massG, note: input.note }),
+    pour: ({ jug, ...poured }: { jug: Jug; id: string; massG: number; note: string }) =>
+      enter(jug, { ...poured, kind: 'poured' }, `${poured.note} from ${jug.label}`),
     enter,
     entries: (id: string): Promise<JugEntry[]> => ask(entriesSchema, `/api/jugs/${id}/entries`),
-    undo: (jug: Jug, entryId: string) => enter(jug, { id: newId(), kind: 'undone', entryId }),
+    undo: (jug: Jug, entryId: string) =>
+      enter(jug, { id: newId(), kind: 'undone', entryId }, `${jug.label}: taken back`),
   };
 });
+
+interface WaitingEntry {
+  readonly jugId: string;
+  readonly request: JugEntryRequest;
+}
+
+function waitingEntries(writes: readonly { path: string; body?: unknown }[]): WaitingEntry[] {
+  return writes.flatMap(({ path, body }) => {
+    const [, jugId] = /^\/api\/jugs\/([^/]+)\/entries$/.exec(path) ?? [];
+    const request = jugEntryRequest.safeParse(body);
+    return jugId === undefined || !request.success ? [] : [{ jugId, request: request.data }];
+  });
+}
+
+/** Jugs as they will be once what waits has arrived; the server has the last word. */
+function withEntries(jugs: readonly Jug[], entries: readonly WaitingEntry[]): Jug[] {
+  const undone = new Set(
+    entries.map(({ request }) => (request.kind === 'undone' ? request.entryId : null)),
+  );
+  const now = new Map(jugs.map((jug) => [jug.id, jug]));
+  const apply = (id: string, row: Partial<LedgerRow>, taken: Content | null = null): void => {
+    const jug = now.get(id);
+    if (!jug) return;
+    const whole = { ...NOTHING_SAID, ...row, jugId: id };
+    now.set(id, { ...jug, ...afterRow({ state: jug, row: whole, taken }) });
+  };
+  for (const { jugId, request } of entries) {
+    const jug = now.get(jugId);
+    if (!jug || undone.has(request.id)) continue;
+    const { id } = request;
+    if (request.kind === 'poured' || request.kind === 'discarded')
+      apply(jugId, { id, kind: request.kind, massG: -Math.min(request.massG, jug.onHandG) });
+    else if (request.kind === 'watered')
+      apply(jugId, { id, kind: 'watered', massG: request.massG ?? request.volumeMl ?? 0 });
+    else if (request.kind === 'read')
+      apply(jugId, { id, kind: 'read', strengthFrac: request.strengthFrac });
+    else if (request.kind === 'blended') {
+      const from = now.get(request.fromJugId);
+      if (!from) continue;
+      const massG = Math.min(request.massG, from.onHandG);
+      apply(from.id, { id, kind: 'blended-out', massG: -massG });
+      apply(jugId, { id, kind: 'blended-in', massG }, contentOfJug(from));
+    }
+  }
+  return [...now.values()];
+}
+
+const NOTHING_SAID: LedgerRow = {
+  id: '',
+  jugId: '',
+  kind: 'poured',
+  massG: 0,
+  strengthFrac: null,
+  caffeineMgPerG: null,
+  pricePerKg: null,
+  useBy: null,
+  countedG: null,
+  undoes: null,
+  pairId: null,
+};

@@ -2,6 +2,7 @@ import { useTimeoutFn } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, shallowRef } from 'vue';
 import { sentenceOf } from '../api/client.ts';
+import { useOutbox } from './outbox.ts';
 
 /** One sentence about what just happened, and how to undo it. */
 export interface Notice {
@@ -18,8 +19,11 @@ export const useNotice = defineStore('notice', () => {
   const dismiss = (): void => void (notice.value = null);
   const fading = useTimeoutFn(dismiss, SHOWN_MS, { immediate: false });
 
-  function say(next: Notice): void {
-    notice.value = next;
+  const outbox = useOutbox();
+
+  function say({ text, ...next }: Notice): void {
+    const isKept = next.tone === 'done' && outbox.waiting.length > 0;
+    notice.value = { ...next, text: isKept ? `${text} Kept here until the server is back.` : text };
     fading.start();
   }
 

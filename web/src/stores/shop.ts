@@ -5,35 +5,60 @@ import { useIntervalFn } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { z } from 'zod';
-import { ask } from '../api/client.ts';
-import { useDocuments, type Documents } from '../composables/useDocuments.ts';
+import { askOrLast } from '../api/askOrLast.ts';
+import { bodyOf, useDocuments, type Documents } from '../composables/useDocuments.ts';
+import { useConnection } from './connection.ts';
+import { useStored } from '../composables/useStored.ts';
+import { useOutbox } from './outbox.ts';
 
+const SHOP_PATH = '/api/shop';
 const TICK_MS = 5000;
-const answerSchema = shopSchema.extend({ now: z.iso.datetime(), clockFrozen: z.boolean() });
+const answerSchema = shopSchema.extend({
+  now: z.iso.datetime(),
+  clockFrozen: z.boolean(),
+  clockBehindMs: z.number().default(0),
+});
 
 /** The shop and its shelf, and what its clock says. */
 export const useShop = defineStore('shop', () => {
-  const shop = shallowRef<Shop | null>(null);
+  const outbox = useOutbox();
+  const loaded = shallowRef<Shop | null>(null);
+  /** With what this tablet has written and the server has not acknowledged yet. */
+  const shop = computed(() =>
+    outbox.waiting
+      .filter(({ path }) => path === SHOP_PATH)
+      .reduce<Shop | null>((now, { body }) => now && { ...now, ...(body as object) }, loaded.value),
+  );
   const coffees = useDocuments('/api/coffees', coffeeSchema);
   const vessels = useDocuments('/api/vessels', vesselSchema);
   const now = ref(new Date());
+  /** How far the machine's clock is behind what was written last, ms. */
+  const behindMs = ref(0);
+  const connection = useConnection();
 
   async function loadShop(): Promise<void> {
-    const { now: time, clockFrozen, ...own } = await ask(answerSchema, '/api/shop');
+    const {
+      now: time,
+      clockFrozen,
+      clockBehindMs,
+      ...own
+    } = await askOrLast(answerSchema, SHOP_PATH);
+    behindMs.value = clockBehindMs;
     followClock(new Date(time), clockFrozen);
-    shop.value = own;
+    loaded.value = own;
   }
   async function load(): Promise<void> {
     await Promise.all([loadShop(), coffees.load(), vessels.load()]);
   }
 
-  let aheadMs = 0;
-  const ticking = useIntervalFn(() => (now.value = new Date(Date.now() + aheadMs)), TICK_MS, {
+  const aheadMs = useStored('ratio.aheadMs', z.number(), 0);
+  const ticking = useIntervalFn(() => (now.value = new Date(Date.now() + aheadMs.value)), TICK_MS, {
     immediate: false,
   });
   function followClock(time: Date, isFrozen: boolean): void {
-    aheadMs = time.getTime() - Date.now();
-    now.value = time;
+    // What this tablet saw last is no clock.
+    if (!connection.away) aheadMs.value = time.getTime() - Date.now();
+    now.value = isFrozen ? time : new Date(Date.now() + aheadMs.value);
     if (isFrozen) ticking.pause();
     else ticking.resume();
   }
@@ -41,10 +66,19 @@ export const useShop = defineStore('shop', () => {
   /** The shop itself, written as any document. */
   const shops: Pick<Documents<Shop>, 'load' | 'save'> = {
     load: loadShop,
-    save: async ({ id: _, version, ...body }) => {
-      const saved = await ask(shopSchema, '/api/shop', { method: 'PUT', body, version });
+    save: async (document) => {
+      const { id: _, version, ...body } = document;
+      const sent = await outbox.write(shopSchema, {
+        method: 'PUT',
+        path: SHOP_PATH,
+        body,
+        version,
+        before: bodyOf(shop.value ?? undefined),
+        what: 'The shop',
+      });
+      if (sent.kept) return document;
       await loadShop();
-      return saved;
+      return sent.answer;
     },
   };
 
@@ -53,6 +87,7 @@ export const useShop = defineStore('shop', () => {
     coffees: coffees.all,
     vessels: vessels.all,
     now,
+    behindMs,
     zone: computed(() => shop.value?.zone ?? 'UTC'),
     load,
     /** How each is written. */

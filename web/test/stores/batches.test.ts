@@ -16,6 +16,7 @@ describe('useBatches', () => {
   ];
   beforeEach(() => {
     browser.asked.splice(0);
+    browser.storage.clear();
     browser.answer(({ method }) => ({ status: 200, body: method === 'POST' ? rows[0] : rows }));
     setActivePinia(createPinia());
   });
@@ -29,7 +30,7 @@ describe('useBatches', () => {
 
   it('start under their own identity, and read all again', async () => {
     const { id, plan } = batchOf();
-    expect((await useBatches().start({ id, plan })).id).to.equal('soon');
+    expect((await useBatches().start({ id, plan }, 'Slack Tide'))?.id).to.equal('soon');
     expect(browser.asked[0]).to.deep.include({ path: '/api/batches', body: { id, plan } });
     expect(browser.asked[1]).to.include({ method: 'GET' });
   });

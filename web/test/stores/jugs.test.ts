@@ -54,7 +54,13 @@ describe('jugs and the menu from them', () => {
     const [sent] = browser.asked.filter(({ method }) => method === 'POST');
     expect(sent).to.deep.include({
       path: '/api/jugs/oldest/entries',
-      body: { id: 'draw-1', kind: 'poured', massG: 88, note: 'Lido black' },
+      body: {
+        id: 'draw-1',
+        kind: 'poured',
+        massG: 88,
+        note: 'Lido black',
+        at: '2026-06-13T06:40:00.000Z',
+      },
     });
   });
 

@@ -16,8 +16,6 @@ export function usePouring(of: {
   const notice = useNotice();
   const format = useAmountFormat();
   const pouring = ref(false);
-  // Kept until the server acknowledges it, so that a second try counts once.
-  let pourId = newId();
 
   /** What one takes out of the jug, its coffee cubes too, g. */
   const eachG = computed(() =>
@@ -35,12 +33,11 @@ export function usePouring(of: {
     const jug = jugs.chosen;
     if (!jug || !drink.value || !solved.value) return;
     pouring.value = true;
-    const id = pourId;
+    const id = newId();
     const n = count.value;
     const name = n === 1 ? drink.value.name : `${n} × ${drink.value.name}`;
     try {
       await jugs.pour({ jug, id, massG: wholeG.value, note: name });
-      pourId = newId();
       const text = `${name}: ${format.value.volume(n * solved.value.solution.concentrateMl)} from ${jug.label}.`;
       notice.say({ tone: 'done', text, undo: () => jugs.undo(jug, id) });
     } catch (error) {

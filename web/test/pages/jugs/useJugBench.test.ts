@@ -57,7 +57,11 @@ describe('useJugBench', () => {
     const { thinFrac, readFrac } = await open();
     thinFrac.value = 0.02;
     const jugs = useJugs();
-    jugs.jugs = jugs.jugs.map((one) => (one.id === 'one' ? { ...one, strengthFrac: 0.025 } : one));
+    const changed = jugs.jugs.map((one) =>
+      one.id === 'one' ? { ...one, strengthFrac: 0.025 } : one,
+    );
+    browser.answer(() => ({ status: 200, body: changed }));
+    await jugs.load();
     await nextTick();
     expect([readFrac.value, thinFrac.value]).to.deep.equal([0.025, 0.0225]);
   });

@@ -25,8 +25,8 @@ describe('useStartSteep', () => {
     const { id, plan } = page.drafts.draft;
     await page.start();
     const sent = browser.asked.find(({ method }) => method === 'POST')!;
-    expect(sent.body).to.deep.equal({ id, plan });
-    expect(page.notice.notice!.text).to.equal('Steeping: Slack Tide. Strain Sat 08:10.');
+    expect(sent.body).to.deep.equal({ id, plan, startedAt: '2026-06-13T06:40:00.000Z' });
+    expect(page.notice.notice!.text).to.equal('Steeping: Slack Tide, natural. Strain Sun 01:40.');
     expect(page.drafts.draft).to.include({ version: 0, startAt: null });
     expect(page.drafts.draft.id).not.to.equal(id);
     expect(page.starting.value).to.equal(false);

@@ -4,6 +4,7 @@ import { useMenuTable } from '../../../src/pages/pour/useMenuTable.ts';
 import { useMenu } from '../../../src/stores/menu.ts';
 import { usePantry } from '../../../src/stores/pantry.ts';
 import { installBrowser } from '../../browser.ts';
+import { lidoShelf } from '../../lidoShelf.ts';
 import { jugOf } from '../../documents.ts';
 import { withApp } from '../../withApp.ts';
 
@@ -44,9 +45,13 @@ describe('useMenuTable', () => {
     const { line, pantry } = await open();
     expect(line('milk-tide').cost).to.match(/^€\d\.\d\d$/);
     const { id, version, ...milk } = pantry.items.find((item) => item.id === 'whole-milk')!;
-    pantry.items = pantry.items.map((item) =>
+    const items = pantry.items.map((item) =>
       item.id === id ? { ...milk, id, version, pricePerKg: null } : item,
     );
+    browser.answer((request) =>
+      request.path === '/api/pantry' ? { status: 200, body: items } : lidoShelf(request),
+    );
+    await pantry.load();
     expect(line('milk-tide').cost).to.match(/^€\d\.\d\d \+$/);
     expect(line('milk-tide').costWithout).to.equal('without Whole milk');
     expect(line('milk-tide').margin).to.equal('–');

@@ -172,7 +172,7 @@ describe('useDrinkInHand', () => {
     page.hand.adjust('weaker');
     await page.hand.keep('');
     expect(page.drink.value?.target).to.include({ strengthFrac: 0.014 });
-    expect(browser.storage.get('ratio.drink.edited')).to.contain('0.014');
+    expect(browser.storage.get('ratio.outbox')).to.contain('0.014');
   });
 
   it('gives a change up where one of its parts has left the shelf', async () => {

@@ -41,15 +41,14 @@ describe('usePouring', () => {
     expect(sent()[1]).to.deep.include({ kind: 'undone', entryId: sent()[0]!.id });
   });
 
-  it('sends a pour again under the same identity until it is acknowledged', async () => {
+  it('keeps a pour that no answer came to, sends it again under its identity, and the next under its own', async () => {
     let isDown = true;
     const { page, notice } = await open((request) =>
       isDown ? { status: 0, body: null } : accepts(request),
     );
     await page.pour();
-    expect(notice.notice!.tone).to.equal('wrong');
+    expect(notice.notice!.text).to.contain('Kept here until the server is back');
     isDown = false;
-    await page.pour();
     await page.pour();
     const [lost, again, next] = sent().map(({ id }) => id);
     expect(again).to.equal(lost);

@@ -99,11 +99,11 @@ describe('useSampleSets', () => {
     expect(drafts.plan.grind).to.equal('medium');
   });
 
-  it('says what could not be saved, and is ready again', async () => {
+  it('says what is not saved yet, and is ready again', async () => {
     const { page, notice } = await open();
     browser.answer(() => ({ status: 0, body: null }));
     await page.start();
-    expect(notice.notice).to.include({ tone: 'wrong' });
+    expect(notice.notice!.text).to.contain('Kept here until the server is back');
     expect(page.busy.value).to.equal(false);
   });
 });

@@ -89,6 +89,6 @@ describe('useShelfEdits', () => {
   it('says so where nothing answers', async () => {
     const { edits, notice } = await open(() => ({ status: 0, body: null }));
     await edits.addCoffee();
-    expect(notice.notice).to.include({ tone: 'wrong' });
+    expect(notice.notice!.text).to.contain('Kept here until the server is back');
   });
 });

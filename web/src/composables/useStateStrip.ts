@@ -1,0 +1,47 @@
+import { computed } from 'vue';
+import { fieldsOf } from '../format/heldFields.ts';
+import { duration } from '../format/formatClock.ts';
+import { useConnection } from '../stores/connection.ts';
+import { useOutbox } from '../stores/outbox.ts';
+import { useShop } from '../stores/shop.ts';
+
+/**
+ * What stands between this tablet and the server, as the strip under the line shows it.
+ *
+ * @param refresh reads the shop again
+ */
+export function useStateStrip(refresh: () => Promise<unknown>) {
+  const outbox = useOutbox();
+  const connection = useConnection();
+  const shelf = useShop();
+  const heldBy = (id: string) => outbox.held.find(({ write }) => write.id === id);
+
+  return {
+    strip: computed(() => ({
+      stopped: outbox.stopped,
+      away: connection.away,
+      waiting: outbox.waiting.map(({ what }) => what),
+      held: outbox.held.map((held) => ({
+        id: held.write.id,
+        what: held.write.what,
+        reason: held.reason,
+        fields: fieldsOf(held),
+        /** A document can be written over; what was done to a jug cannot. */
+        canInsist: held.write.version !== undefined,
+      })),
+      clockBehind: shelf.behindMs > 0 ? duration(Math.round(shelf.behindMs / 60_000)) : '',
+    })),
+    tryNow: async (): Promise<void> => {
+      await outbox.send();
+      await refresh();
+    },
+    insist(id: string): void {
+      const held = heldBy(id);
+      if (held) outbox.insist(held);
+    },
+    letGo(id: string): void {
+      const held = heldBy(id);
+      if (held) outbox.letGo(held);
+    },
+  };
+}

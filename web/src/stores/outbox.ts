@@ -1,0 +1,240 @@
+import { useEventListener, useTimeoutFn } from '@vueuse/core';
+import { defineStore } from 'pinia';
+import { computed, ref, shallowRef } from 'vue';
+import { z } from 'zod';
+import { ask, newId, RequestProblem, Unreachable } from '../api/client.ts';
+import { conflicts } from '../composables/conflicts.ts';
+import { rebased } from '../composables/rebased.ts';
+import { useSetAside } from './setAside.ts';
+
+const writeSchema = z.object({
+  id: z.string(),
+  method: z.enum(['POST', 'PUT', 'DELETE']),
+  path: z.string(),
+  body: z.unknown().optional(),
+  /** The version that was seen. */
+  version: z.number().optional(),
+  /** The document that a change was made on, without who it is: what the change left alone is not written. */
+  before: z.unknown().optional(),
+  /** What it is about, for whoever stands at the page. */
+  what: z.string(),
+});
+/** A write, as it is kept until the server has acknowledged it. */
+export type Write = z.infer<typeof writeSchema>;
+
+const heldSchema = z.object({
+  write: writeSchema,
+  reason: z.string(),
+  /** The document as it is now, where two changed the same thing. */
+  current: z.unknown().optional(),
+  /** The fields that both changed. */
+  fields: z.array(z.string()),
+});
+/** A write that the server refused, with the reason: somebody decides. */
+export type Held = z.infer<typeof heldSchema>;
+
+const keptSchema = z.object({ waiting: z.array(writeSchema), held: z.array(heldSchema) });
+type Kept = z.infer<typeof keptSchema>;
+
+/** How a write ended for now: acknowledged with an answer, or kept until the server is back. */
+export type Sent<T> = { readonly kept: false; readonly answer: T } | { readonly kept: true };
+
+const KEY = 'ratio.outbox';
+const FIRST_RETRY_MS = 2000;
+const LONGEST_RETRY_MS = 30_000;
+/** Answers by which nothing was decided: the same write can be sent again. */
+const UNDECIDED = [401, 408, 429];
+
+const isUndecided = (error: unknown): boolean =>
+  error instanceof Unreachable ||
+  (error instanceof RequestProblem &&
+    (error.problem.status >= 500 || UNDECIDED.includes(error.problem.status)));
+
+interface Waiter {
+  readonly resolve: (sent: Sent<unknown>) => void;
+  readonly reject: (error: unknown) => void;
+}
+
+/**
+ * Every write of this page, in order. Each is kept in the browser before it is sent, under an identity of
+ * its own, and leaves when the server has acknowledged it: a reload, a closed tablet and a lost answer
+ * lose nothing and do nothing twice.
+ */
+export const useOutbox = defineStore('outbox', () => {
+  const aside = useSetAside();
+  const kept = shallowRef<Kept>({ waiting: [], held: [] });
+  /** Why nothing gets through; empty while it does. */
+  const stopped = ref('');
+  const waiters = new Map<string, Waiter>();
+
+  function read(): Kept {
+    const text = localStorage.getItem(KEY);
+    if (text === null) return { waiting: [], held: [] };
+    try {
+      return keptSchema.parse(JSON.parse(text));
+    } catch {
+      aside.add({ key: KEY, text });
+      localStorage.removeItem(KEY);
+      return { waiting: [], held: [] };
+    }
+  }
+
+  // Another tab of this browser keeps its writes here too: what is stored is read anew before each change.
+  function change(next: (now: Kept) => Kept): void {
+    kept.value = next(read());
+    localStorage.setItem(KEY, JSON.stringify(kept.value));
+  }
+  const without = (id: string) => (now: Kept) => ({
+    ...now,
+    waiting: now.waiting.filter((one) => one.id !== id),
+  });
+
+  let retryMs = FIRST_RETRY_MS;
+  const retry = useTimeoutFn(
+    () => void send(),
+    () => retryMs,
+    { immediate: false },
+  );
+  let sending: Promise<void> | null = null;
+
+  /** Sends what waits, the oldest first, as long as it gets through. */
+  function send(): Promise<void> {
+    sending ??= sendAll().finally(() => (sending = null));
+    return sending;
+  }
+
+  async function sendAll(): Promise<void> {
+    for (let [next] = read().waiting; next; [next] = read().waiting)
+      if (!(await sendOne(next))) return;
+    stopped.value = '';
+    retryMs = FIRST_RETRY_MS;
+    retry.stop();
+  }
+
+  /** @returns whether the next one can be sent */
+  async function sendOne(write: Write): Promise<boolean> {
+    const { id, method, path, body, version } = write;
+    try {
+      const answer = await ask(z.unknown(), path, {
+        method,
+        ...(body === undefined ? {} : { body }),
+        ...(version === undefined ? {} : { version }),
+      });
+      return done(id, answer);
+    } catch (error) {
+      if (isUndecided(error)) {
+        stop(error as Error);
+        return false;
+      }
+      const { problem } = error as RequestProblem;
+      if (problem.status === 412) return settled(write, problem.current, error as RequestProblem);
+      change(without(id));
+      const waiter = waiters.get(id);
+      waiters.delete(id);
+      // Whoever waits for it says so; nobody does after a reload.
+      if (waiter) waiter.reject(error);
+      else hold({ write, reason: problem.detail, fields: [] });
+      return true;
+    }
+  }
+
+  function done(id: string, answer: unknown): true {
+    change(without(id));
+    waiters.get(id)?.resolve({ kept: false, answer });
+    waiters.delete(id);
+    return true;
+  }
+
+  function stop(error: Error): void {
+    stopped.value = error.message;
+    for (const waiter of waiters.values()) waiter.resolve({ kept: true });
+    waiters.clear();
+    retry.start();
+    retryMs = Math.min(2 * retryMs, LONGEST_RETRY_MS);
+  }
+
+  const hold = (held: Held): void => change((now) => ({ ...now, held: [...now.held, held] }));
+
+  /** A write that somebody else came before: made on what is there now, where both can stand. */
+  function settled(write: Write, current: unknown, error: RequestProblem): boolean {
+    const { id: _, version: now, ...there } = (current ?? {}) as Record<string, unknown>;
+    const { id, method, body, before } = write;
+    const isDone =
+      method === 'DELETE'
+        ? (current ?? null) === null
+        : method === 'PUT' && JSON.stringify(sorted(there)) === JSON.stringify(sorted(body));
+    // Its answer was lost, or somebody did the very same.
+    if (isDone) return done(id, current);
+    const fields =
+      method === 'PUT' && current && before !== undefined
+        ? conflicts({ before, after: body, now: there })
+        : null;
+    if (fields?.length === 0) {
+      const merged = rebased({ before, after: body, now: there });
+      change((of) => ({
+        ...of,
+        waiting: of.waiting.map((one) =>
+          one.id === id ? { ...one, body: merged, version: now as number, before: there } : one,
+        ),
+      }));
+      return true;
+    }
+    change(without(id));
+    waiters.get(id)?.reject(error);
+    waiters.delete(id);
+    hold({ write, reason: error.problem.detail, current, fields: fields ?? [] });
+    return true;
+  }
+
+  useEventListener('online', () => void send());
+  kept.value = read();
+  if (kept.value.waiting.length > 0) void send();
+
+  return {
+    waiting: computed(() => kept.value.waiting),
+    held: computed(() => kept.value.held),
+    stopped,
+    send,
+    /**
+     * Writes: kept here first, then sent after all that wait.
+     *
+     * @param schema what the answer must be
+     * @throws {RequestProblem} where the server refuses it
+     */
+    async write<T>(schema: z.ZodType<T>, of: Omit<Write, 'id'>): Promise<Sent<T>> {
+      const id = newId();
+      change((now) => ({ ...now, waiting: [...now.waiting, { ...of, id }] }));
+      const sent = new Promise<Sent<unknown>>((resolve, reject) =>
+        waiters.set(id, { resolve, reject }),
+      );
+      // One under way takes this one along, unless it has just looked for the last time.
+      void send().then(() => (waiters.has(id) ? send() : undefined));
+      const ended = await sent;
+      return ended.kept ? ended : { kept: false, answer: schema.parse(ended.answer) };
+    },
+    /** Sends a held write again, over what is there now. */
+    insist(held: Held): void {
+      const { write, current } = held;
+      const version = (current as { version?: number } | null | undefined)?.version ?? 0;
+      change((now) => ({
+        waiting: [
+          ...now.waiting,
+          { ...write, ...(write.version === undefined ? {} : { version }) },
+        ],
+        held: now.held.filter((one) => one.write.id !== write.id),
+      }));
+      void send();
+    },
+    /** Lets a held write go: what is there now stays. */
+    letGo: ({ write }: Held): void =>
+      change((now) => ({ ...now, held: now.held.filter((one) => one.write.id !== write.id) })),
+  };
+});
+
+/** Keys in one order, so that two documents compare by what they say. */
+function sorted(value: unknown): unknown {
+  if (Array.isArray(value)) return value.map(sorted);
+  if (typeof value !== 'object' || value === null) return value;
+  const entries = Object.entries(value).toSorted(([a], [b]) => (a < b ? -1 : 1));
+  return Object.fromEntries(entries.map(([key, of]) => [key, sorted(of)]));
+}
