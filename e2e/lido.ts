@@ -9,6 +9,8 @@ import { test as base, expect, type Page } from '@playwright/test';
 
 export const ROOT = fileURLToPath(new URL('..', import.meta.url));
 export const LIDO_MORNING = '2026-06-13T06:40:00.000Z';
+/** A name of the shop's machine, as tablets reach it: no secure context. */
+export const TABLET_NAME = 'ratio.lido.test';
 /** Where the environment says which folder holds the seeded database. */
 export const SEEDED_DIR = 'RATIO_E2E_SEEDED';
 const PATIENCE_MS = 10_000;
@@ -22,6 +24,11 @@ export class Lido {
 
   get url(): string {
     return `http://127.0.0.1:${this.#port}`;
+  }
+
+  /** The same server as a tablet reaches it. */
+  get tabletUrl(): string {
+    return `http://${TABLET_NAME}:${this.#port}`;
   }
 
   async open(): Promise<void> {
@@ -63,6 +70,7 @@ export class Lido {
       RATIO_DATA: this.dataDir,
       RATIO_PORT: String(this.#port),
       RATIO_NOW: LIDO_MORNING,
+      RATIO_NAMES: TABLET_NAME,
       RATIO_LOG: 'error',
     };
   }
@@ -81,8 +89,8 @@ async function watched(page: Page, lido: Lido, use: (lido: Lido) => Promise<void
   const wrong: string[] = [];
   page.on('pageerror', (error) => wrong.push(error.message));
   page.on('request', (request) => {
-    if (!request.url().startsWith(lido.url) && !request.url().startsWith('data:'))
-      wrong.push(`fetched ${request.url()}`);
+    const isOwn = [lido.url, lido.tabletUrl, 'data:'].some((own) => request.url().startsWith(own));
+    if (!isOwn) wrong.push(`fetched ${request.url()}`);
   });
   await use(lido);
   expect(wrong).toEqual([]);

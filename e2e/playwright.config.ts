@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test';
+import { TABLET_NAME } from './lido.ts';
 
 /** Journeys through the real pages, two at a time; who changes something has a server of its own. */
 export default defineConfig({
@@ -13,6 +14,8 @@ export default defineConfig({
   outputDir: '../test-results/e2e',
   use: {
     viewport: { width: 1280, height: 800 },
+    // A page that comes from its cache would hide what the server sends; one journey is about that.
+    serviceWorkers: 'block',
     timezoneId: 'Europe/Lisbon',
     locale: 'en-GB',
     // Colours half way through a change are nobody's colours.
@@ -27,6 +30,7 @@ export default defineConfig({
         '--disable-background-networking',
         '--disable-component-update',
         '--disable-sync',
+        `--host-resolver-rules=MAP ${TABLET_NAME} 127.0.0.1`,
       ],
     },
   },

@@ -20,7 +20,7 @@ import { idSchema } from '@ratio/core/document';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { z } from 'zod';
-import { ask, newId, RequestProblem } from '../api/client.ts';
+import { ask, newId, RequestProblem, Unreachable } from '../api/client.ts';
 import { useShop } from './shop.ts';
 import { useStored } from '../composables/useStored.ts';
 
@@ -190,7 +190,11 @@ export const useDraft = defineStore('draft', () => {
 
   /** Takes what the server has, unless something here is not saved yet. */
   async function load(): Promise<void> {
-    const drafts = await ask(draftsSchema, '/api/drafts');
+    const drafts = await ask(draftsSchema, '/api/drafts').catch((error: unknown) => {
+      // The draft on this tablet is there without the server.
+      if (error instanceof Unreachable) return [];
+      throw error;
+    });
     const same = drafts.find(({ id }) => id === draft.value.id);
     const isFresh = draft.value.version === 0 && !draft.value.unsaved;
     const found = same ?? (isFresh ? drafts[0] : undefined);
