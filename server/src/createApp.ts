@@ -6,6 +6,7 @@ import { pinoHttp } from 'pino-http';
 import path from 'node:path';
 import { z } from 'zod';
 import { allowedHosts } from './allowedHosts.ts';
+import { backupEndpoints, mountBackupDownload } from './backups/endpoints.ts';
 import { batchEndpoints } from './batches/endpoints.ts';
 import { createBatchService } from './batches/service.ts';
 import { UNSIGNED, type Caller } from './caller.ts';
@@ -42,11 +43,13 @@ interface Needs {
   readonly names?: readonly string[];
   /** Folder of the built pages; without it only the API answers. */
   readonly webDir?: string;
+  /** Opens the database again, with a restored file where one waits. */
+  readonly restart?: () => void;
 }
 
 /** Builds the application; whoever calls it listens. */
 export function createApp(needs: Needs): Express {
-  const { db, shopId, clock, changes, log, names = [], webDir } = needs;
+  const { db, shopId, clock, changes, log, names = [], webDir, restart = () => undefined } = needs;
   const app = express();
   app.disable('x-powered-by');
   app.use(
@@ -90,6 +93,7 @@ export function createApp(needs: Needs): Express {
     ...draftEndpoints(createDraftService({ db, clock, changes })),
     ...batchEndpoints(createBatchService({ db, clock, changes })),
     ...jugEndpoints(createJugService({ db, clock, changes })),
+    ...backupEndpoints({ db, clock, restart }),
   ];
   endpoints.push(
     endpoint({
@@ -105,6 +109,7 @@ export function createApp(needs: Needs): Express {
   // Nobody signs in yet: whoever asks stands in the one shop that is served.
   const callerOf = (): Caller => ({ shopId, author: UNSIGNED });
   app.get('/api/changes', (request, response) => changes.stream(callerOf(), request, response));
+  mountBackupDownload(app, { db, callerOf });
   mountEndpoints(app, endpoints, callerOf);
   app.use('/api', (request) => {
     throw new ProblemError('not_found', `There is nothing at ${request.originalUrl}.`);

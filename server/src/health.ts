@@ -8,7 +8,7 @@ import { VERSION } from './version.ts';
 const LOW_BYTES = 50e6;
 
 /** Whether the server answers, and whether its database can be written to. */
-export const healthEndpoint = (db: Pick<Database, 'ping' | 'isFull' | 'dataDir'>) =>
+export const healthEndpoint = (db: Pick<Database, 'ping' | 'isFull' | 'dataDir' | 'unreadable'>) =>
   endpoint({
     method: 'get',
     path: '/api/health',
@@ -18,6 +18,8 @@ export const healthEndpoint = (db: Pick<Database, 'ping' | 'isFull' | 'dataDir'>
       version: z.string(),
       database: z.enum(['ok', 'disk_full']),
       disk: z.enum(['ok', 'low', 'full']),
+      /** Documents that are damaged, and left out of every list. */
+      unreadable: z.array(z.string()),
     }),
     handle: async () => {
       await db.ping();
@@ -27,6 +29,7 @@ export const healthEndpoint = (db: Pick<Database, 'ping' | 'isFull' | 'dataDir'>
         status: full ? 'failing' : 'ok',
         version: VERSION,
         database: full ? 'disk_full' : 'ok',
+        unreadable: [...db.unreadable],
         disk: full ? 'full' : bavail * bsize < LOW_BYTES ? 'low' : 'ok',
       };
     },

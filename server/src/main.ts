@@ -1,25 +1,38 @@
-import type { Server } from 'node:http';
+import { createServer, type RequestListener, type Server } from 'node:http';
+import { rename } from 'node:fs/promises';
 import path from 'node:path';
+import { setTimeout as wait } from 'node:timers/promises';
 import { fileURLToPath } from 'node:url';
-import { pino } from 'pino';
+import { pino, type Logger } from 'pino';
+import { backUpTheDay, isRestoreWaiting, takeRestored } from './backups/backups.ts';
 import { createChanges } from './changes/changes.ts';
 import { createClock } from './clock.ts';
-import { readConfig } from './config.ts';
+import { readConfig, type Config } from './config.ts';
 import { createApp } from './createApp.ts';
-import { openDatabase } from './database/database.ts';
+import { databaseFile } from './database/checks.ts';
+import { openDatabase, type Database } from './database/database.ts';
 import { StartError } from './startError.ts';
 import { openShop } from './shop/openShop.ts';
 
 const WEB_DIR = fileURLToPath(new URL('../../web/dist', import.meta.url));
 /** How long a request under way is waited for. */
 const PATIENCE_MS = 3000;
+/** How often it is looked whether a copy is due, and whether a restored file waits. */
+const BACKUP_EVERY_MS = 10 * 60_000;
+const RESTORE_EVERY_MS = 2000;
 
-async function start(): Promise<void> {
-  // What is written here is for its owner alone.
-  process.umask(0o077);
-  const config = readConfig(process.env);
-  const log = pino({ level: config.logLevel });
-  const db = await openDatabase(path.resolve(config.dataDir));
+/** A shop that is open: what answers, and how it closes. */
+interface OpenShop {
+  readonly answer: RequestListener;
+  /** Ends what goes on by itself, so that the last requests are soon answered. */
+  readonly hush: () => void;
+  readonly close: () => Promise<void>;
+}
+
+async function open(of: { config: Config; log: Logger; restart: () => void }): Promise<OpenShop> {
+  const { config, log, restart } = of;
+  const dataDir = path.resolve(config.dataDir);
+  const db = await openRestored(dataDir, log);
   const shop = await openShop({ db, shopId: config.shopId });
   const clock = createClock({
     frozenAt: config.frozenAt,
@@ -28,20 +41,83 @@ async function start(): Promise<void> {
   });
   const changes = createChanges();
   const { names } = config;
-  const app = createApp({ db, shopId: shop.id, clock, changes, log, names, webDir: WEB_DIR });
-  const server = app.listen(config.port, config.host, (error) => {
-    if (error) return refuse(cannotListen(error, config));
-    const address = server.address();
-    const port = typeof address === 'object' && address ? address.port : config.port;
-    log.info(`Ratio listens on http://${config.host}:${port}`);
+  const needs = { db, shopId: shop.id, clock, changes, log, names, webDir: WEB_DIR, restart };
+  const backups = setInterval(() => {
+    backUpTheDay({ db, at: new Date() }).catch((error: unknown) =>
+      log.error({ err: error }, 'the copy of the day could not be made'),
+    );
+  }, BACKUP_EVERY_MS);
+  const restores = setInterval(() => isRestoreWaiting(dataDir) && restart(), RESTORE_EVERY_MS);
+  return {
+    answer: createApp(needs),
+    hush: () => {
+      clearInterval(backups);
+      clearInterval(restores);
+      changes.close();
+    },
+    close: () => db.close(),
+  };
+}
+
+/** The database, or the restored copy that waits for it; one that does not open leaves what there was. */
+async function openRestored(dataDir: string, log: Logger): Promise<Database> {
+  const before = await takeRestored(dataDir, new Date());
+  if (before === null) return openDatabase(dataDir);
+  try {
+    const db = await openDatabase(dataDir);
+    log.info('A restored copy is in use.');
+    return db;
+  } catch (error) {
+    if (before === '') throw error;
+    log.error({ err: error }, 'the restored copy does not open; what was there before is back');
+    await rename(before, databaseFile(dataDir));
+    return openDatabase(dataDir);
+  }
+}
+
+async function start(): Promise<void> {
+  // What is written here is for its owner alone.
+  process.umask(0o077);
+  const config = readConfig(process.env);
+  const log = pino({ level: config.logLevel });
+  const server = createServer();
+  let shop = await open({ config, log, restart });
+  const busy = (_: unknown, response: { writeHead: (status: number) => { end: () => void } }) =>
+    response.writeHead(503).end();
+  let answer: RequestListener = shop.answer;
+  let underWay = 0;
+  server.on('request', (request, response) => {
+    underWay += 1;
+    response.once('close', () => (underWay -= 1));
+    answer(request, response);
   });
+  await listen(server, config);
+  const address = server.address();
+  const port = typeof address === 'object' && address ? address.port : config.port;
+  log.info(`Ratio listens on http://${config.host}:${port}`);
+
+  let restarting: Promise<void> | null = null;
+  /** Opens the database again, with the restored file that waits; requests meanwhile are answered 503. */
+  function restart(): void {
+    restarting ??= (async () => {
+      answer = busy;
+      shop.hush();
+      for (const end = Date.now() + PATIENCE_MS; underWay > 0 && Date.now() < end;) await wait(20);
+      await shop.close();
+      shop = await open({ config, log, restart });
+      answer = shop.answer;
+    })()
+      .catch(refuse)
+      .finally(() => (restarting = null));
+  }
 
   /** Answers what is under way, writes the log into the database, and goes. */
   async function stop(signal: string): Promise<void> {
     log.info(`${signal}: stopping`);
-    changes.close();
+    await restarting;
+    shop.hush();
     await closeServer(server);
-    await db.close();
+    await shop.close();
     process.exit(0);
   }
   for (const signal of ['SIGINT', 'SIGTERM'])
@@ -51,6 +127,14 @@ async function start(): Promise<void> {
         process.exit(1);
       });
     });
+}
+
+/** @throws {StartError} where the port or the address cannot be had */
+function listen(server: Server, config: Config): Promise<void> {
+  return new Promise((resolve, reject) => {
+    server.once('error', (error) => reject(cannotListen(error, config)));
+    server.listen(config.port, config.host, resolve);
+  });
 }
 
 /** Takes no more connections, and waits for those that are busy, but not for ever. */

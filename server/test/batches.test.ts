@@ -59,6 +59,23 @@ describe('batches and jugs', () => {
     await again.close();
   });
 
+  it('start when they did: any instant that is past', async () => {
+    const startedAt = '2026-06-12T17:30:00.000Z';
+    const { body } = await request(server.app)
+      .post('/api/batches')
+      .send({ id: 'last-night', plan: PLAN, startedAt });
+    expect(body.startedAt).to.equal(startedAt);
+    const hours = PLAN.steep.reduce(
+      (sum: number, piece: { hours: number }) => sum + piece.hours,
+      0,
+    );
+    expect(Date.parse(body.endsAt) - Date.parse(startedAt)).to.equal(hours * 3_600_000);
+    const tomorrow = { id: 'x', plan: PLAN, startedAt: '2026-06-15T06:40:00.000Z' };
+    expect((await request(server.app).post('/api/batches').send(tomorrow)).status).to.equal(422);
+    const before = { jugId: 'j', brewG: 2000, strainedAt: '2026-06-12T17:00:00.000Z' };
+    expect((await strain('last-night', '"1"', before)).body.detail).to.contain('before it began');
+  });
+
   it('start nothing twice when a request is repeated, and refuse another plan under its id', async () => {
     const first = await start('new-batch');
     const second = await start('new-batch');

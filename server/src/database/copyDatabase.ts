@@ -27,7 +27,7 @@ export async function copyDatabase(sequelize: Sequelize, file: string): Promise<
 }
 
 /** @throws {StartError} where a file is no sound database of Ratio's */
-async function checkCopy(file: string): Promise<void> {
+export async function checkCopy(file: string): Promise<void> {
   const copy = await connect(file, { readOnly: true });
   try {
     await requireSound(copy, file);

@@ -12,6 +12,8 @@ export interface Database extends Tables, Writing {
   readonly sequelize: Sequelize;
   /** Folder of the file and its copies. */
   readonly dataDir: string;
+  /** Documents that were met and whose text is broken, such as “coffee slack-tide”. */
+  readonly unreadable: ReadonlySet<string>;
   /** The latest instant at which anything was done, ms since 1970 UTC; 0 for nothing yet. */
   readonly latestMs: () => Promise<number>;
   /** @throws where the database does not answer */
@@ -36,8 +38,10 @@ export async function openDatabase(dataDir: string): Promise<Database> {
     throw error;
   }
   const writing = createWriteTransaction(sequelize);
+  const unreadable = new Set<string>();
   return {
-    ...defineTables({ sequelize, write: writing.write }),
+    ...defineTables({ sequelize, write: writing.write, unreadable }),
+    unreadable,
     ...writing,
     sequelize,
     dataDir,

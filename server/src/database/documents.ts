@@ -81,7 +81,16 @@ const COLUMN_TYPES = { text: DataTypes.STRING, number: DataTypes.DOUBLE } as con
 
 /** @returns the repository of a table of documents */
 export function createDocuments<T extends Identified>(
-  { sequelize, write }: { sequelize: Sequelize; write: WriteTransaction },
+  {
+    sequelize,
+    write,
+    unreadable,
+  }: {
+    sequelize: Sequelize;
+    write: WriteTransaction;
+    /** Documents whose text is broken, as they are met: the others are there without them. */
+    unreadable: Set<string>;
+  },
   table: DocumentTable<T>,
 ): Documents<T> {
   const columns = Object.entries(table.columns ?? {}) as [string, keyof typeof COLUMN_TYPES][];
@@ -108,6 +117,15 @@ export function createDocuments<T extends Identified>(
       version: row['version'],
     }) as unknown as T;
 
+  function readable(row: Record<string, unknown>): T | null {
+    try {
+      return documentOf(row);
+    } catch {
+      unreadable.add(`${table.what} ${String(row['id'])}`);
+      return null;
+    }
+  }
+
   /** A document's columns, and the rest of it in one. */
   function storedOf(document: Body<T>): Record<string, unknown> {
     for (const [key, value] of Object.entries(document))
@@ -128,7 +146,13 @@ export function createDocuments<T extends Identified>(
       raw: true,
       transaction: transaction ?? null,
     });
-    return row && documentOf(row as unknown as Record<string, unknown>);
+    if (!row) return null;
+    const document = readable(row as unknown as Record<string, unknown>);
+    if (document) return document;
+    throw new ProblemError(
+      'not_possible_now',
+      `The ${table.what} “${id}” is damaged and cannot be read. Restore a backup from before.`,
+    );
   }
 
   async function get(shopId: string, id: string, transaction?: Transaction): Promise<T> {
@@ -176,7 +200,7 @@ export function createDocuments<T extends Identified>(
         raw: true,
         transaction: transaction ?? null,
       });
-      return rows.map((row) => documentOf(row as unknown as Record<string, unknown>));
+      return rows.flatMap((row) => readable(row as unknown as Record<string, unknown>) ?? []);
     },
     find,
     get,

@@ -25,7 +25,11 @@ export type StoredJugRow = LedgerRow & {
 };
 
 /** @returns every table of the database, as a repository */
-export function defineTables(of: { sequelize: Sequelize; write: WriteTransaction }) {
+export function defineTables(of: {
+  sequelize: Sequelize;
+  write: WriteTransaction;
+  unreadable: Set<string>;
+}) {
   return {
     shops: createDocuments<StoredShop>(of, { name: 'shops', what: 'shop' }),
     coffees: createDocuments<Coffee>(of, { name: 'coffees', what: 'coffee' }),

@@ -31,6 +31,16 @@ describe('createDocuments', () => {
     expect(await vessels.find('lido', 'tall-jar')).to.include({ version: 1 });
   });
 
+  it('sets a damaged one aside and names it, while the others are there', async () => {
+    const { coffees, sequelize, unreadable } = server.db;
+    const before = await coffees.list('lido');
+    const { id } = before[0]!;
+    await sequelize.query(`UPDATE coffees SET body = '{"name": "Slack' WHERE id = '${id}'`);
+    expect(await coffees.list('lido')).to.deep.equal(before.slice(1));
+    expect([...unreadable]).to.deep.equal([`coffee ${id}`]);
+    expect(await refusal(coffees.get('lido', id))).to.equal('not_possible_now');
+  });
+
   it('writes down who wrote, and counts versions', async () => {
     const { vessels, sequelize } = server.db;
     for (const seenVersion of [0, 1, 2])

@@ -1,0 +1,142 @@
+import { existsSync } from 'node:fs';
+import { copyFile, mkdir, readdir, rename, rm, stat } from 'node:fs/promises';
+import path from 'node:path';
+import { QueryTypes } from 'sequelize';
+import { backupsDir, databaseFile } from '../database/checks.ts';
+import { connect } from '../database/connect.ts';
+import { checkCopy, copyDatabase } from '../database/copyDatabase.ts';
+import type { Database } from '../database/database.ts';
+
+/** One copy of the whole database. */
+export interface Backup {
+  /** Name of its file in the backups folder. */
+  readonly name: string;
+  /** Why it was made. */
+  readonly by: 'day' | 'hand' | 'update' | 'restore';
+  readonly at: string;
+  readonly bytes: number;
+}
+
+const DAY_MS = 20 * 3_600_000;
+/** How many of each kind are kept, the latest ones. */
+const KEPT: Readonly<Record<Backup['by'], number>> = { day: 14, hand: 20, update: 5, restore: 5 };
+const NAME =
+  /^(\d{4}-\d\d-\d\dT\d\d-\d\d-\d\d-\d{3}Z)-(day|hand|before-update|before-restore)\.sqlite$/;
+/** A restored file that waits for the next start, which takes it before anything is opened. */
+const WAITING = 'restore.sqlite';
+
+const stampOf = (at: Date): string => at.toISOString().replaceAll(/[:.]/g, '-');
+const instantOf = (stamp: string): string =>
+  stamp.replace(/T(\d\d)-(\d\d)-(\d\d)-(\d{3})Z/, 'T$1:$2:$3.$4Z');
+
+/** @returns whether a text is the name of a copy, and nothing that leads out of its folder */
+export const isBackupName = (name: string): boolean => NAME.test(name);
+
+/** @returns the copies of a folder, the latest first */
+export async function listBackups(dataDir: string): Promise<Backup[]> {
+  const dir = backupsDir(dataDir);
+  const names = existsSync(dir) ? await readdir(dir) : [];
+  const found = names.flatMap((name) => {
+    const [, stamp, kind] = NAME.exec(name) ?? [];
+    if (stamp === undefined || kind === undefined) return [];
+    return [{ name, by: kind.replace('before-', '') as Backup['by'], at: instantOf(stamp) }];
+  });
+  const sized = await Promise.all(
+    found.map(async (one) => ({ ...one, bytes: (await stat(path.join(dir, one.name))).size })),
+  );
+  return sized.toSorted((a, b) => b.name.localeCompare(a.name));
+}
+
+/**
+ * Copies the database while it is in use, checks the copy by opening it, and lets go of the oldest.
+ *
+ * @returns the copy
+ * @throws where there is no room for it, or it does not pass
+ */
+export async function makeBackup(input: {
+  db: Pick<Database, 'sequelize' | 'dataDir'>;
+  by: 'day' | 'hand';
+  at: Date;
+}): Promise<Backup> {
+  const { db, by, at } = input;
+  const { sequelize, dataDir } = db;
+  const name = `${stampOf(at)}-${by}.sqlite`;
+  await copyDatabase(sequelize, path.join(backupsDir(dataDir), name));
+  await letGo(dataDir);
+  return (await listBackups(dataDir)).find((one) => one.name === name)!;
+}
+
+async function letGo(dataDir: string): Promise<void> {
+  const all = await listBackups(dataDir);
+  for (const by of Object.keys(KEPT) as Backup['by'][])
+    for (const { name } of all.filter((one) => one.by === by).slice(KEPT[by]))
+      await rm(path.join(backupsDir(dataDir), name));
+}
+
+/**
+ * Checks a copy and puts it where the next start takes it: what runs until then stays as it is.
+ *
+ * @param file the copy, anywhere
+ * @throws {StartError} where it is no sound database of Ratio's
+ */
+export async function prepareRestore(input: { dataDir: string; file: string }): Promise<void> {
+  const { dataDir, file } = input;
+  await mkdir(dataDir, { recursive: true, mode: 0o700 });
+  const part = path.join(dataDir, `${WAITING}.part`);
+  await rm(part, { force: true });
+  try {
+    await copyFile(file, part);
+    await checkCopy(part);
+    await rename(part, path.join(dataDir, WAITING));
+  } finally {
+    for (const end of ['', '-wal', '-shm']) await rm(`${part}${end}`, { force: true });
+  }
+}
+
+/**
+ * Takes a restored file into use, before the database is opened; what was there is kept as a copy.
+ *
+ * @returns where what was there before is kept, '' where nothing was; null where no file waits
+ */
+export async function takeRestored(dataDir: string, at: Date): Promise<string | null> {
+  const waiting = path.join(dataDir, WAITING);
+  if (!existsSync(waiting)) return null;
+  let before = '';
+  const file = databaseFile(dataDir);
+  const dir = backupsDir(dataDir);
+  await mkdir(dir, { recursive: true, mode: 0o700 });
+  if (existsSync(file)) {
+    await settleLog(file);
+    before = path.join(dir, `${stampOf(at)}-before-restore.sqlite`);
+    await rename(file, before);
+    for (const end of ['-wal', '-shm']) await rm(`${file}${end}`, { force: true });
+  }
+  // A kill between the two renames is mended by the next start, which comes here again.
+  await rename(waiting, file);
+  return before;
+}
+
+/** Writes a database's log into its file; a damaged one is left as it is. */
+async function settleLog(file: string): Promise<void> {
+  try {
+    const sequelize = await connect(file);
+    await sequelize.query('PRAGMA wal_checkpoint(TRUNCATE)', { type: QueryTypes.SELECT });
+    await sequelize.close();
+  } catch {
+    // What cannot be opened is kept for whoever can mend it.
+  }
+}
+
+/** Makes the copy of the day, unless there is one. */
+export async function backUpTheDay(input: {
+  db: Pick<Database, 'sequelize' | 'dataDir'>;
+  at: Date;
+}): Promise<Backup | null> {
+  const last = (await listBackups(input.db.dataDir)).find(({ by }) => by === 'day');
+  if (last && input.at.getTime() - Date.parse(last.at) < DAY_MS) return null;
+  return makeBackup({ ...input, by: 'day' });
+}
+
+/** Whether a restored file waits to be taken. */
+export const isRestoreWaiting = (dataDir: string): boolean =>
+  existsSync(path.join(dataDir, WAITING));
