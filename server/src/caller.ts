@@ -1,3 +1,5 @@
+import type { Role } from '@ratio/core/shop';
+
 /** Who asks: in which shop, and under which name. */
 export interface Caller {
   readonly shopId: string;
@@ -5,5 +7,10 @@ export interface Caller {
   readonly author: string;
 }
 
-/** Whoever stands at a page while nobody signs in. */
+/** Who asks, and what they may do. */
+export interface RoledCaller extends Caller {
+  readonly role: Role;
+}
+
+/** Whoever stands at the machine itself while nobody has signed in. */
 export const UNSIGNED = 'unsigned';

@@ -1,5 +1,11 @@
 import compression from 'compression';
-import express, { type ErrorRequestHandler, type Express } from 'express';
+import express, {
+  type ErrorRequestHandler,
+  type Express,
+  type Request,
+  type RequestHandler,
+} from 'express';
+import { rateLimit } from 'express-rate-limit';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
@@ -9,7 +15,6 @@ import { allowedHosts } from './allowedHosts.ts';
 import { backupEndpoints, mountBackupDownload } from './backups/endpoints.ts';
 import { batchEndpoints } from './batches/endpoints.ts';
 import { createBatchService } from './batches/service.ts';
-import { UNSIGNED, type Caller } from './caller.ts';
 import type { Changes } from './changes/changes.ts';
 import type { Clock } from './clock.ts';
 import type { Database } from './database/database.ts';
@@ -23,6 +28,10 @@ import { keepDocuments } from './keepDocuments.ts';
 import { jugEndpoints } from './jugs/endpoints.ts';
 import { createJugService } from './jugs/service.ts';
 import { openapiDocument } from './openapi/openapiDocument.ts';
+import { peopleEndpoints } from './people/endpoints.ts';
+import type { Right } from './people/rights.ts';
+import { createPeopleService } from './people/service.ts';
+import { callerFor, originOf } from './people/standing.ts';
 import { pantryEndpoints } from './pantry/endpoints.ts';
 import { createPantryService } from './pantry/service.ts';
 import { ProblemError, problemDocument, PROBLEMS, toProblem } from './problem.ts';
@@ -45,11 +54,23 @@ interface Needs {
   readonly webDir?: string;
   /** Opens the database again, with a restored file where one waits. */
   readonly restart?: () => void;
+  /** Where the server listens, for the links that tablets open. */
+  readonly port?: () => number;
 }
 
 /** Builds the application; whoever calls it listens. */
 export function createApp(needs: Needs): Express {
-  const { db, shopId, clock, changes, log, names = [], webDir, restart = () => undefined } = needs;
+  const {
+    db,
+    shopId,
+    clock,
+    changes,
+    log,
+    names = [],
+    webDir,
+    restart = () => undefined,
+    port = () => 0,
+  } = needs;
   const app = express();
   app.disable('x-powered-by');
   app.use(
@@ -78,6 +99,7 @@ export function createApp(needs: Needs): Express {
     allowedHosts(names),
   );
 
+  const people = createPeopleService({ db, shopId, port });
   const pantry = createPantryService({ db, changes });
   const endpoints: Endpoint[] = [
     healthEndpoint(db),
@@ -86,7 +108,12 @@ export function createApp(needs: Needs): Express {
     ...drinkEndpoints(createDrinkService({ db, clock, changes, pantry })),
     ...shopEndpoints(createShopService({ db, changes }), clock),
     ...shelfEndpoints({
-      coffees: keepDocuments({ documents: db.coffees, changes, noun: 'shelf' }),
+      coffees: keepDocuments({
+        documents: db.coffees,
+        changes,
+        noun: 'shelf',
+        prices: ['pricePerKg'],
+      }),
       vessels: keepDocuments({ documents: db.vessels, changes, noun: 'shelf' }),
     }),
     ...sampleEndpoints(keepDocuments({ documents: db.sampleSets, changes, noun: 'samples' })),
@@ -94,6 +121,7 @@ export function createApp(needs: Needs): Express {
     ...batchEndpoints(createBatchService({ db, clock, changes })),
     ...jugEndpoints(createJugService({ db, clock, changes })),
     ...backupEndpoints({ db, clock, restart }),
+    ...peopleEndpoints(people),
   ];
   endpoints.push(
     endpoint({
@@ -106,11 +134,14 @@ export function createApp(needs: Needs): Express {
   );
   const description = openapiDocument(endpoints);
 
-  // Nobody signs in yet: whoever asks stands in the one shop that is served.
-  const callerOf = (): Caller => ({ shopId, author: UNSIGNED });
-  app.get('/api/changes', (request, response) => changes.stream(callerOf(), request, response));
-  mountBackupDownload(app, { db, callerOf });
-  mountEndpoints(app, endpoints, callerOf);
+  const signedIn = (request: Request, right: Right) =>
+    callerFor({ people, shopId, origin: originOf(request), right });
+  app.get('/api/changes', async (request, response) =>
+    changes.stream(await signedIn(request, 'pours'), request, response),
+  );
+  mountBackupDownload(app, { db, callerOf: (request) => signedIn(request, 'leads') });
+  app.use(['/api/session', '/api/session/pair'], slowed());
+  mountEndpoints(app, endpoints, { service: people, shopId });
   app.use('/api', (request) => {
     throw new ProblemError('not_found', `There is nothing at ${request.originalUrl}.`);
   });
@@ -118,6 +149,17 @@ export function createApp(needs: Needs): Express {
   app.use(answerProblem);
   return app;
 }
+
+/** Tries to sign in, from one address: more than a bar needs, and far fewer than a PIN has. */
+const slowed = (): RequestHandler =>
+  rateLimit({
+    windowMs: 60_000,
+    limit: 60,
+    skip: ({ method }) => method === 'GET',
+    handler: () => {
+      throw new ProblemError('too_many', 'Too many tries from here. Wait a minute.');
+    },
+  });
 
 function servePages(app: Express, webDir: string): void {
   app.use(

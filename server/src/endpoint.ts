@@ -1,14 +1,23 @@
 import { idSchema } from '@ratio/core/document';
 import express, { type Express, type Request, type Response } from 'express';
 import { z } from 'zod';
-import type { Caller } from './caller.ts';
+import type { RoledCaller } from './caller.ts';
 import type { Identified } from './database/documents.ts';
 import type { KeptDocuments } from './keepDocuments.ts';
+import { RIGHTS } from './people/rights.ts';
+import type { Origin, PeopleService } from './people/service.ts';
+import { callerFor, cookieKeeper, originOf, type CookieName } from './people/standing.ts';
 import { bodyProblem, ProblemError } from './problem.ts';
 
 /** What a handler gets of a request, checked. */
 export interface Call<B> {
-  readonly caller: Caller;
+  readonly caller: RoledCaller;
+  /** Whence it comes, before anybody has signed in. */
+  readonly origin: Origin;
+  /** Address of whoever asks. */
+  readonly from: string;
+  /** Keeps a token in the asking browser, or takes it away. */
+  readonly keep: (name: CookieName, token: string | null) => void;
   readonly body: B;
   /** Parts of the path by name; every name of the path is there. */
   readonly params: Readonly<Record<string, string>>;
@@ -101,14 +110,25 @@ const LIMIT = '256kb';
 export function mountEndpoints(
   app: Express,
   endpoints: readonly Endpoint[],
-  callerOf: (request: Request) => Caller,
+  people: { readonly service: PeopleService; readonly shopId: string },
 ): void {
   app.use('/api', express.json({ limit: LIMIT }));
-  for (const one of endpoints)
+  for (const one of endpoints) {
+    const right = RIGHTS[`${one.method} ${one.path}`];
+    if (right === undefined) throw new Error(`Who may ${one.method} ${one.path}?`);
     app[one.method](expressPath(one.path), async (request: Request, response: Response) => {
-      const answer = await one.handle(callOf(one, request, callerOf(request)));
+      const origin = originOf(request);
+      const { service, shopId } = people;
+      const caller = await callerFor({ people: service, shopId, origin, right });
+      const answer = await one.handle({
+        ...callOf(one, request),
+        caller,
+        origin,
+        keep: cookieKeeper(request, response),
+      });
       response.status(one.status ?? 200).json(answer);
     });
+  }
   for (const path of new Set(endpoints.map((one) => one.path)))
     app.all(expressPath(path), (request) => {
       const known = endpoints.filter((one) => one.path === path);
@@ -122,9 +142,12 @@ export function mountEndpoints(
 
 const expressPath = (path: string): string => path.replaceAll(/\{(\w+)\}/g, ':$1');
 
-function callOf(one: Endpoint, request: Request, caller: Caller): Call<unknown> {
+function callOf(
+  one: Endpoint,
+  request: Request,
+): Omit<Call<unknown>, 'caller' | 'origin' | 'keep'> {
   return {
-    caller,
+    from: request.ip ?? '',
     body: one.body ? parseBody(one.body, request) : undefined,
     params: request.params as Record<string, string>,
     seenVersion: seenVersion(request.get('If-Match')),

@@ -1,12 +1,13 @@
 import type { Noun } from '@ratio/core/document';
-import type { Caller } from './caller.ts';
+import type { Caller, RoledCaller } from './caller.ts';
+import { requirePriceRight } from './people/prices.ts';
 import type { Changes } from './changes/changes.ts';
 import type { Documents, Identified, Remove, Save } from './database/documents.ts';
 
 /** What pages do with documents of one kind. */
 export interface KeptDocuments<T extends Identified> {
   readonly list: (caller: Caller) => Promise<T[]>;
-  readonly save: (caller: Caller, save: Save<T>) => Promise<T>;
+  readonly save: (caller: RoledCaller, save: Save<T>) => Promise<T>;
   readonly remove: (caller: Caller, remove: Remove) => Promise<void>;
 }
 
@@ -15,11 +16,17 @@ export const keepDocuments = <T extends Identified>(of: {
   documents: Documents<T>;
   changes: Changes;
   noun: Noun;
+  /** Keys that somebody who leads may change alone. */
+  prices?: readonly (keyof T & string)[];
 }): KeptDocuments<T> => {
-  const { documents, changes, noun } = of;
+  const { documents, changes, noun, prices = [] } = of;
   return {
     list: ({ shopId }) => documents.list(shopId),
     save: async (caller, save) => {
+      if (prices.length > 0) {
+        const before = await documents.find(caller.shopId, save.id);
+        requirePriceRight({ caller, before, after: save.body, keys: prices });
+      }
       const saved = await documents.save(caller, save);
       changes.publish(caller, { noun, id: save.id });
       return saved;

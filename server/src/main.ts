@@ -29,7 +29,12 @@ interface OpenShop {
   readonly close: () => Promise<void>;
 }
 
-async function open(of: { config: Config; log: Logger; restart: () => void }): Promise<OpenShop> {
+async function open(of: {
+  config: Config;
+  log: Logger;
+  restart: () => void;
+  port: () => number;
+}): Promise<OpenShop> {
   const { config, log, restart } = of;
   const dataDir = path.resolve(config.dataDir);
   const db = await openRestored(dataDir, log);
@@ -41,7 +46,17 @@ async function open(of: { config: Config; log: Logger; restart: () => void }): P
   });
   const changes = createChanges();
   const { names } = config;
-  const needs = { db, shopId: shop.id, clock, changes, log, names, webDir: WEB_DIR, restart };
+  const needs = {
+    db,
+    shopId: shop.id,
+    clock,
+    changes,
+    log,
+    names,
+    webDir: WEB_DIR,
+    restart,
+    port: of.port,
+  };
   const backups = setInterval(() => {
     backUpTheDay({ db, at: new Date() }).catch((error: unknown) =>
       log.error({ err: error }, 'the copy of the day could not be made'),
@@ -81,7 +96,11 @@ async function start(): Promise<void> {
   const config = readConfig(process.env);
   const log = pino({ level: config.logLevel });
   const server = createServer();
-  let shop = await open({ config, log, restart });
+  const port = (): number => {
+    const address = server.address();
+    return typeof address === 'object' && address ? address.port : config.port;
+  };
+  let shop = await open({ config, log, restart, port });
   const busy = (_: unknown, response: { writeHead: (status: number) => { end: () => void } }) =>
     response.writeHead(503).end();
   let answer: RequestListener = shop.answer;
@@ -92,9 +111,7 @@ async function start(): Promise<void> {
     answer(request, response);
   });
   await listen(server, config);
-  const address = server.address();
-  const port = typeof address === 'object' && address ? address.port : config.port;
-  log.info(`Ratio listens on http://${config.host}:${port}`);
+  log.info(`Ratio listens on http://${config.host}:${port()}`);
 
   let restarting: Promise<void> | null = null;
   /** Opens the database again, with the restored file that waits; requests meanwhile are answered 503. */
@@ -104,7 +121,7 @@ async function start(): Promise<void> {
       shop.hush();
       for (const end = Date.now() + PATIENCE_MS; underWay > 0 && Date.now() < end;) await wait(20);
       await shop.close();
-      shop = await open({ config, log, restart });
+      shop = await open({ config, log, restart, port });
       answer = shop.answer;
     })()
       .catch(refuse)

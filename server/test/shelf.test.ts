@@ -45,6 +45,7 @@ describe('documents that several tablets write', () => {
     const {
       now: _,
       clockFrozen: __,
+      clockBehindMs: ____,
       id: ___,
       version,
       ...shop

@@ -1,1 +1,2 @@
 export { FILTER_KINDS, type Shop, shopSchema } from './schema.ts';
+export * from './people.ts';

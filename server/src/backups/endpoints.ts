@@ -2,7 +2,6 @@ import { createReadStream } from 'node:fs';
 import path from 'node:path';
 import type { Express, Request } from 'express';
 import { z } from 'zod';
-import type { Caller } from '../caller.ts';
 import type { Clock } from '../clock.ts';
 import { backupsDir } from '../database/checks.ts';
 import type { Database } from '../database/database.ts';
@@ -69,10 +68,10 @@ export const backupEndpoints = (of: {
 /** A copy as a file to keep elsewhere. */
 export function mountBackupDownload(
   app: Express,
-  of: { db: Database; callerOf: (request: Request) => Caller },
+  of: { db: Database; callerOf: (request: Request) => Promise<unknown> },
 ): void {
   app.get('/api/backups/:name', async (request, response) => {
-    of.callerOf(request);
+    await of.callerOf(request);
     const { name } = request.params;
     const file = await fileOf(of.db.dataDir, name);
     response.attachment(name).type('application/vnd.sqlite3');

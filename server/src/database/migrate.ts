@@ -3,6 +3,7 @@ import { Umzug, type UmzugStorage } from 'umzug';
 import { drinksInFull } from './migrations/20261126-drinks-in-full.ts';
 import { drafts } from './migrations/20261125-drafts.ts';
 import { sampleSets } from './migrations/20261125-sample-sets.ts';
+import { people } from './migrations/20261129-people.ts';
 import { ledgerInFull } from './migrations/20261128-ledger-in-full.ts';
 import { shopsAndAuthors } from './migrations/20261127-shops-and-authors.ts';
 import { documentsAndLedger } from './migrations/20261125-documents-and-ledger.ts';
@@ -15,6 +16,7 @@ const MIGRATIONS = [
   drinksInFull,
   shopsAndAuthors,
   ledgerInFull,
+  people,
 ];
 type Migration = (typeof MIGRATIONS)[number];
 

@@ -4,14 +4,31 @@ import type { Coffee } from '@ratio/core/coffee';
 import type { Drink, DrinkVersion } from '@ratio/core/drink';
 import type { FilledJug, Jug, LedgerRow } from '@ratio/core/jug';
 import type { HouseRecipe, Opened, PantryItem } from '@ratio/core/pantry';
-import type { Shop } from '@ratio/core/shop';
+import type { Device, Person, Shop } from '@ratio/core/shop';
 import type { Sequelize } from 'sequelize';
 import { createDocuments } from './documents.ts';
 import { createRows } from './rows.ts';
 import type { WriteTransaction } from './writeTransaction.ts';
 
 /** What the shop's row keeps beside the shop itself. */
-export type StoredShop = Shop & { readonly clockOffsetMs: number };
+export type StoredShop = Shop & {
+  readonly clockOffsetMs: number;
+  /** Whether people sign in on the machine itself too. */
+  readonly signInHere?: boolean;
+};
+
+/** Somebody of the shop, with what they sign in with, sealed. */
+export type StoredPerson = Omit<Person, 'hasPin' | 'hasPassword'> & {
+  readonly pin: string | null;
+  readonly password: string | null;
+};
+/** That somebody is signed in; its id is the digest of the token. */
+interface StoredSession {
+  readonly id: string;
+  readonly version: number;
+  readonly personId: string;
+  readonly untilMs: number;
+}
 
 /** A jug as it was filled, and what its ledger has made of it. */
 export type StoredJug = Jug & { readonly filled: FilledJug };
@@ -78,6 +95,9 @@ export function defineTables(of: {
       order: [['name', 'ASC']],
     }),
     openedItems: createDocuments<Opened>(of, { name: 'opened_items', what: 'open package' }),
+    people: createDocuments<StoredPerson>(of, { name: 'people', what: 'person' }),
+    devices: createDocuments<Device>(of, { name: 'devices', what: 'tablet' }),
+    sessions: createDocuments<StoredSession>(of, { name: 'sessions', what: 'session' }),
     batchActuals: createRows<Omit<BatchActual, 'author'>>(of, {
       name: 'batch_actuals',
       of: 'batchId',

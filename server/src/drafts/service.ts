@@ -1,14 +1,14 @@
 import type { Draft, SaveDraftRequest } from '@ratio/core/batch';
-import type { Caller } from '../caller.ts';
+import type { RoledCaller } from '../caller.ts';
 import type { Changes } from '../changes/changes.ts';
 import type { Clock } from '../clock.ts';
 import type { Database } from '../database/database.ts';
 import { keepDocuments } from '../keepDocuments.ts';
 
 export interface DraftService {
-  readonly list: (caller: Caller) => Promise<Draft[]>;
+  readonly list: (caller: RoledCaller) => Promise<Draft[]>;
   readonly save: (
-    caller: Caller,
+    caller: RoledCaller,
     input: { id: string; seenVersion: number | null; request: SaveDraftRequest },
   ) => Promise<Draft>;
 }

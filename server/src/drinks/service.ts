@@ -1,6 +1,6 @@
 import { isDeepStrictEqual } from 'node:util';
 import type { Drink, DrinkVersion, KeepDrinkRequest } from '@ratio/core/drink';
-import type { Caller } from '../caller.ts';
+import type { Caller, RoledCaller } from '../caller.ts';
 import type { Changes } from '../changes/changes.ts';
 import type { Clock } from '../clock.ts';
 import type { Database } from '../database/database.ts';
@@ -8,6 +8,7 @@ import { answered } from '../database/rows.ts';
 import type { Remove } from '../database/documents.ts';
 import { keepDocuments } from '../keepDocuments.ts';
 import { requirePourable, type PantryService } from '../pantry/service.ts';
+import { requirePriceRight } from '../people/prices.ts';
 import { ProblemError } from '../problem.ts';
 
 /** The menu, and how its drinks came to be what they are. */
@@ -16,7 +17,7 @@ export interface DrinkService {
   readonly versions: (caller: Caller, drinkId: string) => Promise<DrinkVersion[]>;
   /** Keeps a drink as the usual, or as somebody's own; sent again with the same id it counts once. */
   readonly keep: (
-    caller: Caller,
+    caller: RoledCaller,
     input: { id: string; seenVersion: number | null; request: KeepDrinkRequest },
   ) => Promise<Drink>;
   readonly remove: (caller: Caller, remove: Remove) => Promise<void>;
@@ -50,6 +51,7 @@ export function createDrinkService({ db, clock, changes, pantry }: Needs): Drink
         if (repeat && before && isSame(repeat, { drinkId: id, drink, change, forWhom }))
           return before;
         if (repeat) throw new ProblemError('already_exists', 'Another version has this id.');
+        requirePriceRight({ caller, before, after: drink, keys: ['price'] });
         requirePourable(drink, (await pantry.resolved(caller, transaction)).pantry, 'drink.');
         if (forWhom !== '' && !before)
           throw new ProblemError(

@@ -1,7 +1,12 @@
-import { jugEntryRequest, jugEntrySchema, jugSchema } from '@ratio/core/jug';
+import { jugEntryRequest, jugEntrySchema, jugSchema, type JugEntryRequest } from '@ratio/core/jug';
+import { mayDo } from '@ratio/core/shop';
 import { z } from 'zod';
 import { endpoint, idOf, type Endpoint } from '../endpoint.ts';
+import { ProblemError } from '../problem.ts';
 import type { JugService } from './service.ts';
+
+/** What changes a jug's strength. */
+const BREWING: readonly JugEntryRequest['kind'][] = ['read', 'watered', 'blended'];
 
 /** Jugs: what is on hand, and each draw from it. */
 export const jugEndpoints = (jugs: JugService): readonly Endpoint[] => [
@@ -34,6 +39,10 @@ export const jugEndpoints = (jugs: JugService): readonly Endpoint[] => [
     body: jugEntryRequest,
     answer: jugSchema,
     status: 201,
-    handle: ({ caller, body, params }) => jugs.enter(caller, { id: idOf(params), request: body }),
+    handle: ({ caller, body, params }) => {
+      if (BREWING.includes(body.kind) && !mayDo(caller.role, 'brews'))
+        throw new ProblemError('not_allowed', 'That takes somebody who brews.');
+      return jugs.enter(caller, { id: idOf(params), request: body });
+    },
   }),
 ];

@@ -14,6 +14,7 @@ import type { Changes } from '../changes/changes.ts';
 import type { Database } from '../database/database.ts';
 import type { Documents, Identified } from '../database/documents.ts';
 import type { KeptDocuments } from '../keepDocuments.ts';
+import { requirePriceRight } from '../people/prices.ts';
 import { ProblemError } from '../problem.ts';
 
 /** What the shop can pour: its own ingredients, its house recipes, what stands open. */
@@ -83,12 +84,15 @@ export function createPantryService(of: { db: Database; changes: Changes }): Pan
   function checked<T extends Identified>(
     documents: Documents<T>,
     saved: Check = async () => undefined,
+    prices: readonly string[] = [],
   ): KeptDocuments<T> {
     const publish = (caller: Caller, id: string) => changes.publish(caller, { noun: 'pantry', id });
     return {
       list: ({ shopId }) => documents.list(shopId),
       save: async (caller, save) => {
         const document = await db.write(async (transaction) => {
+          const before = await documents.find(caller.shopId, save.id, transaction);
+          requirePriceRight({ caller, before, after: save.body, keys: prices });
           const written = await documents.save(caller, save, transaction);
           await saved({ caller, id: save.id, transaction });
           return written;
@@ -107,7 +111,7 @@ export function createPantryService(of: { db: Database; changes: Changes }): Pan
   }
 
   return {
-    items: checked(db.pantryItems),
+    items: checked(db.pantryItems, undefined, ['pricePerKg']),
     houseRecipes: checked(db.houseRecipes, requireMakeable),
     opened: checked(db.openedItems, requireKnown),
     resolved,

@@ -11,7 +11,7 @@ export interface ShopService {
   readonly save: (caller: Caller, input: Omit<Save<Shop>, 'id'>) => Promise<Shop>;
 }
 
-const withoutClock = ({ clockOffsetMs: _, ...shop }: StoredShop): Shop => shop;
+const withoutClock = ({ clockOffsetMs: _, signInHere: __, ...shop }: StoredShop): Shop => shop;
 
 /** @returns the use cases of the shop */
 export function createShopService({
@@ -27,10 +27,10 @@ export function createShopService({
     save: async (caller, { seenVersion, body }) => {
       const { shopId: id } = caller;
       const saved = await db.write(async (transaction) => {
-        const { clockOffsetMs } = await shops.get(id, id, transaction);
+        const { clockOffsetMs, signInHere = false } = await shops.get(id, id, transaction);
         return shops.save(
           caller,
-          { id, seenVersion, body: { ...body, clockOffsetMs } },
+          { id, seenVersion, body: { ...body, clockOffsetMs, signInHere } },
           transaction,
         );
       });

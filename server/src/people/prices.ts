@@ -1,0 +1,24 @@
+import { mayDo } from '@ratio/core/shop';
+import type { RoledCaller } from '../caller.ts';
+import { ProblemError } from '../problem.ts';
+
+type Priced = Readonly<Record<string, unknown>>;
+
+/**
+ * Prices are the lead's: somebody else may write a document only with the price that it has.
+ *
+ * @param input.before the document as it is; null for a new one, which has none
+ * @throws {ProblemError} not_allowed
+ */
+export function requirePriceRight(input: {
+  caller: RoledCaller;
+  before: object | null;
+  after: object;
+  keys: readonly string[];
+}): void {
+  const { caller, before, after, keys } = input;
+  if (mayDo(caller.role, 'leads')) return;
+  const priceOf = (of: object | null, key: string): unknown => (of as Priced | null)?.[key] || null;
+  if (keys.some((key) => priceOf(before, key) !== priceOf(after, key)))
+    throw new ProblemError('not_allowed', 'Prices take somebody who leads.');
+}

@@ -1,0 +1,228 @@
+import { networkInterfaces } from 'node:os';
+import {
+  mayDo,
+  type Device,
+  type Pairing,
+  type Person,
+  type Role,
+  type SavePersonRequest,
+  type Session,
+  type SignInRequest,
+} from '@ratio/core/shop';
+import { UNSIGNED, type Caller } from '../caller.ts';
+import type { Database } from '../database/database.ts';
+import type { Remove } from '../database/documents.ts';
+import type { StoredPerson } from '../database/tables.ts';
+import { ProblemError } from '../problem.ts';
+import { digestOf, newCode, newToken, opens, sealed } from './secrets.ts';
+
+/** Whence a request comes, as far as it says who stands there. */
+export interface Origin {
+  /** Sent from the machine itself. */
+  readonly isLocal: boolean;
+  readonly sessionToken: string | null;
+  readonly deviceToken: string | null;
+}
+
+/** Who asks, or that somebody has to sign in first. */
+export type Standing = Omit<Session, 'people' | 'signInHere'>;
+
+const SESSION_MS = 12 * 3_600_000;
+const PAIRING_MS = 10 * 60_000;
+/** Tries that are free; each one after that makes the next wait twice as long. */
+const FREE_TRIES = 5;
+const LONGEST_WAIT_MS = 15 * 60_000;
+
+/** The people of a shop, their tablets, and who is signed in where. */
+export type PeopleService = ReturnType<typeof createPeopleService>;
+
+/** @returns the use cases of people and tablets */
+export function createPeopleService(of: {
+  db: Database;
+  shopId: string;
+  port: () => number;
+  now?: () => number;
+}) {
+  const { db, shopId, port, now = Date.now } = of;
+  const { people, devices, sessions } = db;
+  const own: Caller = { shopId, author: UNSIGNED };
+  const pairings = new Map<string, { role: Role; untilMs: number }>();
+  const failures = new Map<string, { times: number; atMs: number }>();
+
+  const personOf = ({ pin, password, ...person }: StoredPerson): Person => ({
+    ...person,
+    hasPin: pin !== null,
+    hasPassword: password !== null,
+  });
+  const signInHere = async (): Promise<boolean> =>
+    (await db.shops.get(shopId, shopId)).signInHere ?? false;
+
+  async function standing({ isLocal, sessionToken, deviceToken }: Origin): Promise<Standing> {
+    const session = sessionToken && (await sessions.find(shopId, idOf(sessionToken)));
+    const person =
+      session && session.untilMs > now() ? await people.find(shopId, session.personId) : null;
+    const device = deviceToken ? await devices.find(shopId, idOf(deviceToken)) : null;
+    const at = { needsSignIn: false, device: device?.name ?? null };
+    if (person) return { ...at, name: person.name, role: person.role };
+    if (device) return { ...at, name: device.name, role: device.role };
+    const asked = !isLocal || (await signInHere());
+    return { ...at, needsSignIn: asked, name: UNSIGNED, role: asked ? 'pours' : 'leads' };
+  }
+
+  /** Refuses a try that comes too soon after others that failed. */
+  function requirePatience(key: string): void {
+    const { times = 0, atMs = 0 } = failures.get(key) ?? {};
+    if (times < FREE_TRIES) return;
+    const waitMs = Math.min(LONGEST_WAIT_MS, 1000 * 2 ** (times - FREE_TRIES)) - (now() - atMs);
+    if (waitMs > 0)
+      throw new ProblemError(
+        'too_many',
+        `That was wrong too often. Try again in ${Math.ceil(waitMs / 1000)} s.`,
+      );
+  }
+  function note(key: string, isRight: boolean): void {
+    if (isRight) failures.delete(key);
+    else failures.set(key, { times: (failures.get(key)?.times ?? 0) + 1, atMs: now() });
+  }
+
+  async function requireOneLead(without: string): Promise<void> {
+    const leads = (await people.list(shopId)).filter(
+      ({ id, role, pin, password }) =>
+        id !== without && role === 'leads' && (pin !== null || password !== null),
+    );
+    if ((await signInHere()) && leads.length === 0)
+      throw new ProblemError(
+        'not_possible_now',
+        'Somebody who leads has to be able to sign in, or nobody could change anything here.',
+      );
+  }
+
+  return {
+    standing,
+
+    session: async (origin: Origin): Promise<Session> => {
+      const stands = await standing(origin);
+      const isShared = origin.isLocal || stands.device !== null;
+      const all = isShared ? await people.list(shopId) : [];
+      return {
+        ...stands,
+        people: all.filter(({ pin }) => pin !== null).map(({ id, name }) => ({ id, name })),
+        signInHere: await signInHere(),
+      };
+    },
+
+    /** @returns the token that the browser keeps; @throws {ProblemError} wrong_secret, too_many */
+    signIn: async (origin: Origin, request: SignInRequest): Promise<string> => {
+      const all = await people.list(shopId);
+      const isPin = 'pin' in request;
+      const key = isPin ? request.personId : `name ${request.name.toLowerCase()}`;
+      requirePatience(key);
+      const isShared = origin.isLocal || (await standing(origin)).device !== null;
+      const person = all.find(({ id, name }) =>
+        isPin ? id === request.personId : name.toLowerCase() === request.name.toLowerCase(),
+      );
+      const kept = isPin ? (isShared ? person?.pin : null) : person?.password;
+      const isRight = await opens(isPin ? request.pin : request.password, kept ?? null);
+      note(key, isRight && person !== undefined);
+      if (!isRight || !person)
+        throw new ProblemError(
+          'wrong_secret',
+          isPin ? 'That PIN is not theirs.' : 'No such name and password.',
+        );
+      const token = newToken();
+      const body = { personId: person.id, untilMs: now() + SESSION_MS };
+      await sessions.save(own, { id: idOf(token), seenVersion: 0, body });
+      return token;
+    },
+
+    signOut: async ({ sessionToken }: Origin): Promise<void> => {
+      if (sessionToken === null) return;
+      const id = idOf(sessionToken);
+      const known = await sessions.find(shopId, id);
+      if (known) await sessions.remove(own, { id, seenVersion: known.version });
+    },
+
+    /** A code by which a tablet is paired, once and soon. */
+    pairing: (role: Role): Pairing => {
+      for (const [code, { untilMs }] of pairings) if (untilMs < now()) pairings.delete(code);
+      const code = newCode();
+      const untilMs = now() + PAIRING_MS;
+      pairings.set(code, { role, untilMs });
+      const addresses = Object.values(networkInterfaces()).flatMap((all) => all ?? []);
+      const links = addresses
+        .filter(({ internal, family }) => !internal && family === 'IPv4')
+        .map(({ address }) => `http://${address}:${port()}/sign-in?code=${code}`);
+      return { code, expiresAt: new Date(untilMs).toISOString(), links };
+    },
+
+    /** @returns the token that the tablet keeps; @throws {ProblemError} wrong_secret, too_many */
+    pair: async (input: { code: string; device: string; from: string }): Promise<string> => {
+      const key = `pair ${input.from}`;
+      requirePatience(key);
+      const code = input.code.trim().toUpperCase();
+      const found = pairings.get(code);
+      const isRight = found !== undefined && found.untilMs > now();
+      note(key, isRight);
+      if (!isRight)
+        throw new ProblemError('wrong_secret', 'That code is not known, or it has expired.');
+      pairings.delete(code);
+      const token = newToken();
+      const pairedAt = new Date(now()).toISOString();
+      const body = { name: input.device, role: found.role, pairedAt };
+      await devices.save(own, { id: idOf(token), seenVersion: 0, body });
+      return token;
+    },
+
+    list: async (): Promise<Person[]> => (await people.list(shopId)).map(personOf),
+
+    save: async (
+      caller: Caller,
+      input: { id: string; seenVersion: number | null; request: SavePersonRequest },
+    ): Promise<Person> => {
+      const { id, seenVersion, request } = input;
+      const before = await people.find(shopId, id);
+      const same = (await people.list(shopId)).find(
+        (one) => one.id !== id && one.name.toLowerCase() === request.name.toLowerCase(),
+      );
+      if (same) throw new ProblemError('already_exists', `${same.name} is here already.`);
+      if (request.role !== 'leads') await requireOneLead(id);
+      const kept = async (next: string | null | undefined, now: string | null | undefined) =>
+        next === undefined ? (now ?? null) : next === null ? null : sealed(next);
+      const body = {
+        name: request.name,
+        role: request.role,
+        pin: await kept(request.pin, before?.pin),
+        password: await kept(request.password, before?.password),
+      };
+      return personOf(await people.save(caller, { id, seenVersion, body }));
+    },
+
+    remove: async (caller: Caller, remove: Remove): Promise<void> => {
+      await requireOneLead(remove.id);
+      await people.remove(caller, remove);
+    },
+
+    devices: (): Promise<Device[]> => devices.list(shopId),
+    forget: (caller: Caller, remove: Remove): Promise<void> => devices.remove(caller, remove),
+
+    /** Whether people sign in on the machine itself too. */
+    askHere: async (caller: Caller, asks: boolean): Promise<void> => {
+      await db.write(async (transaction) => {
+        const { id, version, ...body } = await db.shops.get(shopId, shopId, transaction);
+        const lead = (await people.list(shopId, {}, transaction)).some(
+          ({ role, pin, password }) => mayDo(role, 'leads') && (pin !== null || password !== null),
+        );
+        if (asks && !lead)
+          throw new ProblemError(
+            'not_possible_now',
+            'First give somebody who leads a PIN or a password.',
+          );
+        const next = { ...body, signInHere: asks };
+        await db.shops.save(caller, { id, seenVersion: version, body: next }, transaction);
+      });
+    },
+  };
+}
+
+/** A token's place in a table: its digest, as an identity is written. */
+const idOf = (token: string): string => Buffer.from(digestOf(token)).toString('hex').slice(0, 60);

@@ -1,0 +1,58 @@
+import type { Request, Response } from 'express';
+import { parseCookie } from 'cookie';
+import { mayDo } from '@ratio/core/shop';
+import type { RoledCaller } from '../caller.ts';
+import { ProblemError } from '../problem.ts';
+import type { Right } from './rights.ts';
+import type { Origin, PeopleService } from './service.ts';
+
+const LOOPBACK = /^(?:::1|(?:::ffff:)?127\.\d+\.\d+\.\d+)$/;
+const NAMES = { session: 'ratio_session', device: 'ratio_device' } as const;
+export type CookieName = keyof typeof NAMES;
+const YEAR_MS = 365 * 86_400_000;
+
+/** @returns whence a request comes: its cookies, and whether it is the machine's own */
+export function originOf(request: Request): Origin {
+  const cookies = parseCookie(request.get('Cookie') ?? '');
+  return {
+    isLocal: LOOPBACK.test(request.socket.remoteAddress ?? ''),
+    sessionToken: cookies[NAMES.session] ?? null,
+    deviceToken: cookies[NAMES.device] ?? null,
+  };
+}
+
+/** @returns keeps a token in the browser, or takes it away: out of reach of scripts and of other sites */
+export const cookieKeeper =
+  (request: Request, response: Response) =>
+  (name: CookieName, token: string | null): void => {
+    const options = {
+      httpOnly: true,
+      sameSite: 'strict',
+      secure: request.secure,
+      path: '/',
+    } as const;
+    if (token === null) response.clearCookie(NAMES[name], options);
+    else response.cookie(NAMES[name], token, { ...options, maxAge: YEAR_MS });
+  };
+
+/**
+ * Who asks, as far as what they ask for takes somebody.
+ *
+ * @throws {ProblemError} sign_in where nobody is known; not_allowed where their role is not enough
+ */
+export async function callerFor(of: {
+  people: PeopleService;
+  shopId: string;
+  origin: Origin;
+  right: Right;
+}): Promise<RoledCaller> {
+  const { people, shopId, origin, right } = of;
+  const { needsSignIn, name, role } = await people.standing(origin);
+  if (right !== 'anyone') {
+    if (needsSignIn)
+      throw new ProblemError('sign_in', 'Sign in, or pair this tablet, before anything else.');
+    if (!mayDo(role, right))
+      throw new ProblemError('not_allowed', `That takes somebody who ${right}.`);
+  }
+  return { shopId, author: name, role };
+}
