@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { ref } from 'vue';
-import { RouterView, useRouter } from 'vue-router';
+import type { Role } from '@ratio/core/shop';
+import { computed, ref } from 'vue';
+import { RouterLink, RouterView, useRoute, useRouter } from 'vue-router';
 import FinderDialog from './components/navigation/FinderDialog.vue';
 import KeysHelp from './components/navigation/KeysHelp.vue';
 import NoticeBar from './components/navigation/NoticeBar.vue';
@@ -16,6 +17,8 @@ import { useStateStrip } from './composables/useStateStrip.ts';
 import { useStart } from './composables/useStart.ts';
 import { useDraft } from './stores/draft.ts';
 import { useNotice } from './stores/notice.ts';
+import SignInPage from './pages/people/SignInPage.vue';
+import { useSession } from './stores/session.ts';
 import { useSetAside } from './stores/setAside.ts';
 import { useSettings } from './stores/settings.ts';
 
@@ -27,11 +30,25 @@ const notices = useNotice();
 const aside = useSetAside();
 const drafts = useDraft();
 const router = useRouter();
-useChanges();
+const route = useRoute();
+const session = useSession();
 const { state, failure, load, refresh } = useStart();
+useChanges(() => state.value === 'ready');
 const { strip, tryNow, insist, letGo } = useStateStrip(refresh);
 const { stations } = useLine();
 const { sought, found, go } = useFinder();
+/** What the page takes at least, and whether whoever stands here may see it. */
+const least = computed(() => (route.meta['least'] as Role | undefined) ?? 'pours');
+const isAllowed = computed(() => session.can(least.value));
+const who = computed(() => {
+  const name = session.session?.name ?? '';
+  return name === 'unsigned' ? '' : name;
+});
+/** Somebody else stands here now: what they see is read again. */
+async function signedIn(): Promise<void> {
+  await load();
+  await router.push('/pour');
+}
 const help = ref(false);
 const finding = ref(false);
 const to = (path: string) => () => void router.push(path);
@@ -54,8 +71,10 @@ useKeys({
 <template>
   <a href="#page" class="skip">Skip to the page</a>
   <TheLine
-    :stations
+    :stations="state === 'signIn' ? [] : stations"
     :units="settings.units"
+    :who
+    :shelf="session.can('brews')"
     @help="help = true"
     @find="finding = true"
     @theme="settings.toggleTheme"
@@ -68,7 +87,12 @@ useKeys({
   />
   <StateStrip v-bind="strip" @send="tryNow" @insist="insist" @let-go="letGo" />
   <main id="page" tabindex="-1">
-    <RouterView v-if="state === 'ready'" />
+    <RouterView v-if="state === 'ready' && isAllowed" @done="signedIn" />
+    <SignInPage v-else-if="state === 'signIn'" @done="signedIn" />
+    <div v-else-if="state === 'ready'" class="wait">
+      <h1>This page takes somebody who {{ least }}</h1>
+      <p><RouterLink to="/sign-in">Sign in as somebody else</RouterLink></p>
+    </div>
     <h1 v-else-if="state === 'loading'" class="wait soft">Fetching the shop …</h1>
     <div v-else class="wait" role="alert">
       <h1>The shop’s server does not answer</h1>

@@ -6,6 +6,9 @@ import PlanPage from './pages/plan/PlanPage.vue';
 import CardPage from './pages/pour/CardPage.vue';
 import MenuPage from './pages/pour/MenuPage.vue';
 import PourPage from './pages/pour/PourPage.vue';
+import BackupsPage from './pages/backups/BackupsPage.vue';
+import PeoplePage from './pages/people/PeoplePage.vue';
+import SignInPage from './pages/people/SignInPage.vue';
 import IngredientsPage from './pages/ingredients/IngredientsPage.vue';
 import HouseRecipesPage from './pages/houseRecipes/HouseRecipesPage.vue';
 import SamplesPage from './pages/samples/SamplesPage.vue';
@@ -30,11 +33,18 @@ export const router = createRouter({
     {
       path: '/shelf/house-recipes',
       component: HouseRecipesPage,
-      meta: { title: 'House recipes' },
+      meta: { title: 'House recipes', least: 'brews' },
     },
-    { path: '/shelf/ingredients', component: IngredientsPage, meta: { title: 'Ingredients' } },
+    {
+      path: '/shelf/ingredients',
+      component: IngredientsPage,
+      meta: { title: 'Ingredients', least: 'brews' },
+    },
     { path: '/label', component: LabelPage, meta: { title: 'Label' } },
-    { path: '/shelf', component: ShelfPage, meta: { title: 'Shelf' } },
+    { path: '/shelf', component: ShelfPage, meta: { title: 'Shelf', least: 'brews' } },
+    { path: '/shelf/people', component: PeoplePage, meta: { title: 'People', least: 'leads' } },
+    { path: '/shelf/backups', component: BackupsPage, meta: { title: 'Backups', least: 'leads' } },
+    { path: '/sign-in', component: SignInPage, meta: { title: 'Sign in' } },
     { path: '/:rest(.*)*', redirect: '/plan' },
   ],
 });

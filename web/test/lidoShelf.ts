@@ -16,6 +16,14 @@ const versioned = <T>(documents: readonly T[]) =>
 /** Answers for the lido's shelf, as the server gives them. */
 export const lidoShelf: Handler = ({ path }) => {
   const bodies: Record<string, unknown> = {
+    '/api/session': {
+      needsSignIn: false,
+      name: 'unsigned',
+      role: 'leads',
+      device: null,
+      people: [],
+      signInHere: false,
+    },
     '/api/shop': { ...lidoShop, version: 1, now: LIDO_MORNING, clockFrozen: true },
     '/api/coffees': versioned(lidoCoffees),
     '/api/vessels': versioned(lidoVessels),

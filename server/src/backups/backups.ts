@@ -1,10 +1,8 @@
 import { existsSync } from 'node:fs';
 import { copyFile, mkdir, readdir, rename, rm, stat } from 'node:fs/promises';
 import path from 'node:path';
-import { QueryTypes } from 'sequelize';
 import { backupsDir, databaseFile } from '../database/checks.ts';
-import { connect } from '../database/connect.ts';
-import { checkCopy, copyDatabase } from '../database/copyDatabase.ts';
+import { checkCopy, copyDatabase, settleLog } from '../database/copyDatabase.ts';
 import type { Database } from '../database/database.ts';
 
 /** One copy of the whole database. */
@@ -114,17 +112,6 @@ export async function takeRestored(dataDir: string, at: Date): Promise<string | 
   // A kill between the two renames is mended by the next start, which comes here again.
   await rename(waiting, file);
   return before;
-}
-
-/** Writes a database's log into its file; a damaged one is left as it is. */
-async function settleLog(file: string): Promise<void> {
-  try {
-    const sequelize = await connect(file);
-    await sequelize.query('PRAGMA wal_checkpoint(TRUNCATE)', { type: QueryTypes.SELECT });
-    await sequelize.close();
-  } catch {
-    // What cannot be opened is kept for whoever can mend it.
-  }
 }
 
 /** Makes the copy of the day, unless there is one. */

@@ -1,7 +1,7 @@
 import { existsSync } from 'node:fs';
 import { mkdir, rename, rm } from 'node:fs/promises';
 import path from 'node:path';
-import type { Sequelize } from 'sequelize';
+import { QueryTypes, type Sequelize } from 'sequelize';
 import { requireSound } from './checks.ts';
 import { connect } from './connect.ts';
 
@@ -33,5 +33,16 @@ export async function checkCopy(file: string): Promise<void> {
     await requireSound(copy, file);
   } finally {
     await copy.close();
+  }
+}
+
+/** Writes a database's log into its file; a damaged one is left as it is. */
+export async function settleLog(file: string): Promise<void> {
+  try {
+    const sequelize = await connect(file);
+    await sequelize.query('PRAGMA wal_checkpoint(TRUNCATE)', { type: QueryTypes.SELECT });
+    await sequelize.close();
+  } catch {
+    // What cannot be opened is kept for whoever can mend it.
   }
 }

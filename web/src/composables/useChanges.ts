@@ -1,6 +1,6 @@
 import { changeSchema, NOUNS, type Noun } from '@ratio/core/document';
-import { useEventListener } from '@vueuse/core';
-import { onScopeDispose } from 'vue';
+import { useEventListener, useTimeoutFn } from '@vueuse/core';
+import { onScopeDispose, watch } from 'vue';
 import { useBatches } from '../stores/batches.ts';
 import { useDraft } from '../stores/draft.ts';
 import { useDrinks } from '../stores/drinks.ts';
@@ -10,8 +10,10 @@ import { usePantry } from '../stores/pantry.ts';
 import { useSamples } from '../stores/samples.ts';
 import { useShop } from '../stores/shop.ts';
 
+const OPEN_AGAIN_MS = 5000;
+
 /** Reads again what another page changed, and everything after a dropped connection. */
-export function useChanges(): void {
+export function useChanges(isReady: () => boolean = () => true): void {
   const stores: Readonly<Record<Noun, { load: () => Promise<void> }>> = {
     batches: useBatches(),
     jugs: useJugs(),
@@ -24,19 +26,36 @@ export function useChanges(): void {
   const outbox = useOutbox();
   const reload = (noun: Noun) => stores[noun].load().catch(() => undefined);
   const reloadAll = (): void => NOUNS.forEach((noun) => void reload(noun));
-  // Not VueUse's: where two changes come at once it holds the second alone.
-  const source = new EventSource('/api/changes');
+  let source: EventSource | null = null;
   let dropped = false;
-  source.onmessage = ({ data }: MessageEvent<string>) => {
-    const change = changeSchema.safeParse(JSON.parse(data));
-    if (change.success) void reload(change.data.noun);
-  };
-  source.onerror = () => (dropped = true);
-  source.onopen = () => {
-    if (!dropped) return;
-    dropped = false;
-    void outbox.send().then(reloadAll);
-  };
-  onScopeDispose(() => source.close());
+
+  function open(): void {
+    // Not VueUse's: where two changes come at once it holds the second alone.
+    const next = new EventSource('/api/changes');
+    next.onmessage = ({ data }: MessageEvent<string>) => {
+      const change = changeSchema.safeParse(JSON.parse(data));
+      if (change.success) void reload(change.data.noun);
+    };
+    next.onerror = () => {
+      dropped = true;
+      // A refusal ends a source for good; a dropped connection it mends itself.
+      if (next.readyState === EventSource.CLOSED) again.start();
+    };
+    next.onopen = () => {
+      if (!dropped) return;
+      dropped = false;
+      void outbox.send().then(reloadAll);
+    };
+    source = next;
+  }
+  const again = useTimeoutFn(open, OPEN_AGAIN_MS, { immediate: false });
+  watch(
+    isReady,
+    (ready) => {
+      if (ready && !source) open();
+    },
+    { immediate: true },
+  );
+  onScopeDispose(() => source?.close());
   useEventListener('online', reloadAll);
 }

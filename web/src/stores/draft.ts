@@ -21,6 +21,7 @@ import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { z } from 'zod';
 import { ask, newId, RequestProblem, Unreachable } from '../api/client.ts';
+import { useSession } from './session.ts';
 import { useShop } from './shop.ts';
 import { useStored } from '../composables/useStored.ts';
 
@@ -72,6 +73,7 @@ const freshDraft = (): LocalDraft => ({
 /** The draft on the planning bench: kept here through a reload, and on the server for every tablet. */
 export const useDraft = defineStore('draft', () => {
   const shelf = useShop();
+  const session = useSession();
   const draft = useStored<LocalDraft>('ratio.plan', localDraftSchema, freshDraft());
   const conflict = shallowRef<Conflict | null>(null);
   /** What another tablet made of this draft while it was changed here. */
@@ -160,7 +162,8 @@ export const useDraft = defineStore('draft', () => {
   let timer: ReturnType<typeof setTimeout> | undefined;
 
   async function save(): Promise<void> {
-    if (!draft.value.unsaved || theirs.value) return;
+    // Who only pours keeps a draft on this tablet.
+    if (!draft.value.unsaved || theirs.value || !session.can('brews')) return;
     const { id, version, unsaved: _, ...body } = draft.value;
     saving.value = 'saving';
     try {

@@ -11,7 +11,14 @@ interface Station {
 }
 
 /** The stations in the order in which coffee moves, with what stands at each now. */
-defineProps<{ stations: readonly Station[]; units: ShopUnits }>();
+defineProps<{
+  stations: readonly Station[];
+  units: ShopUnits;
+  /** Who has signed in; empty for nobody. */
+  who: string;
+  /** Whether the shelf is theirs. */
+  shelf: boolean;
+}>();
 const emit = defineEmits<{ help: []; find: []; theme: []; units: [] }>();
 const route = useRoute();
 </script>
@@ -38,7 +45,8 @@ const route = useRoute();
       </RouterLink>
     </nav>
     <div class="end">
-      <RouterLink to="/shelf" class="quiet">Shelf</RouterLink>
+      <RouterLink v-if="shelf" to="/shelf" class="quiet">Shelf</RouterLink>
+      <RouterLink v-if="who !== ''" to="/sign-in" class="quiet">{{ who }}</RouterLink>
       <button type="button" class="quiet" @click="emit('find')">Find</button>
       <button type="button" class="quiet" aria-label="Keys" @click="emit('help')">?</button>
       <button type="button" class="quiet" @click="emit('theme')">Day/night</button>

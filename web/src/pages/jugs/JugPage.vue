@@ -12,6 +12,7 @@ import AmountRow from '../../components/fields/AmountRow.vue';
 import PickRow from '../../components/fields/PickRow.vue';
 import BigFigure from '../../components/figures/BigFigure.vue';
 import { onHandMl } from '../../stores/jugs.ts';
+import { useSession } from '../../stores/session.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import BalanceCard from './BalanceCard.vue';
 import JugLedger from './JugLedger.vue';
@@ -22,6 +23,7 @@ const bench = useJugBench();
 const { jug, entries, others, other, shelf, jugs, menus } = bench;
 const { readFrac, thinFrac, blendFrac, stretchG, thin, blend, stretch } = bench;
 const format = useAmountFormat();
+const session = useSession();
 
 const m = computed(() => jug.value?.onHandG ?? 0);
 const c = computed(() => jug.value?.strengthFrac ?? 0);
@@ -76,7 +78,7 @@ const afterMl = (massG: number, strengthFrac: number): string =>
         {{ format.mass(m) }}, room for {{ format.volume(room) }} more
       </BigFigure>
     </header>
-    <div class="cards">
+    <div v-if="session.can('brews')" class="cards">
       <BalanceCard
         title="Read it"
         reason="Black coffee, stirred, at room temperature. A refractometer counts milk and sugar too."

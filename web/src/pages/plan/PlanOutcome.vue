@@ -31,6 +31,8 @@ const props = defineProps<{
   /** Money for the coffee over litres of brew; null where nothing comes out. */
   costPerL: string | null;
   starting: boolean;
+  /** Whether whoever stands here may start it. */
+  mayStart: boolean;
 }>();
 const emit = defineEmits<{
   start: [];
@@ -179,6 +181,7 @@ const noStart = computed(() => {
     <CautionList :cautions="cautions.note" />
     <div class="start no-print">
       <ElButton
+        v-if="mayStart"
         type="primary"
         size="large"
         :disabled="noStart !== ''"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useSession } from '../../stores/session.ts';
 import { storeToRefs } from 'pinia';
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
@@ -24,6 +25,7 @@ import { usePlanWhy } from './usePlanWhy.ts';
 import { useStartSteep } from './useStartSteep.ts';
 import { useVariants } from './useVariants.ts';
 
+const session = useSession();
 const shelf = useShop();
 const drafts = useDraft();
 const { draft, plan, coffee, model, conflict, theirs } = storeToRefs(drafts);
@@ -133,6 +135,7 @@ const refused = computed(() =>
       :pours
       :cost-per-l
       :starting
+      :may-start="session.can('brews')"
       @start="start"
       @compare="variants.keep"
       @why="asked = $event"

@@ -6,6 +6,7 @@ import PickButtons from '../../components/fields/PickButtons.vue';
 import GlassDrawing from '../../components/drawings/GlassDrawing.vue';
 import { useKeys } from '../../composables/useKeys.ts';
 import { onHandMl } from '../../stores/jugs.ts';
+import { useSession } from '../../stores/session.ts';
 import DrinkMake from './DrinkMake.vue';
 import DrinkVersions from './DrinkVersions.vue';
 import MenuLadder from './MenuLadder.vue';
@@ -23,6 +24,9 @@ const versions = useDrinkVersions(
   drink,
   computed(() => view.value === 'versions'),
 );
+const session = useSession();
+// What is in a drink is changed by whoever brews.
+const views = computed(() => VIEWS.filter(({ value }) => value !== 'make' || session.can('brews')));
 const VIEWS = [
   { value: 'pour', text: 'Pour it' },
   { value: 'make', text: 'What is in it' },
@@ -75,7 +79,7 @@ useKeys({ n: startNew });
     </section>
     <div class="right">
       <div class="tabs no-print">
-        <PickButtons v-model="view" label="About this drink" look="tab" :options="VIEWS" />
+        <PickButtons v-model="view" label="About this drink" look="tab" :options="views" />
         <RouterLink :to="`/pour/card?drink=${drink.id}`">Build card</RouterLink>
       </div>
       <PourOutcome

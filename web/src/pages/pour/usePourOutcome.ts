@@ -1,3 +1,4 @@
+import { useSession } from '../../stores/session.ts';
 import { computed } from 'vue';
 import type { usePour } from './usePour.ts';
 import { usePourTexts } from './usePourTexts.ts';
@@ -5,6 +6,7 @@ import { usePourTexts } from './usePourTexts.ts';
 /** What the page says of the drink in hand; null while there is none, or no jug to pour it from. */
 export function usePourOutcome(pour: ReturnType<typeof usePour>) {
   const texts = usePourTexts(pour);
+  const session = useSession();
   return computed(() => {
     const { hand } = pour;
     const drink = pour.drink.value;
@@ -15,7 +17,8 @@ export function usePourOutcome(pour: ReturnType<typeof usePour>) {
       solved,
       minute: pour.minute.value,
       remedies: pour.remedies.value,
-      changes: hand.edited.value ? hand.changes.value : null,
+      // Who only pours changes the drink in hand and no menu.
+      changes: hand.edited.value && session.can('brews') ? hand.changes.value : null,
       isNew: hand.isNew.value,
       keeping: hand.keeping.value,
       ownIceName: pour.ownIceName.value,

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ElButton } from 'element-plus';
+import { useSession } from '../../stores/session.ts';
 import { useShop } from '../../stores/shop.ts';
 import { RouterLink } from 'vue-router';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
@@ -10,6 +11,7 @@ import { useShelfEdits } from './useShelfEdits.ts';
 import VesselCard from './VesselCard.vue';
 
 const shelf = useShop();
+const session = useSession();
 const edits = useShelfEdits();
 const format = useAmountFormat();
 </script>
@@ -22,6 +24,10 @@ const format = useAmountFormat();
       <RouterLink to="/shelf/ingredients">ingredients</RouterLink>,
       <RouterLink to="/shelf/house-recipes">house recipes</RouterLink>,
       <RouterLink to="/pour/menu">the menu</RouterLink>.
+      <template v-if="session.can('leads')">
+        For whoever leads: <RouterLink to="/shelf/people">people and tablets</RouterLink>,
+        <RouterLink to="/shelf/backups">backups</RouterLink>.
+      </template>
     </p>
     <section aria-labelledby="coffees">
       <h2 id="coffees" class="head">Coffees</h2>
@@ -49,13 +55,13 @@ const format = useAmountFormat();
       <ElButton @click="edits.addVessel">Add a vessel</ElButton>
     </section>
     <BarCard
-      v-if="shelf.shop"
+      v-if="shelf.shop && session.can('leads')"
       :bar="shelf.shop.bar"
       :format
       @change="(bar, what) => shelf.shop && edits.shop(shelf.shop, { bar }, what)"
     />
     <ShopCard
-      v-if="shelf.shop"
+      v-if="shelf.shop && session.can('leads')"
       :shop="shelf.shop"
       :format
       @change="(change, what) => shelf.shop && edits.shop(shelf.shop, change, what)"

@@ -1,0 +1,102 @@
+<script setup lang="ts">
+import { ElButton, ElPopconfirm } from 'element-plus';
+import { clockTime, dayName } from '../../format/formatClock.ts';
+import { useShop } from '../../stores/shop.ts';
+import { useBackups } from './useBackups.ts';
+
+/** Copies of the whole shop, and the way back to one of them. */
+const BY = {
+  day: 'of the day',
+  hand: 'by hand',
+  update: 'before an update',
+  restore: 'before a restore',
+} as const;
+const shelf = useShop();
+const { backups, busy, restoring, make, restore } = useBackups();
+
+const size = (bytes: number): string =>
+  bytes < 1e6 ? `${Math.ceil(bytes / 1e3)}\u2009kB` : `${(bytes / 1e6).toFixed(1)}\u2009MB`;
+const when = (at: string): string =>
+  `${dayName({ at: new Date(at), zone: shelf.zone })}, ${clockTime({ at: new Date(at), zone: shelf.zone }).slice(-5)}`;
+</script>
+
+<template>
+  <div class="page">
+    <h1>Backups</h1>
+    <p class="soft">
+      One is made each day and before each update, checked by opening it, and kept on this machine:
+      the last 14 days, 20 by hand. Take one away now and then: a machine that falls into the sea
+      takes its copies along.
+    </p>
+    <p>
+      <ElButton type="primary" size="large" :loading="busy" @click="make">Make one now</ElButton>
+    </p>
+    <p v-if="restoring" role="status"><strong>The copy is being taken into use …</strong></p>
+    <table v-if="backups.length > 0">
+      <thead>
+        <tr>
+          <th scope="col">Made</th>
+          <th scope="col">Why</th>
+          <th scope="col" class="size">Size</th>
+          <th scope="col"><span class="visually-hidden">Take away</span></th>
+          <th scope="col"><span class="visually-hidden">Restore</span></th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="backup in backups" :key="backup.name">
+          <td class="figures">{{ when(backup.at) }}</td>
+          <td>{{ BY[backup.by] }}</td>
+          <td class="figures size">{{ size(backup.bytes) }}</td>
+          <td>
+            <a :href="`/api/backups/${backup.name}`" :download="backup.name"
+              >Take it away as a file</a
+            >
+          </td>
+          <td>
+            <ElPopconfirm
+              width="320"
+              :title="`Go back to ${when(backup.at)}? What is there now is kept as one more copy.`"
+              confirm-button-text="Go back to it"
+              cancel-button-text="Leave it"
+              @confirm="restore(backup)"
+            >
+              <template #reference>
+                <ElButton :disabled="busy || restoring" :aria-label="`Restore ${when(backup.at)}`"
+                  >Restore</ElButton
+                >
+              </template>
+            </ElPopconfirm>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+    <div v-else class="empty">
+      <h2>No copy yet</h2>
+      <p>The first one of the day is made within ten minutes.</p>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.page {
+  display: grid;
+  gap: 16px;
+  max-width: 900px;
+  padding: 24px;
+}
+
+.page > p {
+  max-width: 44rem;
+}
+
+td,
+th {
+  border-bottom: 1px solid var(--hairline);
+  padding: 8px 18px 8px 0;
+  text-align: left;
+}
+
+.size {
+  text-align: right;
+}
+</style>

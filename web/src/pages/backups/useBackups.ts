@@ -1,0 +1,70 @@
+import { useTimeoutPoll } from '@vueuse/core';
+import { onMounted, ref, shallowRef } from 'vue';
+import { z } from 'zod';
+import { ask, sentenceOf, Unreachable } from '../../api/client.ts';
+import { useNotice } from '../../stores/notice.ts';
+
+const backupSchema = z.object({
+  name: z.string(),
+  by: z.enum(['day', 'hand', 'update', 'restore']),
+  at: z.string(),
+  bytes: z.number(),
+});
+const backupsSchema = z.array(backupSchema);
+type Backup = z.infer<typeof backupSchema>;
+
+const PATH = '/api/backups';
+const ASK_AGAIN_MS = 500;
+
+/** The copies of the shop: made, and taken back into use. */
+export function useBackups() {
+  const notice = useNotice();
+  const backups = shallowRef<Backup[]>([]);
+  const busy = ref(false);
+  const restoring = ref(false);
+
+  async function load(): Promise<void> {
+    backups.value = await ask(backupsSchema, PATH);
+  }
+  async function does(work: () => Promise<string>): Promise<void> {
+    busy.value = true;
+    try {
+      notice.say({ tone: 'done', text: await work() });
+    } catch (error) {
+      notice.say({ tone: 'wrong', text: sentenceOf(error) });
+    } finally {
+      busy.value = false;
+    }
+  }
+
+  // The server opens another database: pages begin anew once it answers.
+  const { resume } = useTimeoutPoll(
+    async () => {
+      if (!restoring.value) return;
+      const answer = await ask(z.unknown(), '/api/shop').catch((error: unknown) => error);
+      if (!(answer instanceof Unreachable)) location.reload();
+    },
+    ASK_AGAIN_MS,
+    { immediate: false },
+  );
+  onMounted(() => void load().catch(() => undefined));
+
+  return {
+    backups,
+    busy,
+    restoring,
+    make: () =>
+      does(async () => {
+        const made = await ask(backupSchema, PATH, { method: 'POST' });
+        await load();
+        return `Copied and checked: ${made.name}.`;
+      }),
+    restore: ({ name }: Backup) =>
+      does(async () => {
+        await ask(z.unknown(), `${PATH}/${name}/restore`, { method: 'POST' });
+        restoring.value = true;
+        resume();
+        return 'The copy is sound, and is being taken into use.';
+      }),
+  };
+}

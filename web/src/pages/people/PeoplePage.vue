@@ -1,0 +1,228 @@
+<script setup lang="ts">
+import { ROLES, type Role } from '@ratio/core/shop';
+import { ElButton, ElInput, ElSwitch } from 'element-plus';
+import { ref } from 'vue';
+import { clockTime, dayName } from '../../format/formatClock.ts';
+import QrCode from '../../components/drawings/QrCode.vue';
+import ChoiceField from '../../components/fields/ChoiceField.vue';
+import { useSession } from '../../stores/session.ts';
+import { useShop } from '../../stores/shop.ts';
+import { usePeople } from './usePeople.ts';
+
+/** Who works here, what each may do, and the tablets that are paired. */
+const TEXTS: Readonly<Record<Role, string>> = {
+  pours: 'pours drinks, takes the steps of a steep, counts',
+  brews: 'brews: plans, works on jugs, keeps shelf and menu',
+  leads: 'leads: prices, people, backups, the shop itself',
+};
+const ROLE_OPTIONS = ROLES.map((value) => ({ value, label: value }));
+
+const shelf = useShop();
+const session = useSession();
+const { people, devices, pairing, busy, ...does } = usePeople();
+const fresh = ref({ name: '', role: 'pours' as Role, pin: '' });
+const pins = ref<Record<string, string>>({});
+const passwords = ref<Record<string, string>>({});
+const tabletRole = ref<Role>('brews');
+
+async function add(): Promise<void> {
+  const { name, role, pin } = fresh.value;
+  const body = { name, role, ...(pin === '' ? {} : { pin }) };
+  if (await does.add(body)) fresh.value = { name: '', role: 'pours', pin: '' };
+}
+async function give(
+  person: (typeof people.value)[number],
+  what: 'pin' | 'password',
+): Promise<void> {
+  const from = what === 'pin' ? pins : passwords;
+  const done = await does.change(person, { [what]: from.value[person.id] ?? '' });
+  if (done) from.value = { ...from.value, [person.id]: '' };
+}
+</script>
+
+<template>
+  <div class="page">
+    <h1>People</h1>
+    <p class="soft">
+      Every row says who wrote it. From this machine nobody is asked who it is until that is
+      switched on below; from everywhere else they are.
+    </p>
+    <section aria-labelledby="who">
+      <h2 id="who" class="section-head">Who works here</h2>
+      <p class="soft">
+        Somebody {{ Object.values(TEXTS).join('; ') }}. Each may what those before may.
+      </p>
+      <p v-if="people.length === 0">Nobody yet: whoever stands at this machine leads.</p>
+      <ul>
+        <li v-for="person in people" :key="person.id" class="person">
+          <strong>{{ person.name }}</strong>
+          <ChoiceField
+            :label="`What ${person.name} may do`"
+            :model-value="person.role"
+            :options="ROLE_OPTIONS"
+            @update:model-value="does.change(person, { role: $event })"
+          />
+          <form class="secret" @submit.prevent="give(person, 'pin')">
+            <ElInput
+              v-model="pins[person.id]"
+              type="password"
+              inputmode="numeric"
+              autocomplete="new-password"
+              :aria-label="`PIN of ${person.name}`"
+              :placeholder="person.hasPin ? 'has a PIN' : 'no PIN'"
+            />
+            <ElButton native-type="submit" :disabled="busy">Set PIN</ElButton>
+          </form>
+          <form class="secret" @submit.prevent="give(person, 'password')">
+            <ElInput
+              v-model="passwords[person.id]"
+              type="password"
+              autocomplete="new-password"
+              :aria-label="`Password of ${person.name}`"
+              :placeholder="person.hasPassword ? 'has a password' : 'no password'"
+            />
+            <ElButton native-type="submit" :disabled="busy">Set password</ElButton>
+          </form>
+          <ElButton link class="text-button" @click="does.remove(person)">Take away</ElButton>
+        </li>
+      </ul>
+      <form class="person" @submit.prevent="add">
+        <ElInput v-model="fresh.name" aria-label="Name of somebody new" placeholder="Name" />
+        <ChoiceField v-model="fresh.role" label="What they may do" :options="ROLE_OPTIONS" />
+        <ElInput
+          v-model="fresh.pin"
+          type="password"
+          inputmode="numeric"
+          autocomplete="new-password"
+          aria-label="PIN of somebody new"
+          placeholder="PIN, 4 to 8 digits"
+        />
+        <ElButton type="primary" native-type="submit" :loading="busy">Add</ElButton>
+      </form>
+      <p class="here">
+        <ElSwitch
+          :model-value="session.session?.signInHere ?? false"
+          aria-label="Ask on this machine too"
+          @change="does.askHere(Boolean($event))"
+        />
+        <span>Ask who it is on this machine too</span>
+      </p>
+    </section>
+    <section aria-labelledby="tablets">
+      <h2 id="tablets" class="section-head">Tablets</h2>
+      <p class="soft">
+        A paired tablet opens without a sign-in. What nobody signs there is written in its name.
+      </p>
+      <ul>
+        <li v-for="device in devices" :key="device.id" class="device">
+          <strong>{{ device.name }}</strong>
+          <span>{{ TEXTS[device.role] }}</span>
+          <span class="soft"
+            >paired {{ dayName({ at: new Date(device.pairedAt), zone: shelf.zone }) }}</span
+          >
+          <ElButton link class="text-button" @click="does.forget(device)">Forget</ElButton>
+        </li>
+      </ul>
+      <div class="device">
+        <ChoiceField
+          v-model="tabletRole"
+          label="What the tablet may do while nobody has signed in on it"
+          :options="ROLE_OPTIONS"
+        />
+        <ElButton :loading="busy" @click="does.showCode(tabletRole)">Show a code</ElButton>
+      </div>
+      <div v-if="pairing" class="code" role="status">
+        <p>
+          <span class="figure figures">{{ pairing.code }}</span>
+          <span class="soft"
+            >until {{ clockTime({ at: new Date(pairing.expiresAt), zone: shelf.zone }) }}, for one
+            tablet</span
+          >
+        </p>
+        <p v-if="pairing.links.length === 0" class="soft">
+          This machine has no address on a network. Start Ratio with RATIO_HOST=0.0.0.0 once it has.
+        </p>
+        <figure v-for="link in pairing.links" :key="link">
+          <QrCode :text="link" />
+          <figcaption>{{ link }}</figcaption>
+        </figure>
+      </div>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.page {
+  display: grid;
+  gap: 24px;
+  max-width: 1240px;
+  padding: 24px;
+}
+
+.page > p {
+  margin-top: -20px;
+}
+
+.person {
+  display: grid;
+  grid-template-columns: minmax(120px, 1fr) minmax(0, 2fr) minmax(0, 1.6fr) minmax(0, 1.8fr) auto;
+  align-items: center;
+  gap: 8px 14px;
+  border-bottom: 1px solid var(--hairline);
+  padding: 10px 0;
+}
+
+form.person {
+  grid-template-columns: minmax(160px, 1fr) minmax(0, 2fr) minmax(0, 1.6fr) auto;
+}
+
+.secret,
+.here {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+}
+
+.device {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px 18px;
+  padding: 10px 0;
+}
+
+.device > :deep(.el-select) {
+  max-width: 12rem;
+}
+
+.code {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: start;
+  gap: 24px;
+}
+
+.code p {
+  display: grid;
+}
+
+.figure {
+  font-size: var(--t40);
+  font-weight: 600;
+  letter-spacing: 0.08em;
+}
+
+figure {
+  margin: 0;
+  width: 220px;
+  font-size: var(--t13);
+  overflow-wrap: anywhere;
+}
+
+@media (max-width: 900px) {
+  .person,
+  form.person {
+    grid-template-columns: 1fr;
+  }
+}
+</style>
