@@ -13,6 +13,7 @@ import path from 'node:path';
 import { z } from 'zod';
 import { allowedHosts } from './allowedHosts.ts';
 import { backupEndpoints, mountBackupDownload } from './backups/endpoints.ts';
+import { mountArchive } from './archive/routes.ts';
 import { batchEndpoints } from './batches/endpoints.ts';
 import { createBatchService } from './batches/service.ts';
 import type { Changes } from './changes/changes.ts';
@@ -140,6 +141,7 @@ export function createApp(needs: Needs): Express {
     changes.stream(await signedIn(request, 'pours'), request, response),
   );
   mountBackupDownload(app, { db, callerOf: (request) => signedIn(request, 'leads') });
+  mountArchive(app, { db, changes, callerOf: (request) => signedIn(request, 'leads') });
   app.use(['/api/session', '/api/session/pair'], slowed());
   mountEndpoints(app, endpoints, { service: people, shopId });
   app.use('/api', (request) => {

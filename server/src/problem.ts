@@ -20,6 +20,7 @@ export const PROBLEMS = {
   body_too_large: { status: 413, title: 'The body is too large' },
   unsupported_media_type: { status: 415, title: 'Send JSON' },
   wrong_host: { status: 421, title: 'Not the name of this server' },
+  bad_archive: { status: 422, title: 'The archive is not taken in' },
   unreadable: { status: 422, title: 'Something is missing in the recipe' },
   out_of_range: { status: 422, title: 'Outside of what the model holds for' },
   version_required: { status: 428, title: 'Say which version you saw' },

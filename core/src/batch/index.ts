@@ -19,6 +19,7 @@ export {
   type BatchActual,
   type BatchInFull,
   batchInFullSchema,
+  batchActualSchema,
   batchSchema,
   noteActualRequest,
   type NoteActualRequest,

@@ -84,7 +84,7 @@ const actualFields = {
 };
 
 /** One thing that really happened to a batch: a row that nothing overwrites. */
-const batchActualSchema = z.object({
+export const batchActualSchema = z.object({
   id: idSchema,
   batchId: idSchema,
   kind: z.enum(BATCH_ACTUAL_KINDS),

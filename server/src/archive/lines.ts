@@ -1,0 +1,93 @@
+import { batchActualSchema, batchSchema, draftSchema, sampleSetSchema } from '@ratio/core/batch';
+import { vesselSchema } from '@ratio/core/brew';
+import { coffeeSchema } from '@ratio/core/coffee';
+import { authorSchema, idSchema, instantSchema } from '@ratio/core/document';
+import { drinkSchema, drinkVersionSchema } from '@ratio/core/drink';
+import { jugEntrySchema, jugSchema } from '@ratio/core/jug';
+import { houseRecipeSchema, openedSchema, pantryItemSchema } from '@ratio/core/pantry';
+import { shopSchema } from '@ratio/core/shop';
+import { z } from 'zod';
+import type { ShopTable, StoredRow } from '../database/wholeShop.ts';
+
+/** Version of the archive's shape; an older one is brought up to it line by line. */
+export const ARCHIVE_VERSION = 1;
+
+export const manifestSchema = z.strictObject({
+  format: z.literal('ratio-archive'),
+  version: z.number().int().min(1).max(ARCHIVE_VERSION),
+  /** Lines of each file. */
+  lines: z.record(z.string(), z.number().int().min(0)),
+});
+export type Manifest = z.infer<typeof manifestSchema>;
+
+const camel = (name: string): string =>
+  name.replaceAll(/_([a-z])/g, (_, letter: string) => letter.toUpperCase());
+const snake = (name: string): string =>
+  name.replaceAll(/[A-Z]/g, (letter) => `_${letter.toLowerCase()}`);
+
+const filledSchema = z.object({
+  strengthFrac: z.number(),
+  readBy: z.enum(['refractometer', 'prediction']),
+  caffeineMgPerG: z.number(),
+  pricePerKg: z.number().nullable(),
+  useBy: instantSchema,
+});
+const of = <S extends z.ZodObject>(schema: S) => schema.extend({ author: authorSchema });
+
+/** What each line of an archive is, by the file that it stands in. */
+export const LINE_SCHEMAS: Readonly<Record<ShopTable, z.ZodType>> = {
+  // A shop is called what the server that takes it in calls it.
+  shops: of(shopSchema.omit({ id: true }))
+    .extend({ clockOffsetMs: z.number() })
+    .loose(),
+  coffees: of(coffeeSchema),
+  vessels: of(vesselSchema),
+  pantry_items: of(pantryItemSchema),
+  house_recipes: of(houseRecipeSchema as unknown as z.ZodObject),
+  opened_items: of(openedSchema),
+  drinks: of(drinkSchema),
+  drink_versions: drinkVersionSchema,
+  drafts: of(draftSchema),
+  sample_sets: of(sampleSetSchema),
+  batches: of(batchSchema),
+  batch_actuals: batchActualSchema,
+  jugs: of(jugSchema).extend({ filled: filledSchema }),
+  jug_entries: jugEntrySchema.omit({ undone: true }).extend({
+    undoes: idSchema.nullable(),
+    useBy: instantSchema.nullable(),
+    request: z.unknown(),
+  }),
+};
+
+/** Columns of a table of documents that stand beside its body. */
+const OWN = ['id', 'version', 'author'];
+
+/** @returns a row as its line says it: one object, its keys in a fixed order */
+export function lineOf(table: ShopTable, row: StoredRow): Record<string, unknown> {
+  const { body, ...columns } = row;
+  const named = Object.fromEntries(
+    Object.entries(columns)
+      .filter(([key]) => !(table === 'shops' && key === 'id'))
+      .map(([key, value]) => [camel(key), value]),
+  );
+  return body === undefined ? named : { ...named, ...(body as object) };
+}
+
+/** @returns a line as a row of its table; `columns` are those that the table has beside its body */
+export function rowOf(of: {
+  table: ShopTable;
+  line: Readonly<Record<string, unknown>>;
+  shopId: string;
+  columns: readonly string[];
+}): StoredRow {
+  const { table, shopId, columns } = of;
+  const line = table === 'shops' ? { id: shopId, ...of.line } : of.line;
+  const isColumn = (key: string): boolean => columns.includes(snake(key));
+  const entries = Object.entries(line);
+  const own = entries.filter(([key]) => isColumn(key)).map(([key, value]) => [snake(key), value]);
+  const rest = entries.filter(([key]) => !isColumn(key) && !OWN.includes(key));
+  return {
+    ...Object.fromEntries(own),
+    ...(columns.includes('body') ? { body: Object.fromEntries(rest) } : {}),
+  };
+}
