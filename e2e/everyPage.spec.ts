@@ -14,6 +14,9 @@ const PAGES = [
   'shelf',
   'shelf/house-recipes',
   'shelf/ingredients',
+  'shelf/people',
+  'shelf/backups',
+  'sign-in',
   'label?jug=lido-jug-1',
 ];
 

@@ -12,11 +12,19 @@ const environment = z.object({
     .pipe(
       z.array(z.string().regex(/^[a-z0-9.:-]+$/i, 'Names of hosts, with commas between them.')),
     ),
+  RATIO_TLS: z.enum(['off', 'own']).default('off'),
+  RATIO_TLS_CERT: z.string().min(1).optional(),
+  RATIO_TLS_KEY: z.string().min(1).optional(),
   RATIO_DATA: z.string().default('data'),
   RATIO_SHOP: idSchema.optional(),
   RATIO_NOW: z.iso.datetime().optional(),
   RATIO_LOG: z.enum(['fatal', 'error', 'warn', 'info', 'debug', 'silent']).default('info'),
 });
+
+/** Whether and by what HTTPS is spoken: not, by a certificate that is given, or by one that Ratio makes. */
+export type Tls =
+  | { readonly by: 'off' | 'own' }
+  | { readonly by: 'files'; readonly cert: string; readonly key: string };
 
 export interface Config {
   readonly port: number;
@@ -30,6 +38,7 @@ export interface Config {
   /** Instant at which the clock stands still, for pictures and tests. */
   readonly frozenAt: Date | null;
   readonly logLevel: string;
+  readonly tls: Tls;
 }
 
 /**
@@ -53,5 +62,15 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
     shopId: RATIO_SHOP ?? null,
     frozenAt: RATIO_NOW === undefined ? null : new Date(RATIO_NOW),
     logLevel: RATIO_LOG,
+    tls: tlsOf(parsed.data),
   };
+}
+
+function tlsOf(env: z.infer<typeof environment>): Tls {
+  const { RATIO_TLS, RATIO_TLS_CERT: cert, RATIO_TLS_KEY: key } = env;
+  if (cert !== undefined && key !== undefined) return { by: 'files', cert, key };
+  if (cert === undefined && key === undefined) return { by: RATIO_TLS };
+  throw new StartError(
+    `${cert === undefined ? 'RATIO_TLS_CERT' : 'RATIO_TLS_KEY'}: give both, the certificate and its key.`,
+  );
 }

@@ -57,29 +57,25 @@ interface Needs {
   readonly restart?: () => void;
   /** Where the server listens, for the links that tablets open. */
   readonly port?: () => number;
+  readonly scheme?: 'http' | 'https';
+  /** Certificate of the shop's own authority, for tablets to trust; null for none. */
+  readonly authority?: string | null;
 }
 
 /** Builds the application; whoever calls it listens. */
 export function createApp(needs: Needs): Express {
-  const {
-    db,
-    shopId,
-    clock,
-    changes,
-    log,
-    names = [],
-    webDir,
-    restart = () => undefined,
-    port = () => 0,
-  } = needs;
+  const { db, shopId, clock, changes, log, names = [], webDir } = needs;
+  const { restart = () => undefined, port = () => 0, scheme = 'http', authority = null } = needs;
+  const isSecure = scheme === 'https';
   const app = express();
   app.disable('x-powered-by');
   app.use(
     helmet({
-      // Tablets reach the shop's server by plain HTTP, where browsers complain of these on every page.
-      strictTransportSecurity: false,
-      crossOriginOpenerPolicy: false,
-      originAgentCluster: false,
+      // Where tablets come by plain HTTP, browsers complain of these on every page. An own certificate
+      // may be given up again, so that nobody is held to HTTPS by it.
+      strictTransportSecurity: isSecure && authority === null,
+      crossOriginOpenerPolicy: isSecure,
+      originAgentCluster: isSecure,
       contentSecurityPolicy: {
         useDefaults: false,
         directives: {
@@ -100,7 +96,7 @@ export function createApp(needs: Needs): Express {
     allowedHosts(names),
   );
 
-  const people = createPeopleService({ db, shopId, port });
+  const people = createPeopleService({ db, shopId, port, scheme });
   const pantry = createPantryService({ db, changes });
   const endpoints: Endpoint[] = [
     healthEndpoint(db),
@@ -141,6 +137,10 @@ export function createApp(needs: Needs): Express {
     changes.stream(await signedIn(request, 'pours'), request, response),
   );
   mountBackupDownload(app, { db, callerOf: (request) => signedIn(request, 'leads') });
+  if (authority !== null)
+    app.get('/trust/ratio.crt', (_, response) => {
+      response.attachment('ratio.crt').type('application/x-x509-ca-cert').send(authority);
+    });
   mountArchive(app, { db, changes, callerOf: (request) => signedIn(request, 'leads') });
   app.use(['/api/session', '/api/session/pair'], slowed());
   mountEndpoints(app, endpoints, { service: people, shopId });

@@ -1,5 +1,6 @@
 import { createServer, type RequestListener, type Server } from 'node:http';
 import { rename } from 'node:fs/promises';
+import { createServer as createSecureServer, type Server as SecureServer } from 'node:https';
 import path from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
 import { fileURLToPath } from 'node:url';
@@ -9,10 +10,11 @@ import { createChanges } from './changes/changes.ts';
 import { createClock } from './clock.ts';
 import { readConfig, type Config } from './config.ts';
 import { createApp } from './createApp.ts';
-import { databaseFile } from './database/checks.ts';
+import { checkFolder, databaseFile } from './database/checks.ts';
 import { openDatabase, type Database } from './database/database.ts';
 import { StartError } from './startError.ts';
 import { openShop } from './shop/openShop.ts';
+import { tlsFiles } from './tls.ts';
 
 const WEB_DIR = fileURLToPath(new URL('../../web/dist', import.meta.url));
 /** How long a request under way is waited for. */
@@ -34,6 +36,8 @@ async function open(of: {
   log: Logger;
   restart: () => void;
   port: () => number;
+  scheme: 'http' | 'https';
+  authority: string | null;
 }): Promise<OpenShop> {
   const { config, log, restart } = of;
   const dataDir = path.resolve(config.dataDir);
@@ -46,17 +50,9 @@ async function open(of: {
   });
   const changes = createChanges();
   const { names } = config;
-  const needs = {
-    db,
-    shopId: shop.id,
-    clock,
-    changes,
-    log,
-    names,
-    webDir: WEB_DIR,
-    restart,
-    port: of.port,
-  };
+  const { port, scheme, authority } = of;
+  const served = { names, webDir: WEB_DIR, restart, port, scheme, authority };
+  const needs = { db, shopId: shop.id, clock, changes, log, ...served };
   const backups = setInterval(() => {
     backUpTheDay({ db, at: new Date() }).catch((error: unknown) =>
       log.error({ err: error }, 'the copy of the day could not be made'),
@@ -95,12 +91,17 @@ async function start(): Promise<void> {
   process.umask(0o077);
   const config = readConfig(process.env);
   const log = pino({ level: config.logLevel });
-  const server = createServer();
+  const dataDir = path.resolve(config.dataDir);
+  checkFolder(dataDir);
+  const tls = await tlsFiles({ tls: config.tls, dataDir, names: config.names });
+  const server = tls ? createSecureServer({ cert: tls.cert, key: tls.key }) : createServer();
+  const authority = tls?.authority ?? null;
+  const scheme = tls ? 'https' : 'http';
   const port = (): number => {
     const address = server.address();
     return typeof address === 'object' && address ? address.port : config.port;
   };
-  let shop = await open({ config, log, restart, port });
+  let shop = await open({ config, log, restart, port, scheme, authority });
   const busy = (_: unknown, response: { writeHead: (status: number) => { end: () => void } }) =>
     response.writeHead(503).end();
   let answer: RequestListener = shop.answer;
@@ -111,7 +112,7 @@ async function start(): Promise<void> {
     answer(request, response);
   });
   await listen(server, config);
-  log.info(`Ratio listens on http://${config.host}:${port()}`);
+  log.info(`Ratio listens on ${scheme}://${config.host}:${port()}`);
 
   let restarting: Promise<void> | null = null;
   /** Opens the database again, with the restored file that waits; requests meanwhile are answered 503. */
@@ -121,7 +122,7 @@ async function start(): Promise<void> {
       shop.hush();
       for (const end = Date.now() + PATIENCE_MS; underWay > 0 && Date.now() < end;) await wait(20);
       await shop.close();
-      shop = await open({ config, log, restart, port });
+      shop = await open({ config, log, restart, port, scheme, authority });
       answer = shop.answer;
     })()
       .catch(refuse)
@@ -147,7 +148,7 @@ async function start(): Promise<void> {
 }
 
 /** @throws {StartError} where the port or the address cannot be had */
-function listen(server: Server, config: Config): Promise<void> {
+function listen(server: Server | SecureServer, config: Config): Promise<void> {
   return new Promise((resolve, reject) => {
     server.once('error', (error) => reject(cannotListen(error, config)));
     server.listen(config.port, config.host, resolve);
@@ -155,7 +156,7 @@ function listen(server: Server, config: Config): Promise<void> {
 }
 
 /** Takes no more connections, and waits for those that are busy, but not for ever. */
-async function closeServer(server: Server): Promise<void> {
+async function closeServer(server: Server | SecureServer): Promise<void> {
   server.prependListener('request', (_, response) => response.setHeader('Connection', 'close'));
   const idle = setInterval(() => server.closeIdleConnections(), 50);
   const late = setTimeout(() => server.closeAllConnections(), PATIENCE_MS);

@@ -11,6 +11,7 @@ describe('readConfig', () => {
       shopId: null,
       frozenAt: null,
       logLevel: 'info',
+      tls: { by: 'off' },
     });
   });
 
@@ -34,8 +35,17 @@ describe('readConfig', () => {
     ['RATIO_NOW', 'yesterday'],
     ['RATIO_LOG', 'loud'],
     ['RATIO_NAMES', 'ratio.lan, http://ratio'],
+    ['RATIO_TLS', 'yes'],
   ] as const)
     it(`names ${name} where it is “${value}”`, () => {
       expect(() => readConfig({ [name]: value })).to.throw(new RegExp(`^${name}: `));
     });
+
+  it('takes a certificate with its key, and neither without the other', () => {
+    const both = { RATIO_TLS_CERT: 'lido.crt', RATIO_TLS_KEY: 'lido.key' };
+    expect(readConfig(both).tls).to.deep.equal({ by: 'files', cert: 'lido.crt', key: 'lido.key' });
+    expect(() => readConfig({ RATIO_TLS_CERT: 'lido.crt' })).to.throw(/^RATIO_TLS_KEY: give both/);
+    expect(() => readConfig({ RATIO_TLS_KEY: 'lido.key' })).to.throw(/^RATIO_TLS_CERT: give both/);
+    expect(readConfig({ RATIO_TLS: 'own' }).tls).to.deep.equal({ by: 'own' });
+  });
 });

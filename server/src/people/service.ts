@@ -41,9 +41,10 @@ export function createPeopleService(of: {
   db: Database;
   shopId: string;
   port: () => number;
+  scheme?: 'http' | 'https';
   now?: () => number;
 }) {
-  const { db, shopId, port, now = Date.now } = of;
+  const { db, shopId, port, scheme = 'http', now = Date.now } = of;
   const { people, devices, sessions } = db;
   const own: Caller = { shopId, author: UNSIGNED };
   const pairings = new Map<string, { role: Role; untilMs: number }>();
@@ -151,7 +152,7 @@ export function createPeopleService(of: {
       const addresses = Object.values(networkInterfaces()).flatMap((all) => all ?? []);
       const links = addresses
         .filter(({ internal, family }) => !internal && family === 'IPv4')
-        .map(({ address }) => `http://${address}:${port()}/sign-in?code=${code}`);
+        .map(({ address }) => `${scheme}://${address}:${port()}/sign-in?code=${code}`);
       return { code, expiresAt: new Date(untilMs).toISOString(), links };
     },
 

@@ -1,5 +1,5 @@
 import type { Request, Response } from 'express';
-import { parseCookie } from 'cookie';
+import { parse } from 'cookie';
 import { mayDo } from '@ratio/core/shop';
 import type { RoledCaller } from '../caller.ts';
 import { ProblemError } from '../problem.ts';
@@ -13,7 +13,7 @@ const YEAR_MS = 365 * 86_400_000;
 
 /** @returns whence a request comes: its cookies, and whether it is the machine's own */
 export function originOf(request: Request): Origin {
-  const cookies = parseCookie(request.get('Cookie') ?? '');
+  const cookies = parse(request.get('Cookie') ?? '');
   return {
     isLocal: LOOPBACK.test(request.socket.remoteAddress ?? ''),
     sessionToken: cookies[NAMES.session] ?? null,

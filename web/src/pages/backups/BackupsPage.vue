@@ -2,6 +2,8 @@
 import { ElButton, ElPopconfirm } from 'element-plus';
 import { clockTime, dayName } from '../../format/formatClock.ts';
 import { useShop } from '../../stores/shop.ts';
+import { ref } from 'vue';
+import { useArchive } from './useArchive.ts';
 import { useBackups } from './useBackups.ts';
 
 /** Copies of the whole shop, and the way back to one of them. */
@@ -12,6 +14,27 @@ const BY = {
   restore: 'before a restore',
 } as const;
 const shelf = useShop();
+const LISTS = [
+  'batches',
+  'actuals',
+  'jugs',
+  'entries',
+  'drinks',
+  'drink-versions',
+  'samples',
+  'coffees',
+  'vessels',
+  'pantry',
+  'house-recipes',
+  'opened',
+] as const;
+const { taking, refused, take, stop } = useArchive();
+const chosen = ref<HTMLInputElement | null>(null);
+
+function choose(event: Event): void {
+  const { files } = event.target as HTMLInputElement;
+  if (files?.[0]) void take(files[0]);
+}
 const { backups, busy, restoring, make, restore } = useBackups();
 
 const size = (bytes: number): string =>
@@ -74,6 +97,39 @@ const when = (at: string): string =>
       <h2>No copy yet</h2>
       <p>The first one of the day is made within ten minutes.</p>
     </div>
+    <section aria-labelledby="archive">
+      <h2 id="archive" class="section-head">Everything out and in</h2>
+      <p class="soft">
+        An archive is a zip of JSON Lines with its schema, for another machine or another program:
+        all of the shop but people and what they sign in with. Taking one in replaces what is here;
+        a copy is made first.
+      </p>
+      <p class="ways">
+        <a class="el-button" href="/api/archive" download="ratio-archive.zip">Take the archive</a>
+        <ElButton :loading="taking" @click="chosen?.click()">Take an archive in …</ElButton>
+        <ElButton v-if="taking" text @click="stop">Stop</ElButton>
+        <input
+          ref="chosen"
+          type="file"
+          accept=".zip,application/zip"
+          class="visually-hidden"
+          aria-label="An archive to take in"
+          tabindex="-1"
+          @change="choose"
+        />
+      </p>
+      <p v-if="refused !== ''" class="due" role="alert">{{ refused }}</p>
+      <p class="lists">
+        <span class="soft">As tables (CSV):</span>
+        <a
+          v-for="list in LISTS"
+          :key="list"
+          :href="`/api/export/${list}.csv`"
+          :download="`${list}.csv`"
+          >{{ list.replace('-', ' ') }}</a
+        >
+      </p>
+    </section>
   </div>
 </template>
 
@@ -87,6 +143,18 @@ const when = (at: string): string =>
 
 .page > p {
   max-width: 44rem;
+}
+
+section {
+  margin-top: 16px;
+}
+
+.ways,
+.lists {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 16px;
+  padding-top: 12px;
 }
 
 td,

@@ -17,6 +17,7 @@ const TEXTS: Readonly<Record<Role, string>> = {
 };
 const ROLE_OPTIONS = ROLES.map((value) => ({ value, label: value }));
 
+const isSecure = location.protocol === 'https:';
 const shelf = useShop();
 const session = useSession();
 const { people, devices, pairing, busy, ...does } = usePeople();
@@ -112,6 +113,12 @@ async function give(
       <h2 id="tablets" class="section-head">Tablets</h2>
       <p class="soft">
         A paired tablet opens without a sign-in. What nobody signs there is written in its name.
+      </p>
+      <p v-if="isSecure" class="soft">
+        This page came by HTTPS. Where Ratio made the certificate itself, open
+        <a href="/trust/ratio.crt">its authority</a> once on each tablet and let the tablet trust it
+        (in the settings, under certificates); then it warns no more, and pages open there without
+        the server.
       </p>
       <ul>
         <li v-for="device in devices" :key="device.id" class="device">

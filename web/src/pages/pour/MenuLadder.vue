@@ -20,6 +20,8 @@ interface MenuRow {
 /** The menu as a ladder of strengths from one jug, and what is out of its reach. */
 defineProps<{
   rows: readonly MenuRow[];
+  /** Whether whoever stands here may put drinks on the menu. */
+  mayAdd: boolean;
   /** Empty while a new drink is in hand. */
   chosenId: string;
   jug: Jug;
@@ -63,7 +65,7 @@ function trouble({ solution }: MenuRow): string {
     <p class="soft fine">{{ jug.coffeeName }} · {{ writeJug(jug) }}</p>
     <IceToday class="ice" :temp-c="iceTodayC" :format @change="emit('ice', $event)" />
     <div class="more">
-      <ElButton @click="emit('add')">New drink</ElButton>
+      <ElButton v-if="mayAdd" @click="emit('add')">New drink</ElButton>
       <RouterLink to="/pour/menu">Whole menu</RouterLink>
     </div>
     <ul>

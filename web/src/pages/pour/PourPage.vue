@@ -53,6 +53,7 @@ useKeys({ n: startNew });
     <MenuLadder
       class="left no-print"
       :rows="menu.rows"
+      :may-add="session.can('brews')"
       :chosen-id="isNew ? '' : drink.id"
       :jug="jugs.chosen"
       :jugs="jugs.onHand"
