@@ -121,7 +121,7 @@ test('a weak jug, and the menu after it', async ({ page, lido }) => {
   await fill(page, 'Strength of the blend', '2.4 %');
   await expect(blend).toContainText('In reach again');
   await blend.getByRole('button', { name: /^Add .* of Jug 2/ }).click();
-  await expect(page.getByRole('cell', { name: 'blended in' })).toBeVisible();
+  await expect(page.getByRole('cell', { name: 'blended in', exact: true })).toBeVisible();
   await page.getByRole('link', { name: 'Pour from it' }).click();
   await page.goto(`${lido.url}/pour/menu`);
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Jug 1');

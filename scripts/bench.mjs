@@ -2,13 +2,20 @@ import { bin, ensureInstalled, run } from './tools.mjs';
 
 ensureInstalled();
 // Bundled as it is shipped: a loader's helpers would be measured along.
-run(bin('esbuild'), [
-  'core/bench/main.ts',
-  '--bundle',
-  '--platform=node',
-  '--format=esm',
-  '--alias:@ratio/core=./core/src',
-  '--outfile=core/bench/dist/bench.mjs',
-  '--log-level=warning',
-]);
-run(process.execPath, ['core/bench/dist/bench.mjs']);
+for (const [room, more] of [
+  ['core', []],
+  ['server', ['--packages=external']],
+]) {
+  const file = `${room}/bench/dist/bench.mjs`;
+  run(bin('esbuild'), [
+    `${room}/bench/main.ts`,
+    '--bundle',
+    '--platform=node',
+    '--format=esm',
+    '--alias:@ratio/core=./core/src',
+    `--outfile=${file}`,
+    '--log-level=warning',
+    ...more,
+  ]);
+  run(process.execPath, [file]);
+}

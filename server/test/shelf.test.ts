@@ -53,6 +53,10 @@ describe('documents that several tablets write', () => {
     const changed = await put('/api/shop', `"${version}"`, { ...shop, crewFromHours: 5 });
     expect(changed.body).to.include({ crewFromHours: 5 });
     expect(await server.db.shops.get('lido', 'lido')).to.have.property('clockOffsetMs');
+    // Whoever comes too late gets the shop as it is sent, to write it again.
+    const stale = await put('/api/shop', `"${version}"`, { ...shop, crewFromHours: 6 });
+    const { id: ____1, version: now, ...current } = stale.body.current;
+    expect((await put('/api/shop', `"${now}"`, { ...current, roomC: 21 })).status).to.equal(200);
   });
 
   it('keep a set of small jars, its start and its scores', async () => {

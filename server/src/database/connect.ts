@@ -1,4 +1,4 @@
-import { QueryTypes, Sequelize } from 'sequelize';
+import { QueryTypes, Sequelize, type Transaction } from 'sequelize';
 import { setTimeout as wait } from 'node:timers/promises';
 import sqlite3 from 'sqlite3';
 
@@ -45,4 +45,30 @@ async function useWriteAheadLog(sequelize: Sequelize): Promise<void> {
       if (tries === 100 || !/SQLITE_BUSY/.test(String(error))) throw error;
       await wait(50);
     }
+}
+
+/**
+ * Runs one statement with many rows of values in a transaction, prepared once: Sequelize would write each
+ * row's values into a text of its own.
+ */
+export async function runPrepared(
+  transaction: Transaction,
+  sql: string,
+  rows: readonly (readonly unknown[])[],
+): Promise<void> {
+  // Sequelize keeps the connection of a transaction here, and does not say so in its types.
+  const { connection } = transaction as unknown as { connection: sqlite3.Database };
+  await new Promise<void>((resolve, reject) => {
+    const statement = connection.prepare(sql, (error: Error | null) => error && reject(error));
+    let failure: Error | null = null;
+    for (const values of rows)
+      statement.run(values, (error: Error | null) => {
+        failure ??= error;
+      });
+    statement.finalize((error?: Error | null) => {
+      const wrong = failure ?? error;
+      if (wrong) reject(wrong);
+      else resolve();
+    });
+  });
 }

@@ -1,4 +1,5 @@
 import { QueryTypes, Transaction, type Sequelize } from 'sequelize';
+import { runPrepared } from './connect.ts';
 import type { Database } from './database.ts';
 
 /** The tables of a shop in the order in which they are written down, and by what each is ordered. */
@@ -56,9 +57,11 @@ async function* pages(
   const { table, shopId, transaction } = of;
   const key = SHOP_TABLES[table];
   let last: unknown = key === 'seq' ? -1 : '';
+  // By its place in the table: an index of the shop would be sorted anew for every page.
+  const mine = key === 'seq' ? '+shop_id' : 'shop_id';
   for (;;) {
     const rows = await sequelize.query<Record<string, unknown>>(
-      `SELECT * FROM "${table}" WHERE shop_id = :shopId AND ${key} > :last ORDER BY ${key} LIMIT ${AT_ONCE}`,
+      `SELECT * FROM "${table}" WHERE ${mine} = :shopId AND ${key} > :last ORDER BY ${key} LIMIT ${AT_ONCE}`,
       { replacements: { shopId, last }, type: QueryTypes.SELECT, transaction },
     );
     if (rows.length === 0) return;
@@ -113,17 +116,13 @@ export async function replaceWholeShop(
       columnsOf: (table) => columns.get(table)!,
       add: async (table, rows) => {
         const names = columns.get(table)!;
-        // SQLite takes so many values in a statement.
-        const most = Math.max(1, Math.floor(900 / (names.length + 1)));
-        for (let from = 0; from < rows.length; from += most) {
-          const some = rows.slice(from, from + most);
-          const values = some.flatMap((row) => [shopId, ...names.map((name) => stored(row[name]))]);
-          const places = some.map(() => `(?, ${names.map(() => '?').join(', ')})`).join(', ');
-          await sequelize.query(
-            `INSERT INTO "${table}" (shop_id, ${names.map((name) => `"${name}"`).join(', ')}) VALUES ${places}`,
-            { replacements: values, transaction },
-          );
-        }
+        const into = `INSERT INTO "${table}" (shop_id, ${names.map((name) => `"${name}"`).join()})
+          VALUES (?, ${names.map(() => '?').join()})`;
+        await runPrepared(
+          transaction,
+          into,
+          rows.map((row) => [shopId, ...names.map((name) => stored(row[name]))]),
+        );
       },
     });
   });

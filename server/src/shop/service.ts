@@ -3,6 +3,7 @@ import type { Caller } from '../caller.ts';
 import type { Changes } from '../changes/changes.ts';
 import type { Database } from '../database/database.ts';
 import type { Save } from '../database/documents.ts';
+import { ProblemError } from '../problem.ts';
 import type { StoredShop } from '../database/tables.ts';
 
 /** The shop itself: its rooms, hours, tools and defaults. */
@@ -12,6 +13,13 @@ export interface ShopService {
 }
 
 const withoutClock = ({ clockOffsetMs: _, signInHere: __, ...shop }: StoredShop): Shop => shop;
+
+/** A stale write is answered with the shop as pages know it. */
+function withoutStored(error: unknown): never {
+  if (!(error instanceof ProblemError) || !error.current) throw error;
+  const current = withoutClock(error.current as StoredShop);
+  throw new ProblemError(error.code, error.message, { current });
+}
 
 /** @returns the use cases of the shop */
 export function createShopService({
@@ -26,14 +34,16 @@ export function createShopService({
     get: async ({ shopId }) => withoutClock(await shops.get(shopId, shopId)),
     save: async (caller, { seenVersion, body }) => {
       const { shopId: id } = caller;
-      const saved = await db.write(async (transaction) => {
-        const { clockOffsetMs, signInHere = false } = await shops.get(id, id, transaction);
-        return shops.save(
-          caller,
-          { id, seenVersion, body: { ...body, clockOffsetMs, signInHere } },
-          transaction,
-        );
-      });
+      const saved = await db
+        .write(async (transaction) => {
+          const { clockOffsetMs, signInHere = false } = await shops.get(id, id, transaction);
+          return shops.save(
+            caller,
+            { id, seenVersion, body: { ...body, clockOffsetMs, signInHere } },
+            transaction,
+          );
+        })
+        .catch(withoutStored);
       changes.publish(caller, { noun: 'shelf', id });
       return withoutClock(saved);
     },

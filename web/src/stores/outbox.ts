@@ -180,9 +180,12 @@ export const useOutbox = defineStore('outbox', () => {
       return true;
     }
     change(without(id));
-    waiters.get(id)?.reject(error);
+    const waiter = waiters.get(id);
     waiters.delete(id);
-    hold({ write, reason: error.problem.detail, current, fields: fields ?? [] });
+    waiter?.reject(error);
+    // What both changed is shown with both versions; for the rest, whoever waits for it says so.
+    if (fields || !waiter)
+      hold({ write, reason: error.problem.detail, current, fields: fields ?? [] });
     return true;
   }
 
