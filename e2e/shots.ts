@@ -54,6 +54,24 @@ const SHOTS: readonly Shot[] = [
   { name: 'house-recipes', path: '/shelf/house-recipes?recipe=rosemary-syrup' },
   { name: 'ingredients', path: '/shelf/ingredients' },
   {
+    name: 'people',
+    path: '/shelf/people',
+    before: async (page) => {
+      const fill = (name: string, text: string) =>
+        page.getByRole('textbox', { name, exact: true }).fill(text);
+      for (const [name, pin] of [
+        ['Early shift', '2468'],
+        ['Late shift', '1357'],
+      ] as const) {
+        await fill('Name of somebody new', name);
+        await fill('PIN of somebody new', pin);
+        await page.getByRole('button', { name: 'Add', exact: true }).click();
+        await page.getByText(name, { exact: true }).waitFor();
+      }
+      await page.getByRole('button', { name: 'Close' }).click();
+    },
+  },
+  {
     name: 'pour-out-of-reach',
     path: '/pour',
     before: (page) => page.getByRole('button', { name: /Deep end/ }).click(),
