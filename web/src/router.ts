@@ -23,7 +23,11 @@ export const router = createRouter({
     { path: '/', redirect: '/plan' },
     { path: '/plan', component: PlanPage, meta: { title: 'Plan' } },
     { path: '/plan/recipe', component: RecipeReaderPage, meta: { title: 'Recipes' } },
-    { path: '/plan/samples', component: SamplesPage, meta: { title: 'Small jars' } },
+    {
+      path: '/plan/samples',
+      component: SamplesPage,
+      meta: { title: 'Small jars', least: 'brews' },
+    },
     { path: '/steep', component: SteepPage, meta: { title: 'Steep' } },
     { path: '/jugs', component: JugsPage, meta: { title: 'Jugs' } },
     { path: '/jugs/:id', component: JugPage, meta: { title: 'One jug' } },

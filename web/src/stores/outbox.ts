@@ -146,7 +146,7 @@ export const useOutbox = defineStore('outbox', () => {
   }
 
   function stop(error: Error): void {
-    stopped.value = error.message;
+    stopped.value = error instanceof Unreachable ? 'The server does not answer.' : error.message;
     for (const waiter of waiters.values()) waiter.resolve({ kept: true });
     waiters.clear();
     retry.start();

@@ -17,9 +17,11 @@ const emit = defineEmits<{ undo: []; close: [] }>();
 <style scoped>
 .holder {
   position: fixed;
+  /* To the left: what is done next stands at the right. */
   inset: auto 0 16px;
   display: flex;
-  justify-content: center;
+  justify-content: flex-start;
+  padding-inline: 24px;
   pointer-events: none;
   z-index: 10;
 }

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { ElButton } from 'element-plus';
+import { computed } from 'vue';
 import type { HeldField } from '../../format/heldFields.ts';
 
 /** What stands between this tablet and the server: what is kept here, and what somebody has to decide. */
-defineProps<{
+const props = defineProps<{
   /** Why nothing gets through; empty while it does. */
   stopped: string;
   /** Pages show what this tablet saw last. */
@@ -28,6 +29,11 @@ const named = (all: readonly string[]): string => {
   const names = all.slice(0, NAMED).join('; ');
   return all.length > NAMED ? `${names}; and ${all.length - NAMED} more` : names;
 };
+const keptText = computed(() => {
+  const { waiting } = props;
+  const count = waiting.length === 1 ? 'One change is' : `${waiting.length} changes are`;
+  return `${count} kept on this tablet until it is back: ${named(waiting)}.`;
+});
 </script>
 
 <template>
@@ -40,11 +46,8 @@ const named = (all: readonly string[]): string => {
     <div v-if="away || stopped !== ''" class="row">
       <p>
         <strong>{{ stopped || 'The server does not answer.' }}</strong>
-        <template v-if="away"> What you see is from when it last did.</template>
-        <template v-if="waiting.length > 0">
-          {{ waiting.length === 1 ? 'One change is' : `${waiting.length} changes are` }} kept on
-          this tablet until it is back: {{ named(waiting) }}.
-        </template>
+        <template v-if="away">{{ ' What you see is from when it last did.' }}</template>
+        <template v-if="waiting.length > 0">{{ ` ${keptText}` }}</template>
       </p>
       <ElButton @click="emit('send')">Try now</ElButton>
     </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useSession } from '../../stores/session.ts';
 import { densityGPerMl, energyKcal } from '@ratio/core/matter';
 import { measuredGPerMl, type Ingredient } from '@ratio/core/pantry';
 import { ElInput } from 'element-plus';
@@ -9,6 +10,7 @@ import OpenState from '../../components/figures/OpenState.vue';
 import PackageCard from './PackageCard.vue';
 import { useIngredients } from './useIngredients.ts';
 
+const session = useSession();
 const { sought, rows, open, ownOf, isBuiltIn, save, remove, ...own } = useIngredients();
 const { form, fromPackage, add, edit, discard } = own;
 
@@ -134,7 +136,13 @@ const density = (ingredient: Ingredient): string =>
           Nothing of that name. Put it on the shelf from its package.
         </p>
       </div>
-      <PackageCard :form :from-package @add="add" @discard="discard" />
+      <PackageCard
+        :may-price="session.can('leads')"
+        :form
+        :from-package
+        @add="add"
+        @discard="discard"
+      />
     </div>
   </div>
 </template>

@@ -16,6 +16,8 @@ import type { PackageForm } from './useIngredients.ts';
 
 /** An ingredient from the table on its package: what it amounts to is shown before it is saved. */
 const props = defineProps<{
+  /** Prices are the lead’s. */
+  mayPrice: boolean;
   form: PackageForm;
   fromPackage: { ingredient: Omit<Ingredient, 'id'> } | { wrong: string };
 }>();
@@ -101,6 +103,7 @@ const check = computed(() => {
         @change="(days) => (form.openedDays = days < 1 ? null : Math.round(days))"
       />
       <AmountRow
+        v-if="mayPrice"
         label="Price a kg"
         name="Price a kilogram"
         :value="form.pricePerKg ?? 0"

@@ -24,6 +24,8 @@ import type { AmountFormat } from '../../format/amountFormat.ts';
 
 /** What a drink is made of: glass, ice, ingredients, target, how it is served, what it sells for. */
 const props = defineProps<{
+  /** Prices are the lead’s. */
+  mayPrice: boolean;
   drink: Drink;
   solution: DrinkSolution;
   isNew: boolean;
@@ -163,6 +165,7 @@ const setBefore = (value: 'as-is' | 'chilled' | 'stirred'): void =>
         @update:model-value="change({ serve: $event })"
       />
       <AmountRow
+        v-if="mayPrice"
         label="Price"
         :value="drink.price"
         :kind="priceKind({ max: 1000 })"

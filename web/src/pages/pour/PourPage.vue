@@ -97,6 +97,7 @@ useKeys({ n: startNew });
       />
       <DrinkMake
         v-else-if="view === 'make' && outcome && page.shelf.shop"
+        :may-price="session.can('leads')"
         :drink
         :solution
         :is-new

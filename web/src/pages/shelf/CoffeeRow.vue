@@ -6,7 +6,11 @@ import TextRow from '../../components/fields/TextRow.vue';
 import PickRow from '../../components/fields/PickRow.vue';
 
 /** A coffee on the shelf, edited where it stands. */
-defineProps<{ coffee: Coffee }>();
+defineProps<{
+  /** Prices are the lead’s. */
+  mayPrice: boolean;
+  coffee: Coffee;
+}>();
 const emit = defineEmits<{ change: [change: Partial<Coffee>, what: string] }>();
 
 const ROASTS = [
@@ -43,6 +47,7 @@ const PART = percentKind({ step: 0.05, min: 0, max: 1, decimals: 0 });
       @change="emit('change', { roastedOn: $event }, 'roast date')"
     />
     <AmountRow
+      v-if="mayPrice"
       label="Price a kg"
       lazy
       :value="coffee.pricePerKg"

@@ -35,6 +35,7 @@ const format = useAmountFormat();
         <CoffeeRow
           v-for="coffee in shelf.coffees"
           :key="coffee.id"
+          :may-price="session.can('leads')"
           :coffee
           @change="(change, what) => edits.coffee(coffee, change, what)"
         />
