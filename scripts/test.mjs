@@ -1,7 +1,7 @@
 // Everything that must hold. What needs no page runs two at a time, the slowest first; the journeys
 // come last. The last line counts the tests of all runners.
 import { spawn, spawnSync } from 'node:child_process';
-import { mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, rmSync, statfsSync } from 'node:fs';
 import { availableParallelism } from 'node:os';
 import path from 'node:path';
 import { bin, build, ensureChromium, ensureInstalled, ROOT } from './tools.mjs';
@@ -22,6 +22,12 @@ const CHECKS = [
   ['import rules', bin('depcruise'), ['core', 'server', 'web', 'demo', 'e2e']],
   ['nothing unused', bin('knip'), ['--no-progress']],
 ];
+
+// Hundreds of small databases: where there is a disk in memory, they need not wait for the other one.
+if (!process.env.TMPDIR && existsSync('/dev/shm')) {
+  const { bavail, bsize } = statfsSync('/dev/shm');
+  if (bavail * bsize > 2e9) process.env.TMPDIR = '/dev/shm';
+}
 
 const results = path.join(ROOT, 'test-results');
 let passed = 0;

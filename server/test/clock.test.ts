@@ -51,7 +51,7 @@ describe('a clock that was put back', () => {
       expect(await behind(again)).to.equal(0);
       changes.close();
       await db.close();
-    })).timeout(20_000);
+    })).timeout(90_000);
 
   it('takes what happened at its own time, and nothing that is still to come', () => {
     const clock = createClock({ frozenAt: new Date(LIDO_MORNING), offsetMs: 0 });

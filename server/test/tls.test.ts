@@ -39,7 +39,7 @@ describe('HTTPS', () => {
       for (const name of await readdir(path.join(dataDir, 'tls')))
         expect((await stat(path.join(dataDir, 'tls', name))).mode & 0o077, name).to.equal(0);
       await stopServer(server);
-    })).timeout(20_000);
+    })).timeout(90_000);
 
   it('keeps its certificate, and makes another where the machine is called something else', () =>
     inFolder(async (dataDir) => {
@@ -53,7 +53,7 @@ describe('HTTPS', () => {
       const cert = new X509Certificate(named.cert);
       expect(cert.checkHost('ratio.lido.test')).to.equal('ratio.lido.test');
       expect(cert.verify(new X509Certificate(first.authority!).publicKey)).to.equal(true);
-    })).timeout(20_000);
+    })).timeout(90_000);
 
   it('is spoken with the certificate that is given, or says that it cannot be read', () =>
     inFolder(async (dataDir) => {
@@ -70,5 +70,5 @@ describe('HTTPS', () => {
       expect(gone.said()).to.match(
         /^Ratio cannot start\. RATIO_TLS_CERT: \/nowhere cannot be read/,
       );
-    })).timeout(20_000);
+    })).timeout(90_000);
 });

@@ -72,7 +72,7 @@ describe('an archive', () => {
     expect((await archive()).equals(before)).to.equal(false);
     expect((await send(before)).status).to.equal(200);
     expect((await archive()).equals(before)).to.equal(true);
-  }).timeout(20_000);
+  }).timeout(90_000);
 
   const good = async (): Promise<Files> => {
     const files: Files = {};
@@ -161,7 +161,7 @@ describe('an archive', () => {
       expect(said.detail).to.match(says);
       expect(status).to.equal(422);
       expect(await jugs()).to.deep.equal(before);
-    }).timeout(20_000);
+    }).timeout(90_000);
 
   it('whose file leads out of its folder changes nothing', async () => {
     const zip = await zipOf({ ...(await good()), 'x/aa/y.jsonl': 'x' });
@@ -183,7 +183,7 @@ describe('an archive', () => {
     expect(status, said.detail).to.equal(422);
     expect((await send(whole, 'text/plain')).status).to.equal(415);
     expect(await jugs()).to.deep.equal(before);
-  }).timeout(20_000);
+  }).timeout(90_000);
 
   it('describes its lines by a schema', async () => {
     const files = await good();

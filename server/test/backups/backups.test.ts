@@ -69,7 +69,7 @@ describe('backups', () => {
       const [latest] = await jsonOf<{ by: string }[]>(`${url}/api/backups`);
       expect(latest!.by).to.equal('restore');
       expect(await stopServer(server)).to.equal(0);
-    })).timeout(30_000);
+    })).timeout(90_000);
 
   it('are made and restored from the command line, while the server runs', () =>
     inFolder(async (dataDir) => {
@@ -88,7 +88,7 @@ describe('backups', () => {
       const ids = await untilPoured(url, (all) => !all.includes('after'));
       expect(ids).to.include('before').and.not.include('after');
       await stopServer(server);
-    })).timeout(60_000);
+    })).timeout(90_000);
 
   for (const [name, prepare] of [
     ['none', async () => undefined],
@@ -110,7 +110,7 @@ describe('backups', () => {
         const db = await openDatabase(dataDir);
         expect(await db.jugs.list('lido')).to.have.length(3);
         await db.close();
-      })).timeout(30_000);
+      })).timeout(90_000);
 
   it('put back what was there where a restored copy does not open after all', () =>
     inFolder(async (dataDir) => {
@@ -119,7 +119,7 @@ describe('backups', () => {
       const server = await startServer(dataDir);
       expect(await jsonOf<unknown[]>(`${await server.url}/api/jugs`)).to.have.length(3);
       await stopServer(server);
-    })).timeout(20_000);
+    })).timeout(90_000);
 
   it('are made once a day, and only so many are kept', () =>
     inFolder(async (dataDir) => {
@@ -138,5 +138,5 @@ describe('backups', () => {
       await makeBackup({ db, by: 'hand', at: new Date(from + 1000) });
       expect(await readdir(path.join(dataDir, 'backups'))).to.include('keep-me.sqlite');
       await db.close();
-    })).timeout(60_000);
+    })).timeout(90_000);
 });

@@ -11,7 +11,7 @@ import { lidoCoffees } from '../../../demo/lido.ts';
 import { inFolder, startServer, stopServer } from '../realServer.ts';
 
 /** How often a start is killed; RATIO_KILLS=100 tries it longer. */
-const KILLS = Number(process.env['RATIO_KILLS'] ?? 4);
+const KILLS = Number(process.env['RATIO_KILLS'] ?? 3);
 const OLD_ROWS = 4000;
 
 /** A shop of an earlier version, with a year of pours in one jug. */
@@ -84,12 +84,12 @@ describe('a start that is killed', () => {
   }
 
   it('ends in a start the next time: an empty folder', async function () {
-    this.timeout(10_000 + 5000 * KILLS);
+    this.timeout(60_000 + 15_000 * KILLS);
     await tryKills(async () => undefined, 0);
   });
 
   it('ends in a start the next time: the database of an earlier version', async function () {
-    this.timeout(20_000 + 5000 * KILLS);
+    this.timeout(60_000 + 15_000 * KILLS);
     await inFolder(async (template) => {
       await oldDatabase(template);
       await tryKills(async (dataDir) => {
@@ -105,7 +105,7 @@ describe('a start that is killed', () => {
         expect((await fetch(`${url}/api/health`)).status).to.equal(200);
       for (const server of servers) await stopServer(server);
     });
-  }).timeout(20_000);
+  }).timeout(60_000);
 });
 
 describe('a start that cannot be', () => {
@@ -193,7 +193,7 @@ describe('a start that cannot be', () => {
         expect(server.said()).to.match(/^Ratio cannot start\. /);
         expect(server.said().trim().split('\n'), 'no stack').to.have.length(1);
         expect(server.said()).to.match(says);
-      })).timeout(20_000);
+      })).timeout(60_000);
 
   it('says that the port is taken', () =>
     inFolder(async (dataDir) => {
@@ -203,7 +203,7 @@ describe('a start that cannot be', () => {
       expect(await second.ended).to.equal(1);
       expect(second.said()).to.match(/^Ratio cannot start\. Port \d+ is in use already/);
       await stopServer(first);
-    })).timeout(20_000);
+    })).timeout(60_000);
 });
 
 describe('a server', () => {
@@ -220,7 +220,7 @@ describe('a server', () => {
       expect(await doneMigrations(sequelize)).to.include('20261126-drinks-in-full');
       expect(await doneMigrations(sequelize)).not.to.include('20261127-shops-and-authors');
       await sequelize.close();
-    })).timeout(20_000);
+    })).timeout(60_000);
 
   it('keeps what it writes to its owner', () =>
     inFolder(async (parent) => {
@@ -230,7 +230,7 @@ describe('a server', () => {
       const modes = [dataDir, ...(await readdir(dataDir)).map((name) => path.join(dataDir, name))];
       for (const file of modes) expect((await stat(file)).mode & 0o077, file).to.equal(0);
       await stopServer(server);
-    })).timeout(20_000);
+    })).timeout(60_000);
 
   it('stops in order while it is busy, and leaves the whole shop in one file', () =>
     inFolder(async (dataDir) => {
@@ -253,10 +253,10 @@ describe('a server', () => {
       await Promise.all([...busy, events]);
       expect(answered).to.be.above(10);
       expect(await readdir(dataDir)).to.deep.equal(['ratio.sqlite']);
-    })).timeout(20_000);
+    })).timeout(60_000);
 
   it('says that the disk is full, in health too, and goes on when there is room', async function () {
-    this.timeout(20_000);
+    this.timeout(60_000);
     await inFolder(async (dataDir) => {
       // A disk of its own, where this user may make one.
       const mount = spawnSync('mount', ['-t', 'tmpfs', '-o', 'size=1m', 'tmpfs', dataDir]);
