@@ -44,13 +44,16 @@ export function useDocuments<T extends Identified>(
     load,
     save: async (document) => {
       const { id, version, ...body } = document;
-      const sent = await outbox.write(schema, {
-        method: 'PUT',
+      const write = {
+        method: 'PUT' as const,
         path: `${path}/${id}`,
         body,
         version,
         before: bodyOf(all.value.find((one) => one.id === id)),
         what: nameOf(document),
+      };
+      const sent = await outbox.write(schema, write, (saved) => {
+        loaded.value = withOne(loaded.value, saved);
       });
       if (sent.kept) return document;
       await load();
@@ -60,7 +63,9 @@ export function useDocuments<T extends Identified>(
       const { id, version } = document;
       const what = `${nameOf(document)}: taken away`;
       const write = { method: 'DELETE' as const, path: `${path}/${id}`, version, what };
-      const sent = await outbox.write(z.object({ id: z.string() }), write);
+      const sent = await outbox.write(z.object({ id: z.string() }), write, () => {
+        loaded.value = loaded.value.filter((one) => one.id !== id);
+      });
       if (!sent.kept) await load();
     },
   };
@@ -85,7 +90,12 @@ function applied<T extends Identified>(
   if (id.includes('/')) return documents;
   if (method === 'DELETE') return documents.filter((one) => one.id !== id);
   const written = { ...(body as object), id, version } as T;
-  return documents.some((one) => one.id === id)
-    ? documents.map((one) => (one.id === id ? written : one))
-    : [...documents, written];
+  return withOne(documents, written);
+}
+
+/** Documents with one of them as it is now, or a new one at the end. */
+function withOne<T extends Identified>(documents: T[], now: T): T[] {
+  return documents.some(({ id }) => id === now.id)
+    ? documents.map((one) => (one.id === now.id ? now : one))
+    : [...documents, now];
 }

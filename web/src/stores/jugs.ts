@@ -45,11 +45,14 @@ export const useJugs = defineStore('jugs', () => {
   }
 
   async function enter(jug: Jug, request: JugEntryRequest, what = jug.label): Promise<void> {
-    const sent = await outbox.write(jugSchema, {
-      method: 'POST',
+    const write = {
+      method: 'POST' as const,
       path: `/api/jugs/${jug.id}/entries`,
       body: { ...request, at: shelf.now.toISOString() },
       what,
+    };
+    const sent = await outbox.write(jugSchema, write, (now) => {
+      loaded.value = loaded.value.map((one) => (one.id === now.id ? now : one));
     });
     if (!sent.kept) await load();
   }

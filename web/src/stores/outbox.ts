@@ -51,6 +51,8 @@ const isUndecided = (error: unknown): boolean =>
     (error.problem.status >= 500 || UNDECIDED.includes(error.problem.status)));
 
 interface Waiter {
+  /** Takes the answer in before the write leaves what is shown. */
+  readonly arrive: (answer: unknown) => void;
   readonly resolve: (sent: Sent<unknown>) => void;
   readonly reject: (error: unknown) => void;
 }
@@ -139,6 +141,7 @@ export const useOutbox = defineStore('outbox', () => {
   }
 
   function done(id: string, answer: unknown): true {
+    waiters.get(id)?.arrive(answer);
     change(without(id));
     waiters.get(id)?.resolve({ kept: false, answer });
     waiters.delete(id);
@@ -202,13 +205,25 @@ export const useOutbox = defineStore('outbox', () => {
      * Writes: kept here first, then sent after all that wait.
      *
      * @param schema what the answer must be
+     * @param arrive takes the answer in, at the moment at which the write stops being shown as waiting
      * @throws {RequestProblem} where the server refuses it
      */
-    async write<T>(schema: z.ZodType<T>, of: Omit<Write, 'id'>): Promise<Sent<T>> {
+    async write<T>(
+      schema: z.ZodType<T>,
+      of: Omit<Write, 'id'>,
+      arrive: (answer: T) => void = () => undefined,
+    ): Promise<Sent<T>> {
       const id = newId();
       change((now) => ({ ...now, waiting: [...now.waiting, { ...of, id }] }));
       const sent = new Promise<Sent<unknown>>((resolve, reject) =>
-        waiters.set(id, { resolve, reject }),
+        waiters.set(id, {
+          resolve,
+          reject,
+          arrive: (answer) => {
+            const parsed = schema.safeParse(answer);
+            if (parsed.success) arrive(parsed.data);
+          },
+        }),
       );
       // One under way takes this one along, unless it has just looked for the last time.
       void send().then(() => (waiters.has(id) ? send() : undefined));

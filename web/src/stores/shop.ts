@@ -68,14 +68,15 @@ export const useShop = defineStore('shop', () => {
     load: loadShop,
     save: async (document) => {
       const { id: _, version, ...body } = document;
-      const sent = await outbox.write(shopSchema, {
-        method: 'PUT',
+      const write = {
+        method: 'PUT' as const,
         path: SHOP_PATH,
         body,
         version,
         before: bodyOf(shop.value ?? undefined),
         what: 'The shop',
-      });
+      };
+      const sent = await outbox.write(shopSchema, write, (saved) => (loaded.value = saved));
       if (sent.kept) return document;
       await loadShop();
       return sent.answer;

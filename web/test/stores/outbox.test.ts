@@ -1,5 +1,6 @@
 import { expect } from 'chai';
 import { createPinia, setActivePinia } from 'pinia';
+import { watch } from 'vue';
 import { z } from 'zod';
 import { RequestProblem } from '../../src/api/client.ts';
 import { useDocuments } from '../../src/composables/useDocuments.ts';
@@ -65,6 +66,15 @@ describe('useOutbox', () => {
     await useOutbox().send();
     expect(stored).to.include({ openHours: 6, version: 4 });
     expect(useOutbox().waiting).to.deep.equal([]);
+  });
+
+  it('shows a new document all the while, from before it is sent to after it is read again', async () => {
+    stored = null;
+    const documents = await things();
+    const seen: number[] = [];
+    watch(documents.all, (all) => seen.push(all.length), { flush: 'sync' });
+    await documents.save({ ...shop, version: 0 });
+    expect(new Set(seen)).to.deep.equal(new Set([1]));
   });
 
   it('sends in order, and nothing before what waits', async () => {
