@@ -143,14 +143,19 @@ export function useIngredients() {
 
   async function add(): Promise<void> {
     if ('wrong' in fromPackage.value || form.value.name.trim() === '') return;
-    const known = form.value.id === null ? undefined : store.pantry[form.value.id];
+    const sent = form.value;
+    const known = sent.id === null ? undefined : store.pantry[sent.id];
+    // What somebody has taken in hand meanwhile stays.
+    const discardSent = (): void => {
+      if (form.value.id === sent.id && form.value.name === sent.name) discard();
+    };
     if (known) {
       const isSaved = await save(known, fromPackage.value.ingredient, 'as its package says');
-      if (isSaved) discard();
+      if (isSaved) discardSent();
       return;
     }
     const isAdded = await edits.add(itemOf({ ...fromPackage.value.ingredient, id: newId() }, 0));
-    if (isAdded) discard();
+    if (isAdded) discardSent();
   }
 
   async function remove({ id }: Ingredient): Promise<void> {
