@@ -1,5 +1,6 @@
-import { hostname, networkInterfaces } from 'node:os';
+import { hostname } from 'node:os';
 import type { Request, RequestHandler } from 'express';
+import { machineAddresses } from './machineAddresses.ts';
 import { ProblemError } from './problem.ts';
 
 const READS = ['GET', 'HEAD', 'OPTIONS'];
@@ -12,9 +13,8 @@ function nameOf(host: string | undefined): string {
 
 /** Names and addresses of this machine, as they are now: an address may come with the network. */
 function ownNames(): string[] {
-  const addresses = Object.values(networkInterfaces()).flatMap((all) => all ?? []);
   const name = hostname().toLowerCase();
-  return ['localhost', name, `${name}.local`, ...addresses.map(({ address }) => address)];
+  return ['localhost', name, `${name}.local`, ...machineAddresses().map(({ address }) => address)];
 }
 
 /**

@@ -117,7 +117,7 @@ export function createApp(needs: Needs): Express {
     ...draftEndpoints(createDraftService({ db, clock, changes })),
     ...batchEndpoints(createBatchService({ db, clock, changes })),
     ...jugEndpoints(createJugService({ db, clock, changes })),
-    ...backupEndpoints({ db, clock, restart }),
+    ...backupEndpoints({ db, restart }),
     ...peopleEndpoints(people),
   ];
   endpoints.push(

@@ -1,10 +1,10 @@
 import { X509Certificate } from 'node:crypto';
 import { existsSync } from 'node:fs';
 import { mkdir, readFile, writeFile } from 'node:fs/promises';
-import { networkInterfaces } from 'node:os';
 import path from 'node:path';
 import { generate } from 'selfsigned';
 import type { Tls } from './config.ts';
+import { machineAddresses } from './machineAddresses.ts';
 import { StartError } from './startError.ts';
 
 /** What HTTPS is spoken with. */
@@ -89,8 +89,7 @@ async function ownFiles(dir: string, names: readonly string[]): Promise<TlsFiles
 
 /** What the machine is called now, sorted: the certificate is for these. */
 function subjects(names: readonly string[]): string[] {
-  const addresses = Object.values(networkInterfaces())
-    .flatMap((all) => all ?? [])
+  const addresses = machineAddresses()
     .filter(({ family }) => family === 'IPv4')
     .map(({ address }) => address);
   return [...new Set(['localhost', ...names, ...addresses])].toSorted();

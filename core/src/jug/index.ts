@@ -3,6 +3,7 @@ export {
   afterRow,
   contentOfJug,
   emptyJug,
+  ledgerRow,
   replay,
   type Content,
   type FilledJug,

@@ -21,6 +21,19 @@ export interface LedgerRow {
   readonly pairId: string | null;
 }
 
+/** @returns a row that says nothing but what is given */
+export const ledgerRow = <R extends Partial<LedgerRow>>(row: R) => ({
+  massG: 0,
+  strengthFrac: null,
+  caffeineMgPerG: null,
+  pricePerKg: null,
+  useBy: null,
+  countedG: null,
+  undoes: null,
+  pairId: null,
+  ...row,
+});
+
 /** A jug as it was filled. */
 export interface FilledJug {
   readonly strengthFrac: number;

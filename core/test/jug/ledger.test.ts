@@ -4,6 +4,7 @@ import {
   afterRow,
   contentOfJug,
   emptyJug,
+  ledgerRow,
   replay,
   type FilledJug,
   type JugState,
@@ -19,18 +20,8 @@ const FILLED: FilledJug = {
   useBy: '2026-06-20T05:30:00.000Z',
 };
 
-const row = (over: Partial<LedgerRow> & Pick<LedgerRow, 'id' | 'kind'>): LedgerRow => ({
-  jugId: 'a',
-  massG: 0,
-  strengthFrac: null,
-  caffeineMgPerG: null,
-  pricePerKg: null,
-  useBy: null,
-  countedG: null,
-  undoes: null,
-  pairId: null,
-  ...over,
-});
+const row = (over: Partial<LedgerRow> & Pick<LedgerRow, 'id' | 'kind'>): LedgerRow =>
+  ledgerRow({ jugId: 'a', ...over });
 const jugs = (...ids: string[]) =>
   new Map(ids.map((id) => [id, { filled: FILLED, capacityMl: 5000 }]));
 const fill = (jugId: string, massG: number) =>

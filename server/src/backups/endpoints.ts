@@ -2,7 +2,6 @@ import { createReadStream } from 'node:fs';
 import path from 'node:path';
 import type { Express, Request } from 'express';
 import { z } from 'zod';
-import type { Clock } from '../clock.ts';
 import { backupsDir } from '../database/checks.ts';
 import type { Database } from '../database/database.ts';
 import { endpoint, type Endpoint } from '../endpoint.ts';
@@ -26,7 +25,6 @@ async function fileOf(dataDir: string, name: string): Promise<string> {
 /** Copies of the whole shop: made, listed, and taken back into use. */
 export const backupEndpoints = (of: {
   db: Database;
-  clock: Pick<Clock, 'now'>;
   /** Takes a file that waits into use. */
   restart: () => void;
 }): readonly Endpoint[] => [

@@ -1,6 +1,7 @@
 import {
   afterRow,
   contentOfJug,
+  ledgerRow,
   roomFor,
   type Jug,
   type JugEntryRequest,
@@ -30,18 +31,7 @@ const FRIDGE_C = 4;
 /** @returns a row that says nothing but what is given */
 export const rowOf = (
   row: Pick<NewRow, 'jugId' | 'id' | 'kind' | 'massG'> & Partial<NewRow>,
-): NewRow => ({
-  strengthFrac: null,
-  caffeineMgPerG: null,
-  pricePerKg: null,
-  pairId: null,
-  undoes: null,
-  useBy: null,
-  countedG: null,
-  request: null,
-  note: '',
-  ...row,
-});
+): NewRow => ledgerRow({ request: null, note: '', ...row });
 
 /**
  * The row that something done to one jug adds to its ledger, and the jug then.

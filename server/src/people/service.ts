@@ -1,4 +1,3 @@
-import { networkInterfaces } from 'node:os';
 import {
   mayDo,
   type Device,
@@ -13,6 +12,7 @@ import { UNSIGNED, type Caller } from '../caller.ts';
 import type { Database } from '../database/database.ts';
 import type { Remove } from '../database/documents.ts';
 import type { StoredPerson } from '../database/tables.ts';
+import { machineAddresses } from '../machineAddresses.ts';
 import { ProblemError } from '../problem.ts';
 import { digestOf, newCode, newToken, opens, sealed } from './secrets.ts';
 
@@ -149,8 +149,7 @@ export function createPeopleService(of: {
       const code = newCode();
       const untilMs = now() + PAIRING_MS;
       pairings.set(code, { role, untilMs });
-      const addresses = Object.values(networkInterfaces()).flatMap((all) => all ?? []);
-      const links = addresses
+      const links = machineAddresses()
         .filter(({ internal, family }) => !internal && family === 'IPv4')
         .map(({ address }) => `${scheme}://${address}:${port()}/sign-in?code=${code}`);
       return { code, expiresAt: new Date(untilMs).toISOString(), links };

@@ -4,6 +4,7 @@ import {
   jugEntryRequest,
   jugEntrySchema,
   jugSchema,
+  ledgerRow,
   type Content,
   type Jug,
   type JugEntry,
@@ -95,10 +96,14 @@ function withEntries(jugs: readonly Jug[], entries: readonly WaitingEntry[]): Ju
     entries.map(({ request }) => (request.kind === 'undone' ? request.entryId : null)),
   );
   const now = new Map(jugs.map((jug) => [jug.id, jug]));
-  const apply = (id: string, row: Partial<LedgerRow>, taken: Content | null = null): void => {
+  const apply = (
+    id: string,
+    row: Pick<LedgerRow, 'id' | 'kind'> & Partial<LedgerRow>,
+    taken: Content | null = null,
+  ): void => {
     const jug = now.get(id);
     if (!jug) return;
-    const whole = { ...NOTHING_SAID, ...row, jugId: id };
+    const whole = ledgerRow({ ...row, jugId: id });
     now.set(id, { ...jug, ...afterRow({ state: jug, row: whole, taken }) });
   };
   for (const { jugId, request } of entries) {
@@ -121,17 +126,3 @@ function withEntries(jugs: readonly Jug[], entries: readonly WaitingEntry[]): Ju
   }
   return [...now.values()];
 }
-
-const NOTHING_SAID: LedgerRow = {
-  id: '',
-  jugId: '',
-  kind: 'poured',
-  massG: 0,
-  strengthFrac: null,
-  caffeineMgPerG: null,
-  pricePerKg: null,
-  useBy: null,
-  countedG: null,
-  undoes: null,
-  pairId: null,
-};

@@ -1,6 +1,6 @@
 import { DataTypes, type QueryInterface } from 'sequelize';
 
-const DOCUMENT_TABLES = ['people', 'devices'];
+const DOCUMENT_TABLES = ['people', 'devices', 'sessions'];
 
 export const people = {
   name: '20261129-people',
@@ -14,16 +14,9 @@ export const people = {
         author: { type: DataTypes.STRING(64), allowNull: false },
         body: { type: DataTypes.JSON, allowNull: false },
       });
-    await context.createTable('sessions', {
-      shop_id: { type: DataTypes.STRING(64), primaryKey: true },
-      id: { type: DataTypes.STRING(64), primaryKey: true },
-      version: { type: DataTypes.INTEGER, allowNull: false },
-      author: { type: DataTypes.STRING(64), allowNull: false },
-      body: { type: DataTypes.JSON, allowNull: false },
-    });
   },
 
   async down({ context }: { context: QueryInterface }): Promise<void> {
-    for (const table of ['sessions', ...DOCUMENT_TABLES]) await context.dropTable(table);
+    for (const table of DOCUMENT_TABLES) await context.dropTable(table);
   },
 };

@@ -48,7 +48,9 @@ export function usePeople() {
       busy.value = false;
     }
   }
-  onMounted(() => void does(async () => undefined, 'People').then(() => notice.dismiss()));
+  onMounted(() => {
+    load().catch((error: unknown) => notice.say({ tone: 'wrong', text: sentenceOf(error) }));
+  });
 
   const put = (id: string, version: number, body: SavePersonRequest) =>
     ask(personSchema, `/api/people/${id}`, { method: 'PUT', body, version });
