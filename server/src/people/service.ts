@@ -130,6 +130,8 @@ export function createPeopleService(of: {
           'wrong_secret',
           isPin ? 'That PIN is not theirs.' : 'No such name and password.',
         );
+      for (const { id, version, untilMs } of await sessions.list(shopId))
+        if (untilMs <= now()) await sessions.remove(own, { id, seenVersion: version });
       const token = newToken();
       const body = { personId: person.id, untilMs: now() + SESSION_MS };
       await sessions.save(own, { id: idOf(token), seenVersion: 0, body });

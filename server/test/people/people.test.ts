@@ -217,6 +217,11 @@ describe('people', () => {
     expect(await tryPin('3333')).to.equal('too_many');
     nowMs += 1000;
     expect(await tryPin('3333')).to.equal('in');
+    expect(await server.db.sessions.list('lido')).to.have.length(1);
+    // Twelve hours later that session is over; it goes when somebody signs in again.
+    nowMs += 12 * 3_600_000;
+    expect(await tryPin('3333')).to.equal('in');
+    expect(await server.db.sessions.list('lido')).to.have.length(1);
     const [person] = (await ask('get', '/api/people')).said as object[];
     expect(JSON.stringify(person)).not.to.match(/scrypt|3333/);
     const [row] = await server.db.sequelize.query('SELECT body FROM people');

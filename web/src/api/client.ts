@@ -1,4 +1,5 @@
 import { problemSchema, type Problem } from '@ratio/core/document';
+import { createEventHook } from '@vueuse/core';
 import { v4 } from 'uuid';
 import { z } from 'zod';
 
@@ -20,6 +21,10 @@ export class RequestProblem extends Error {
 export class Unreachable extends Error {
   override readonly name = 'Unreachable';
 }
+
+const signInAsked = createEventHook<Problem>();
+/** Tells when the server wants somebody to sign in: a session ended, a tablet was forgotten. */
+export const onSignInAsked = signInAsked.on;
 
 export interface Asking {
   readonly method?: 'GET' | 'POST' | 'PUT' | 'DELETE';
@@ -55,7 +60,10 @@ export async function ask<S extends z.ZodType>(
   const parsed = response.ok ? schema.safeParse(answer) : null;
   if (parsed?.success) return parsed.data;
   const refusal = refusalSchema.safeParse(answer);
-  if (refusal.success) throw new RequestProblem(refusal.data);
+  if (refusal.success) {
+    if (refusal.data.code === 'sign_in') void signInAsked.trigger(refusal.data);
+    throw new RequestProblem(refusal.data);
+  }
   throw new Unreachable('The server’s answer cannot be read. Nothing is lost; reload the page.', {
     cause: parsed?.error,
   });

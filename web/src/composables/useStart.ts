@@ -1,5 +1,5 @@
 import { ref } from 'vue';
-import { sentenceOf } from '../api/client.ts';
+import { onSignInAsked, sentenceOf } from '../api/client.ts';
 import { useBatches } from '../stores/batches.ts';
 import { useDraft } from '../stores/draft.ts';
 import { useDrinks } from '../stores/drinks.ts';
@@ -33,6 +33,11 @@ export function useStart() {
     }
   }
   void load();
+  onSignInAsked(async () => {
+    if (state.value !== 'ready') return;
+    await session.load();
+    if (session.needsSignIn) state.value = 'signIn';
+  });
   return {
     state,
     failure,

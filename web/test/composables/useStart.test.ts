@@ -4,6 +4,22 @@ import { useShop } from '../../src/stores/shop.ts';
 import { installBrowser } from '../browser.ts';
 import { withApp } from '../withApp.ts';
 
+const NOBODY = {
+  needsSignIn: true,
+  name: 'unsigned',
+  role: 'pours',
+  device: null,
+  people: [],
+  signInHere: true,
+};
+const SIGN_IN = {
+  type: 'about:blank',
+  title: 'Sign in first',
+  status: 401,
+  detail: 'Sign in, or pair this tablet, before anything else.',
+  code: 'sign_in',
+};
+
 describe('useStart', () => {
   let browser: ReturnType<typeof installBrowser>;
   before(() => {
@@ -29,6 +45,25 @@ describe('useStart', () => {
       '/api/jugs',
       '/api/drafts',
     );
+  });
+
+  it('asks for a sign-in once the server wants one in the middle of the day', async () => {
+    let isForgotten = false;
+    const { start, shelf } = await withApp({
+      browser,
+      path: '/plan',
+      answers: ({ path }) => {
+        if (!isForgotten) return null;
+        if (path === '/api/session') return { status: 200, body: NOBODY };
+        return { status: 401, body: SIGN_IN };
+      },
+      use: () => ({ start: useStart(), shelf: useShop() }),
+    });
+    await settled();
+    isForgotten = true;
+    await shelf.load().catch(() => undefined);
+    await settled();
+    expect(start.state.value).to.equal('signIn');
   });
 
   it('says why it could not, and tries again', async () => {
