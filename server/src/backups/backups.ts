@@ -40,9 +40,13 @@ export async function listBackups(dataDir: string): Promise<Backup[]> {
     return [{ name, by: kind.replace('before-', '') as Backup['by'], at: instantOf(stamp) }];
   });
   const sized = await Promise.all(
-    found.map(async (one) => ({ ...one, bytes: (await stat(path.join(dir, one.name))).size })),
+    found.map(async (one) => {
+      // Another one may have let go of it since.
+      const known = await stat(path.join(dir, one.name)).catch(() => null);
+      return known === null ? [] : [{ ...one, bytes: known.size }];
+    }),
   );
-  return sized.toSorted((a, b) => b.name.localeCompare(a.name));
+  return sized.flat().toSorted((a, b) => b.name.localeCompare(a.name));
 }
 
 /**
@@ -56,19 +60,32 @@ export async function makeBackup(input: {
   by: 'day' | 'hand';
   at: Date;
 }): Promise<Backup> {
-  const { db, by, at } = input;
+  const made = underWay.then(() => makeNext(input));
+  underWay = made.catch(() => undefined);
+  return made;
+}
+
+/** Copies are made one after another: each lets go of what the next one would look at. */
+let underWay: Promise<unknown> = Promise.resolve();
+
+async function makeNext({ db, by, at }: Parameters<typeof makeBackup>[0]): Promise<Backup> {
   const { sequelize, dataDir } = db;
-  const name = `${stampOf(at)}-${by}.sqlite`;
-  await copyDatabase(sequelize, path.join(backupsDir(dataDir), name));
+  let ms = at.getTime();
+  const nameOf = (): string => `${stampOf(new Date(ms))}-${by}.sqlite`;
+  while (existsSync(path.join(backupsDir(dataDir), nameOf()))) ms++;
+  const name = nameOf();
+  const file = path.join(backupsDir(dataDir), name);
+  await copyDatabase(sequelize, file);
+  const { size: bytes } = await stat(file);
   await letGo(dataDir);
-  return (await listBackups(dataDir)).find((one) => one.name === name)!;
+  return { name, by, at: new Date(ms).toISOString(), bytes };
 }
 
 async function letGo(dataDir: string): Promise<void> {
   const all = await listBackups(dataDir);
   for (const by of Object.keys(KEPT) as Backup['by'][])
     for (const { name } of all.filter((one) => one.by === by).slice(KEPT[by]))
-      await rm(path.join(backupsDir(dataDir), name));
+      await rm(path.join(backupsDir(dataDir), name), { force: true });
 }
 
 /**

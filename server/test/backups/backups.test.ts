@@ -46,6 +46,21 @@ async function untilPoured(url: string, isThere: (ids: string[]) => boolean): Pr
 }
 
 describe('backups', () => {
+  it('are made one after another, however many are asked for at once', () =>
+    inFolder(async (dataDir) => {
+      await lido(dataDir);
+      const db = await openDatabase(dataDir);
+      const from = Date.parse(LIDO_MORNING);
+      // Two in each millisecond.
+      const at = (i: number) => new Date(from + 2 * Math.floor(i / 2));
+      const made = await Promise.all(
+        Array.from({ length: 25 }, (_, i) => makeBackup({ db, by: 'hand', at: at(i) })),
+      );
+      expect(new Set(made.map(({ name }) => name)).size).to.equal(25);
+      expect(await listBackups(dataDir)).to.have.length(20);
+      await db.close();
+    })).timeout(90_000);
+
   it('hold what was acknowledged a moment ago, and come back from the page', () =>
     inFolder(async (dataDir) => {
       await lido(dataDir);
