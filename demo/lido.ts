@@ -111,6 +111,15 @@ export const lidoCoffees: readonly Body<Coffee>[] = [
   },
 ];
 
+const STEEPS = { use: 'steep', tareG: null, markMl: null } as const;
+const KEEPS = {
+  kind: 'pitcher',
+  shaken: false,
+  bagHoldsG: null,
+  fitsFridge: true,
+  use: 'jug',
+} as const;
+
 export const lidoVessels: readonly Body<Vessel>[] = [
   {
     id: 'bag-bucket',
@@ -121,6 +130,7 @@ export const lidoVessels: readonly Body<Vessel>[] = [
     shaken: false,
     bagHoldsG: 1600,
     fitsFridge: true,
+    ...STEEPS,
   },
   {
     id: 'tall-jar',
@@ -131,6 +141,7 @@ export const lidoVessels: readonly Body<Vessel>[] = [
     shaken: false,
     bagHoldsG: 1000,
     fitsFridge: true,
+    ...STEEPS,
   },
   {
     id: 'wide-jar',
@@ -141,6 +152,7 @@ export const lidoVessels: readonly Body<Vessel>[] = [
     shaken: false,
     bagHoldsG: null,
     fitsFridge: true,
+    ...STEEPS,
   },
   {
     id: 'pitcher',
@@ -151,6 +163,7 @@ export const lidoVessels: readonly Body<Vessel>[] = [
     shaken: false,
     bagHoldsG: 300,
     fitsFridge: true,
+    ...STEEPS,
   },
   {
     id: 'small-jar',
@@ -161,7 +174,14 @@ export const lidoVessels: readonly Body<Vessel>[] = [
     shaken: true,
     bagHoldsG: null,
     fitsFridge: true,
+    ...STEEPS,
   },
+  ...[
+    { id: 'jug-1', name: 'Jug 1', brimMl: 3200, heightMm: 290, tareG: 1240, markMl: 3000 },
+    { id: 'jug-2', name: 'Jug 2', brimMl: 3200, heightMm: 290, tareG: 1255, markMl: 3000 },
+    { id: 'jug-3', name: 'Jug 3', brimMl: 1600, heightMm: 240, tareG: 780, markMl: 1500 },
+    { id: 'jug-4', name: 'Jug 4', brimMl: 2100, heightMm: 250, tareG: 905, markMl: 2000 },
+  ].map((jug) => ({ ...jug, ...KEEPS })),
 ];
 
 /** What the lido pays, a kilogram. */
@@ -480,8 +500,7 @@ export interface LidoBatch {
   /** The jug that it was strained into, once it was. */
   readonly jug?: {
     readonly id: string;
-    readonly label: string;
-    readonly capacityMl: number;
+    readonly vesselId: string;
     /** Refractometer reading over the prediction. */
     readonly readOverPredicted: number;
     /** What was already poured from it, g. */
@@ -513,8 +532,7 @@ export const lidoBatches: readonly LidoBatch[] = [
     },
     jug: {
       id: 'lido-jug-1',
-      label: 'Jug 1',
-      capacityMl: 3000,
+      vesselId: 'jug-1',
       readOverPredicted: 0.97,
       pouredG: [620, 540, 430],
     },
@@ -533,8 +551,7 @@ export const lidoBatches: readonly LidoBatch[] = [
     },
     jug: {
       id: 'lido-jug-2',
-      label: 'Jug 2',
-      capacityMl: 3000,
+      vesselId: 'jug-2',
       readOverPredicted: 1.03,
       pouredG: [380, 310],
     },
@@ -553,8 +570,7 @@ export const lidoBatches: readonly LidoBatch[] = [
     },
     jug: {
       id: 'lido-jug-3',
-      label: 'Jug 3',
-      capacityMl: 1500,
+      vesselId: 'jug-3',
       readOverPredicted: 0.94,
       pouredG: [],
     },

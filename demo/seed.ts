@@ -71,15 +71,15 @@ async function brew(db: Database, { id, plan, startedHoursBefore, jug }: LidoBat
     id,
     seenVersion: 1,
     request: {
-      jugId: jug.id,
-      brewG: Math.round(predicted.brewG / 10) * 10,
+      jugs: [
+        {
+          jugId: jug.id,
+          vesselId: jug.vesselId,
+          massG: Math.round(predicted.brewG / 10) * 10,
+        },
+      ],
       strengthFrac: Math.round(predicted.strengthFrac * jug.readOverPredicted * 1e4) / 1e4,
     },
-  });
-  await db.write(async (transaction) => {
-    const { id: jugId, version: _, ...body } = await db.jugs.get(LIDO.shopId, jug.id, transaction);
-    const { label, capacityMl } = jug;
-    await db.jugs.restate(LIDO, { id: jugId, body: { ...body, label, capacityMl } }, transaction);
   });
   const jugs = createJugService(needs);
   for (const [i, massG] of jug.pouredG.entries()) {

@@ -138,6 +138,18 @@ export const CONSTANTS = {
     source: 'room that wet grounds take in the vessel',
     mark: 'practice',
   },
+  cupStrengthLowFrac: {
+    value: 0.0115,
+    unit: '',
+    source: 'SCA brewing standard, lower end of the strength of a cup',
+    mark: 'published',
+  },
+  cupStrengthHighFrac: {
+    value: 0.0145,
+    unit: '',
+    source: 'SCA brewing standard, upper end of the strength of a cup',
+    mark: 'published',
+  },
   headspaceFrac: {
     value: 0.15,
     unit: '',

@@ -10,10 +10,10 @@ import { openLidoServer, type LidoServer } from './lidoServer.ts';
 
 const PLAN: Plan = {
   coffeeId: 'slack-tide',
-  vesselId: 'tall-jar',
+  vesselId: 'wide-jar',
   grind: 'coarse',
-  doseG: 900,
-  waterG: 4500,
+  doseG: 400,
+  waterG: 2000,
   waterC: 12,
   wetting: 'stages',
   steep: [{ place: 'fridge', tempC: 4, hours: 18 }],
@@ -21,6 +21,8 @@ const PLAN: Plan = {
   bed: 'loose',
   filtration: { method: 'drain', rinseG: 0 },
 };
+
+const into = (jugId: string, massG: number) => ({ jugs: [{ jugId, massG }] });
 
 describe('batches and jugs', () => {
   let server: LidoServer;
@@ -34,7 +36,7 @@ describe('batches and jugs', () => {
     request(server.app).post(`/api/jugs/${jug}/entries`).send(body);
   const jugs = async () => (await request(server.app).get('/api/jugs')).body;
 
-  it('opens on the lido’s morning: two running batches, three jugs, four coffees, five vessels, the menu', async () => {
+  it('opens on the lido’s morning: two running batches, three jugs, four coffees, its vessels, the menu', async () => {
     const get = async (path: string) => (await request(server.app).get(path)).body;
     const batches = await get('/api/batches');
     expect(
@@ -42,7 +44,10 @@ describe('batches and jugs', () => {
     ).to.have.length(2);
     expect(await jugs()).to.have.length(3);
     expect(await get('/api/coffees')).to.have.length(4);
-    expect(await get('/api/vessels')).to.have.length(5);
+    const vessels = await get('/api/vessels');
+    const uses = vessels.map(({ use }: { use: string }) => use);
+    expect(uses.filter((use: string) => use === 'steep')).to.have.length(5);
+    expect(uses.filter((use: string) => use === 'jug')).to.have.length(4);
     expect(await get('/api/drinks')).to.have.length(lidoDrinks.length);
   });
 
@@ -72,7 +77,7 @@ describe('batches and jugs', () => {
     expect(Date.parse(body.endsAt) - Date.parse(startedAt)).to.equal(hours * 3_600_000);
     const tomorrow = { id: 'x', plan: PLAN, startedAt: '2026-06-15T06:40:00.000Z' };
     expect((await request(server.app).post('/api/batches').send(tomorrow)).status).to.equal(422);
-    const before = { jugId: 'j', brewG: 2000, strainedAt: '2026-06-12T17:00:00.000Z' };
+    const before = { ...into('j', 2000), strainedAt: '2026-06-12T17:00:00.000Z' };
     expect((await strain('last-night', '"1"', before)).body.detail).to.contain('before it began');
   });
 
@@ -80,7 +85,7 @@ describe('batches and jugs', () => {
     const first = await start('new-batch');
     const second = await start('new-batch');
     expect(second.body).to.deep.equal(first.body);
-    expect((await start('new-batch', { ...PLAN, doseG: 800 })).status).to.equal(409);
+    expect((await start('new-batch', { ...PLAN, doseG: 350 })).status).to.equal(409);
     const { body } = await request(server.app).get('/api/batches');
     expect(body.filter(({ id }: { id: string }) => id === 'new-batch')).to.have.length(1);
   });
@@ -98,30 +103,136 @@ describe('batches and jugs', () => {
     });
 
   it('are strained into a jug once, by whoever saw the present version', async () => {
-    const body = { jugId: 'new-jug', brewG: 2600, strengthFrac: 0.034 };
+    const body = { ...into('new-jug', 2600), strengthFrac: 0.034 };
     expect(
       (await request(server.app).post('/api/batches/lido-batch-4/strain').send(body)).status,
     ).to.equal(428);
     const stale = await strain('lido-batch-4', '"7"', body);
     expect(stale.status).to.equal(412);
     expect(stale.body.current).to.include({ id: 'lido-batch-4', version: 1 });
-    expect((await strain('lido-batch-4', '"1"', { ...body, brewG: 90_000 })).status).to.equal(422);
+    expect(
+      (await strain('lido-batch-4', '"1"', { ...body, ...into('new-jug', 90_000) })).status,
+    ).to.equal(422);
     expect((await strain('lido-batch-4', '"1"', body)).body).to.include({
       status: 'strained',
       version: 2,
     });
     // Sent again after a lost answer it is done already, whatever version was seen.
     expect((await strain('lido-batch-4', '"1"', body)).body).to.include({ version: 2 });
-    for (const other of [{ brewG: 2500 }, { strengthFrac: 0.03 }, { strengthFrac: undefined }])
+    for (const other of [
+      into('new-jug', 2500),
+      { strengthFrac: 0.03 },
+      { strengthFrac: undefined },
+    ])
       expect((await strain('lido-batch-4', '"1"', { ...body, ...other })).body).to.include({
         status: 409,
         code: 'already_exists',
       });
-    expect((await strain('lido-batch-4', '"2"', { ...body, jugId: 'other' })).status).to.equal(409);
+    expect((await strain('lido-batch-4', '"2"', into('other', 2600))).status).to.equal(409);
     const made = (await jugs()).find(({ id }: { id: string }) => id === 'new-jug');
     expect(made).to.include({ onHandG: 2600, strengthFrac: 0.034, readBy: 'refractometer' });
     // Seven days counting the day of making (FDA Food Code 3-501.17).
     expect(Date.parse(made.useBy) - Date.parse(made.madeAt)).to.equal(6 * 86_400_000);
+  });
+
+  it('fill several jugs of the shop at one strain, by mass or by volume, and say what does not fit', async () => {
+    const late = { strainedAt: '2026-06-13T06:30:00.000Z' };
+    const into = (...jugs: object[]) => ({ jugs, ...late });
+    const inUse = await strain(
+      'lido-batch-4',
+      '"1"',
+      into({ jugId: 'a', vesselId: 'jug-1', massG: 900 }),
+    );
+    expect(inUse.status).to.equal(409);
+    expect(inUse.body.detail).to.contain('Jug 1 still holds');
+    const tooMuch = await strain(
+      'lido-batch-4',
+      '"1"',
+      into({ jugId: 'a', vesselId: 'jug-4', volumeMl: 2600 }),
+    );
+    expect(tooMuch.status).to.equal(422);
+    expect(tooMuch.body.detail).to.contain('Jug 4 takes 2000 mL: 600 mL do not fit');
+    expect(tooMuch.body.issues[0].path).to.equal('jugs.0');
+    const { body } = await strain(
+      'lido-batch-4',
+      '"1"',
+      into({ jugId: 'a', vesselId: 'jug-4', volumeMl: 2000 }, { jugId: 'b', massG: 480 }),
+    );
+    expect(body).to.include({ status: 'strained', strengthBy: 'prediction', ...late });
+    const [a, b] = ['a', 'b'].map(
+      (id) => server.db.jugs.get('lido', id) as Promise<unknown> as Promise<Record<string, number>>,
+    );
+    expect(await a).to.include({ label: 'Jug 4', vesselId: 'jug-4', capacityMl: 2000 });
+    expect(await b).to.include({ onHandG: 480, capacityMl: null, strengthFrac: body.strengthFrac });
+    // 2 L of a concentrate of 3 to 4 % weigh a little more than 2 kg.
+    expect((await a)!['onHandG']).to.be.within(2015, 2045);
+    const full = { id: 'w', kind: 'watered', massG: 100 };
+    expect((await enter('a', full)).status).to.equal(409);
+    expect((await enter('b', full)).status).to.equal(201);
+  });
+
+  it('are predicted for the hours that they really had', async () => {
+    const startedAt = '2026-06-12T12:00:00.000Z';
+    const begin = () => request(server.app).post('/api/batches');
+    await begin().send({ id: 'whole', plan: PLAN, startedAt });
+    const whole = await strain('whole', '"1"', {
+      ...into('w', 1500),
+      strainedAt: '2026-06-13T06:00:00.000Z',
+    });
+    expect(whole.body.strengthFrac).to.be.closeTo(whole.body.predicted.strengthFrac, 1e-9);
+    await begin().send({ id: 'minute', plan: PLAN, startedAt: '2026-06-13T06:20:00.000Z' });
+    const minute = await strain('minute', '"1"', {
+      ...into('m', 1500),
+      strainedAt: '2026-06-13T06:21:00.000Z',
+    });
+    expect(minute.body.strengthFrac).to.be.below(0.25 * whole.body.strengthFrac);
+    const jug = await server.db.jugs.get('lido', 'm');
+    expect(jug.strengthFrac).to.equal(minute.body.strengthFrac);
+  });
+
+  it('are refused in a vessel that holds another one, with when it is free and which others are', async () => {
+    expect((await start('first')).status).to.equal(201);
+    const second = await start('second');
+    expect(second.status).to.equal(409);
+    expect(second.body.detail).to.match(
+      /^Wide jar 3 L holds Slack Tide, natural until Sun 01:40\. Free: /,
+    );
+    expect(second.body.detail).to.contain('Pitcher 2 L').and.not.to.contain('Bag bucket');
+    const anyOne = { ...PLAN, vesselId: 'any-vessel', coffeeId: 'usual-dark' };
+    for (const id of ['third', 'fourth']) expect((await start(id, anyOne)).status).to.equal(201);
+    // One that was forgotten, and was over before the first one began.
+    const startedAt = '2026-06-11T12:00:00.000Z';
+    const forgotten = { id: 'forgotten', plan: PLAN, startedAt };
+    expect((await request(server.app).post('/api/batches').send(forgotten)).status).to.equal(201);
+  });
+
+  it('take in a jug that was made elsewhere, once', async () => {
+    const elsewhere = {
+      id: 'carton',
+      label: 'Carton',
+      capacityMl: 1000,
+      onHandMl: 900,
+      madeAt: '2026-06-12T06:00:00.000Z',
+      estimate: { parts: { concentrate: 1, fill: 1 } },
+    };
+    const add = (over: object = {}) =>
+      request(server.app)
+        .post('/api/jugs')
+        .send({ ...elsewhere, ...over });
+    const { status, body } = await add();
+    expect(status).to.equal(201);
+    expect(body).to.include({ label: 'Carton', readBy: 'taste', capacityMl: 1000, batchId: null });
+    expect(body.strengthFrac).to.be.within(body.filledRange.low, body.filledRange.high);
+    expect(body).not.to.have.property('request');
+    expect((await add()).status).to.equal(201);
+    expect((await add({ onHandMl: 800 })).status).to.equal(409);
+    expect((await add({ id: 'x', onHandMl: 1200 })).status).to.equal(422);
+    expect((await add({ id: 'x', madeAt: '2026-07-12T06:00:00.000Z' })).status).to.equal(422);
+    expect((await jugs()).map(({ id }: { id: string }) => id)).to.include('carton');
+    expect((await enter('carton', { id: 'w', kind: 'watered', volumeMl: 250 })).status).to.equal(
+      409,
+    );
+    expect((await enter('carton', { id: 'p', kind: 'poured', massG: 300 })).status).to.equal(201);
   });
 
   it('keep each draw as a row, count a repeated one once, and take one back once', async () => {

@@ -35,14 +35,16 @@ describe('a clock that was put back', () => {
       const app = serve(0);
       const behind = async (of = app) => (await request(of).get('/api/shop')).body.clockBehindMs;
       const { plan } = (await request(app).get('/api/batches/lido-batch-4')).body;
-      await request(app).post('/api/batches').send({ id: 'new', plan });
+      await request(app)
+        .post('/api/batches')
+        .send({ id: 'new', plan: { ...plan, vesselId: 'any-vessel' } });
       expect(await behind()).to.equal(0);
       machineMs -= 3 * HOUR_MS;
       expect(await behind()).to.equal(3 * HOUR_MS);
       const strained = await request(app)
         .post('/api/batches/new/strain')
         .set('If-Match', '"1"')
-        .send({ jugId: 'new-jug', brewG: 2000 });
+        .send({ jugs: [{ jugId: 'new-jug', massG: 2000 }] });
       expect(strained.body.strainedAt).to.equal(strained.body.startedAt);
       // After a start too: what was written last is in the database.
       const again = serve(await db.latestMs());

@@ -43,10 +43,12 @@ export function explainPlan(input: {
   plan: Plan;
   model: BrewModel;
   /** Of a kilogram of coffee, in the shop's money. */
-  pricePerKg: number;
+  /** Of the coffee; null where it is not known. */
+  pricePerKg: number | null;
   result: PlanOutcome;
 }): Readonly<Record<Explained, Explanation>> {
   const { plan, model, pricePerKg, result } = input;
+  const price = pricePerKg === null ? 'not known' : round(pricePerKg, 2);
   const { equilibriumYieldFrac } = model;
   const { outcome } = result;
   const { doseG, waterG, filtration } = plan;
@@ -193,12 +195,12 @@ export function explainPlan(input: {
       equation: 'price · D/B',
       filledIn:
         outcome.brewMl > 0
-          ? `${round(pricePerKg, 2)} per kg · ${four(doseG / 1000)} kg/${four(outcome.brewMl / 1000)} L = ${round((pricePerKg * doseG) / outcome.brewMl, 2)} per L`
-          : `${round(pricePerKg, 2)} per kg · ${four(doseG / 1000)} kg, and nothing comes out`,
+          ? `${price} per kg · ${four(doseG / 1000)} kg/${four(outcome.brewMl / 1000)} L = ${pricePerKg === null ? 'not known' : round((pricePerKg * doseG) / outcome.brewMl, 2)} per L`
+          : `${price} per kg · ${four(doseG / 1000)} kg, and nothing comes out`,
       uses: [
         D,
         own('B', 'brew', `${four(outcome.brewMl)} mL`),
-        own('price', 'of a kilogram', round(pricePerKg, 2)),
+        own('price', 'of a kilogram', price),
       ],
       method: 'Coffee alone: what stays in the grounds is paid for too.',
     },

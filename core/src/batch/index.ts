@@ -31,5 +31,8 @@ export {
   strainBatchRequest,
   type StrainBatchRequest,
 } from './schema.ts';
+export { startedBatch, steepHoursOf, vesselOf } from './start.ts';
+export { predictStrain, strainTiming, type StrainTiming } from './strain.ts';
 export { roundedToBench, roundedToMeasures, splitBatch } from './split.ts';
+export { vesselInUse } from './vesselInUse.ts';
 export { strengthByDay } from './strengthByDay.ts';

@@ -10,7 +10,7 @@ import { batchCautions } from './cautions.ts';
 import type { MeasuredSteep } from './measuredSteep.ts';
 import { planInput, scoopOf } from './plan.ts';
 import type { PredictBatchRequest, PredictBatchResponse } from './predictSchema.ts';
-import type { Plan } from './schema.ts';
+import type { Plan, Prediction } from './schema.ts';
 
 const CURVE_POINTS = 121;
 
@@ -71,6 +71,30 @@ export function predictPlan(input: {
       tooLargeForFridge:
         vessel.fitsFridge === false && plan.steep.some(({ place }) => place === 'fridge'),
     }),
+  };
+}
+
+/** @returns an outcome and its range as they are kept with a batch */
+export function predictionOf({
+  outcome,
+  range,
+}: {
+  outcome: BrewOutcome;
+  range: BrewRange;
+}): Prediction {
+  const { extractionYieldFrac, releasedFrac, strengthFrac, strengthName } = outcome;
+  const { brewG, brewMl, retainedG, caffeineMgPerG } = outcome;
+  return {
+    extractionYieldFrac,
+    releasedFrac,
+    strengthFrac,
+    strengthName,
+    brewG,
+    brewMl,
+    retainedG,
+    caffeineMgPerG,
+    strengthLowFrac: range.strengthFrac.low,
+    strengthHighFrac: range.strengthFrac.high,
   };
 }
 

@@ -6,7 +6,13 @@ import { GRIND_NAMES } from '../coffee/grinds.ts';
 import { brewModelSchema, STEEP_PLACES, strengthNameSchema } from '../brew/schema.ts';
 import { BATCH_LIMITS } from '../brew/limits.ts';
 import { coffeeTraitsSchema } from '../coffee/schema.ts';
-import { authorSchema, documentFields, idSchema, instantSchema } from '../document/schema.ts';
+import {
+  authorSchema,
+  documentFields,
+  idSchema,
+  instantSchema,
+  nameSchema,
+} from '../document/schema.ts';
 
 /** One stretch of the steep in one place. */
 const planPieceSchema = z.strictObject({
@@ -48,6 +54,36 @@ const predictionSchema = z.object({
   strengthHighFrac: z.number(),
 });
 
+/** Most jugs that one strain fills. */
+const MOST_JUGS = 20;
+const strained = z.number().positive().max(BATCH_LIMITS.waterG);
+
+/** Straining a batch into jugs: what each got by mass or by volume, and a reading where there is one. */
+export const strainBatchRequest = z.strictObject({
+  jugs: z
+    .array(
+      z
+        .strictObject({
+          /** Of the jug that is made by it. */
+          jugId: idSchema,
+          /** The vessel of the shop that it is filled into. */
+          vesselId: idSchema.optional(),
+          label: nameSchema.optional(),
+          massG: strained.optional(),
+          volumeMl: strained.optional(),
+        })
+        .refine(
+          ({ massG, volumeMl }) => (massG === undefined) !== (volumeMl === undefined),
+          'Give either massG or volumeMl.',
+        ),
+    )
+    .min(1)
+    .max(MOST_JUGS),
+  strengthFrac: z.number().positive().max(0.3).optional(),
+  /** Any instant since it began; without it, now. */
+  strainedAt: instantSchema.optional(),
+});
+
 /** A batch that was started: the plan, the coffee and the prediction as they were then. */
 export const batchSchema = z.object({
   ...documentFields,
@@ -62,6 +98,13 @@ export const batchSchema = z.object({
   startedAt: instantSchema,
   endsAt: instantSchema,
   strainedAt: instantSchema.nullable(),
+  /** Strength of what came out, and whence it is known; null until it is strained. */
+  strengthFrac: z.number().nullable().default(null),
+  strengthBy: z.enum(['reading', 'prediction']).nullable().default(null),
+  /** What the hours and places that it really had lead to; null until it is strained. */
+  predictedAtStrain: predictionSchema.nullable().default(null),
+  /** The strain as it was told; null until then. */
+  strain: strainBatchRequest.nullable().default(null),
 });
 
 /** What can be noted of a batch as it really happened. */
@@ -119,15 +162,6 @@ export const startBatchRequest = z.strictObject({
   plan: planSchema,
   /** Any instant that is past; without it, now. */
   startedAt: instantSchema.optional(),
-});
-
-/** Straining a batch into a jug: what was weighed, and read where somebody read it. */
-export const strainBatchRequest = z.strictObject({
-  jugId: idSchema,
-  brewG: z.number().positive().max(BATCH_LIMITS.waterG),
-  strengthFrac: z.number().positive().max(0.3).optional(),
-  /** Any instant since it began; without it, now. */
-  strainedAt: instantSchema.optional(),
 });
 
 export type Plan = z.infer<typeof planSchema>;

@@ -22,7 +22,9 @@ export const brewModelSchema = z.strictObject({
   caffeineMgPerG: z.number().min(0).max(100),
 });
 
-/** A vessel to steep in. */
+const VESSEL_USES = ['steep', 'jug'] as const;
+
+/** A vessel of the shop. */
 export const vesselSchema = z.object({
   ...documentFields,
   name: nameSchema,
@@ -33,6 +35,12 @@ export const vesselSchema = z.object({
   /** Most coffee that its bag or insert takes, g; null without one. */
   bagHoldsG: z.number().positive().max(BATCH_LIMITS.doseG).nullable(),
   fitsFridge: z.boolean(),
+  /** What it is for: to steep in, or to keep concentrate in. */
+  use: z.enum(VESSEL_USES).default('steep'),
+  /** Empty on the scale, g; null where nobody weighed it. */
+  tareG: z.number().min(0).max(50_000).nullable().default(null),
+  /** Up to its full mark, mL; null where it has none. */
+  markMl: z.number().positive().max(200_000).nullable().default(null),
 });
 
 export type Vessel = z.infer<typeof vesselSchema>;

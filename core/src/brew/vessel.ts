@@ -1,5 +1,6 @@
 import { CONSTANTS } from '../constants.ts';
 import { waterDensityGPerMl } from '../matter/waterDensity.ts';
+import type { Vessel } from './schema.ts';
 
 const DISPLACED = CONSTANTS.groundsDisplaceMlPerG.value;
 
@@ -60,3 +61,34 @@ export function vesselFit(input: {
  */
 export const vesselTimeConstantS = (volumeMl: number): number =>
   CONSTANTS.vesselTimeSPerLitreThird.value * Math.cbrt(volumeMl / 1000);
+
+/** What a vessel takes as it is used: to its mark, or else to its brim, mL. */
+export const vesselTakesMl = ({ markMl, brimMl }: Pick<Vessel, 'markMl' | 'brimMl'>): number =>
+  markMl ?? brimMl;
+
+/** Identity of whatever vessel is at hand: one that is large enough, of which there are always more. */
+export const ANY_VESSEL_ID = 'any-vessel';
+
+/**
+ * A vessel for whoever has told of none: as large as a slurry and its headspace take.
+ *
+ * @param slurryMl water and wet grounds together, mL, above 0
+ */
+export const anyVessel = (slurryMl: number): Vessel => {
+  const brimMl = Math.min(200_000, slurryMl / (1 - CONSTANTS.headspaceFrac.value));
+  return {
+    id: ANY_VESSEL_ID,
+    version: 1,
+    name: 'Any vessel',
+    brimMl,
+    // As wide as high.
+    heightMm: Math.cbrt((4 * 1000 * brimMl) / Math.PI),
+    kind: 'jar',
+    shaken: false,
+    bagHoldsG: null,
+    fitsFridge: true,
+    use: 'steep',
+    tareG: null,
+    markMl: null,
+  };
+};

@@ -10,7 +10,7 @@ export const coffeeTraitsSchema = z.strictObject({
   decafFrac: z.number().min(0).max(1).default(0),
 });
 
-const ROASTS = ['light', 'medium', 'dark'] as const;
+export const ROASTS = ['light', 'medium', 'dark'] as const;
 
 /** A coffee on the shelf. */
 export const coffeeSchema = z.object({
@@ -18,8 +18,10 @@ export const coffeeSchema = z.object({
   name: nameSchema,
   ...coffeeTraitsSchema.shape,
   roast: z.enum(ROASTS),
-  roastedOn: z.iso.date(),
-  pricePerKg: z.number().min(0).max(10_000),
+  /** Null where it is not known. */
+  roastedOn: z.iso.date().nullable(),
+  /** Null where it is not known. */
+  pricePerKg: z.number().min(0).max(10_000).nullable(),
   /** Weighed once by the shop, g/mL of loose grounds; null for the table's. */
   looseDensityGPerMl: z.number().min(0.15).max(0.7).nullable(),
 });

@@ -81,14 +81,14 @@ const OVER_MARK = 1.02;
 /**
  * Whether coffee fits a jug.
  *
- * @param input.capacityMl to the jug's mark, mL
+ * @param input.capacityMl to the jug's mark, mL; null where it is not known, and anything fits
  * @returns the room that it takes, mL at 4 °C, and whether the jug has it
  */
-export function roomFor(input: JugContent & { capacityMl: number }): {
+export function roomFor(input: JugContent & { capacityMl: number | null }): {
   needMl: number;
   fits: boolean;
 } {
   const { capacityMl, ...content } = input;
   const needMl = storedCoffeeMl(content);
-  return { needMl, fits: needMl <= capacityMl * OVER_MARK };
+  return { needMl, fits: capacityMl === null || needMl <= capacityMl * OVER_MARK };
 }

@@ -6,17 +6,22 @@ export {
   ledgerRow,
   replay,
   type Content,
+  type FilledBy,
   type FilledJug,
   type JugState,
   type LedgerRow,
   type Replay,
   type ReplayedJug,
 } from './ledger.ts';
+export { madeElsewhere, type MadeElsewhere } from './madeElsewhere.ts';
 export {
   type Jug,
   type JugEntry,
   jugEntryRequest,
   type JugEntryRequest,
+  type JugEstimate,
   jugEntrySchema,
   jugSchema,
+  newJugRequest,
+  type NewJugRequest,
 } from './schema.ts';

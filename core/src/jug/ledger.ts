@@ -34,10 +34,13 @@ export const ledgerRow = <R extends Partial<LedgerRow>>(row: R) => ({
   ...row,
 });
 
+/** Whence the strength is known with which a jug was filled. */
+export type FilledBy = 'refractometer' | 'prediction' | 'taste';
+
 /** A jug as it was filled. */
 export interface FilledJug {
   readonly strengthFrac: number;
-  readonly readBy: 'refractometer' | 'prediction';
+  readonly readBy: FilledBy;
   readonly caffeineMgPerG: number;
   readonly pricePerKg: number | null;
   /** ISO instant. */
@@ -155,7 +158,7 @@ export const contentOfJug = ({
 /** A jug whose ledger is worked out again. */
 export interface ReplayedJug {
   readonly filled: FilledJug;
-  readonly capacityMl: number;
+  readonly capacityMl: number | null;
 }
 
 /**
@@ -232,7 +235,7 @@ const EMPTY: JugState = emptyJug({
 function whyImpossible(
   state: JugState,
   row: LedgerRow,
-  capacityMl: number,
+  capacityMl: number | null,
 ): 'too_little' | 'no_room' | null {
   if (state.onHandG < 0) return 'too_little';
   if (row.kind === 'filled') return null;

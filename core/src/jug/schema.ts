@@ -1,6 +1,14 @@
 import { z } from 'zod';
-import { authorSchema, documentFields, idSchema, instantSchema } from '../document/schema.ts';
+import {
+  authorSchema,
+  documentFields,
+  idSchema,
+  instantSchema,
+  nameSchema,
+} from '../document/schema.ts';
 import { BATCH_LIMITS } from '../brew/limits.ts';
+import { rangeSchema, STEEP_PLACES } from '../brew/schema.ts';
+import { GRIND_NAMES } from '../coffee/grinds.ts';
 
 /** What can happen to a jug. Blending takes from one jug and gives to another: two rows. */
 const JUG_ENTRY_KINDS = [
@@ -23,11 +31,16 @@ export const jugSchema = z.object({
   coffeeName: z.string(),
   batchId: idSchema.nullable(),
   strengthFrac: z.number(),
-  readBy: z.enum(['refractometer', 'prediction', 'balance']),
+  readBy: z.enum(['refractometer', 'prediction', 'taste', 'balance']),
+  /** 5th and 95th percentile of the strength with which it was filled; null for a reading. */
+  filledRange: rangeSchema.nullable().default(null),
   caffeineMgPerG: z.number(),
   /** What the coffee in it cost, for a kilogram of it as it was filled; null if unknown. */
   pricePerKg: z.number().nullable(),
-  capacityMl: z.number(),
+  /** To its mark, mL; null where it is not known. */
+  capacityMl: z.number().nullable(),
+  /** The vessel of the shop that it is; null where it is none. */
+  vesselId: idSchema.nullable().default(null),
   madeAt: instantSchema,
   useBy: instantSchema,
   onHandG: z.number(),
@@ -63,6 +76,49 @@ const EITHER = 'Give either massG or volumeMl.';
 /** When it was done; without it, now. */
 const at = instantSchema.optional();
 const note = z.string().max(200).default('');
+
+/** How strong a jug is that nobody read, as somebody can tell of it. */
+const estimateSchema = z.union([
+  z.strictObject({
+    /** Water over coffee, by mass. */
+    ratio: z.number().min(1).max(60),
+    hours: z.number().positive().max(BATCH_LIMITS.hours),
+    place: z.enum(STEEP_PLACES).default('fridge'),
+    grind: z.enum(GRIND_NAMES).default('coarse'),
+  }),
+  z.strictObject({
+    /** Parts by volume at which it tastes right: concentrate, and what is filled up with. */
+    parts: z.strictObject({
+      concentrate: z.number().positive().max(1000),
+      fill: z.number().min(0).max(1000),
+    }),
+  }),
+]);
+
+/** A jug that was filled elsewhere, or before Ratio. */
+export const newJugRequest = z
+  .strictObject({
+    id: idSchema,
+    label: nameSchema,
+    /** Of its own where it is no vessel of the shop; null where it is not known. */
+    capacityMl: z.number().positive().max(BATCH_LIMITS.volumeMl).nullable().optional(),
+    vesselId: idSchema.optional(),
+    onHandG: grams.optional(),
+    onHandMl: grams.optional(),
+    /** Any instant that is past. */
+    madeAt: instantSchema,
+    strengthFrac: z.number().positive().max(0.5).optional(),
+    estimate: estimateSchema.optional(),
+    coffeeId: idSchema.optional(),
+  })
+  .refine(
+    ({ onHandG, onHandMl }) => (onHandG === undefined) !== (onHandMl === undefined),
+    'Give either onHandG or onHandMl.',
+  )
+  .refine(
+    ({ strengthFrac, estimate }) => (strengthFrac === undefined) !== (estimate === undefined),
+    'Give either strengthFrac or estimate.',
+  );
 
 /** Something done to a jug, or an entry taken back. */
 export const jugEntryRequest = z.discriminatedUnion('kind', [
@@ -114,4 +170,6 @@ export const jugEntryRequest = z.discriminatedUnion('kind', [
 
 export type Jug = z.infer<typeof jugSchema>;
 export type JugEntry = z.infer<typeof jugEntrySchema>;
+export type JugEstimate = z.infer<typeof estimateSchema>;
+export type NewJugRequest = z.infer<typeof newJugRequest>;
 export type JugEntryRequest = z.infer<typeof jugEntryRequest>;

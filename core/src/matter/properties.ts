@@ -26,6 +26,10 @@ export function volumeMl(input: { composition: Composition; tempC: number }): nu
 export const storedCoffeeMl = (input: { massG: number; strengthFrac: number }): number =>
   volumeMl({ composition: coffeeOf(input), tempC: CONSTANTS.brewVolumeTempC.value });
 
+/** @returns mass of so much black coffee out of a jug, g; the inverse of `storedCoffeeMl` */
+export const massOfStoredG = (input: { volumeMl: number; strengthFrac: number }): number =>
+  input.volumeMl / storedCoffeeMl({ massG: 1, strengthFrac: input.strengthFrac });
+
 /** @returns density, g/mL, at a temperature of 0…110 °C; the composition must not be empty */
 export function densityGPerMl(input: { composition: Composition; tempC: number }): number {
   return massG(input.composition) / volumeMl(input);

@@ -3,7 +3,7 @@ import { isTwoWays, scanNumber } from './scanNumber.ts';
 import { scanUnit } from './scanUnit.ts';
 
 /** What a field holds, and so what it can understand. */
-export type Expected = Quantity | 'ratio' | 'temperature' | 'percent';
+export type Expected = Quantity | 'ratio' | 'number' | 'temperature' | 'percent';
 
 /** An amount that was understood, in the canonical unit of its quantity. */
 export interface ReadAmount {
@@ -34,6 +34,7 @@ const EXAMPLES: Readonly<Record<Expected, string>> = {
   volume: '350 mL, 3/4 L or 12 fl oz',
   time: '18 h, 12-14 h or 40 min',
   ratio: '1:6 or 6',
+  number: '12 or 3.5',
   temperature: '4 °C or 39 °F',
   percent: '3.4 %',
 };
@@ -60,8 +61,12 @@ export function readAmount(input: {
   if (text === '') return { ok: false, message: `Nothing is entered. Try ${wanted}.` };
   if (/^[-−]/.test(text)) return { ok: false, message: `It cannot be below zero. Try ${wanted}.` };
 
-  const ratio = /^1\s*(?::|to|in)\s*/i.exec(text);
-  if (ratio && accepts.includes('ratio')) return readRatio({ text, at: ratio[0].length, wanted });
+  if (accepts.includes('ratio')) {
+    const ratio = readRatio({ text, wanted });
+    if (ratio) return ratio;
+  }
+  if (/^overnight$/i.test(text) && accepts.includes('time'))
+    return { ok: true, quantity: 'time', value: OVERNIGHT_S, high: OVERNIGHT_S };
 
   const first = scanNumber({ text, at: 0 });
   if (!first) return { ok: false, message: `“${text}” has no number in front. Try ${wanted}.` };
@@ -90,13 +95,21 @@ export function readAmount(input: {
       value: low * own.canonical,
       high: high * own.canonical,
     };
-  const unit = scanUnit({ text: rest, at: 0 });
+  const scanned = scanUnit({ text: rest, at: 0 });
+  const unit = scanned && { ...scanned, value: asMeasured(scanned.value, accepts) };
   if (!unit || unit.end < rest.length) return compound({ low, rest, unit, accepts, wanted });
   const { quantity, canonical } = UNITS[unit.value];
   if (!accepts.includes(quantity))
     return { ok: false, message: `“${rest}” measures ${quantity}; here it takes ${wanted}.` };
   return { ok: true, quantity, value: low * canonical, high: high * canonical };
 }
+
+/** What "overnight" is where a number of hours is wanted (common practice). */
+const OVERNIGHT_S = 12 * 3600;
+
+/** An ounce of what is measured by volume is a fluid one; of coffee and ice it is a mass. */
+const asMeasured = (unit: UnitId, accepts: readonly Expected[]): UnitId =>
+  unit === 'ounce' && accepts[0] === 'volume' ? 'fluidOunce' : unit;
 
 /** From this many g, mL or s on a unit is so large that thousands of it are as odd as its thousandths. */
 const LARGE_UNIT = 50;
@@ -145,7 +158,7 @@ function compound(input: {
   const after = tail.slice(number.end).trim();
   const { quantity, canonical } = UNITS[unit.value];
   const isShareOfOne = after === '' && /and/i.test(joint) && number.value.valueOf() < 1;
-  const second = isShareOfOne ? unit.value : wholeUnit(after);
+  const second = isShareOfOne ? unit.value : wholeUnit(after, accepts);
   if (second === null || UNITS[second].quantity !== quantity) return unknown;
   if (!accepts.includes(quantity))
     return { ok: false, message: `“${rest}” measures ${quantity}; here it takes ${wanted}.` };
@@ -153,20 +166,28 @@ function compound(input: {
   return { ok: true, quantity, value: sum, high: sum };
 }
 
-function wholeUnit(text: string): UnitId | null {
+function wholeUnit(text: string, accepts: readonly Expected[]): UnitId | null {
   const unit = scanUnit({ text, at: 0 });
-  return unit && unit.end === text.length ? unit.value : null;
+  return unit && unit.end === text.length ? asMeasured(unit.value, accepts) : null;
 }
 
-function readRatio(input: {
+/** `1:6`, `2 to 1`, `half and half`: the second over the first. Null for what is no ratio at all. */
+function readRatio({
+  text,
+  wanted,
+}: {
   text: string;
-  at: number;
   wanted: string;
-}): ReadAmount | MisreadAmount {
-  const { text, at, wanted } = input;
-  const number = scanNumber({ text, at });
-  if (!number || text.slice(number.end).trim() !== '')
+}): ReadAmount | MisreadAmount | null {
+  if (/^(?:half and half|half-and-half|fifty-fifty|50[/:-]50)$/i.test(text))
+    return { ok: true, quantity: 'ratio', value: 1, high: 1 };
+  const first = scanNumber({ text, at: 0 });
+  const between = first && /^\s*(?::|to\b|in\b)\s*/i.exec(text.slice(first.end));
+  if (!first || !between) return null;
+  const second = scanNumber({ text, at: first.end + between[0].length });
+  const one = first.value.valueOf();
+  if (!second || text.slice(second.end).trim() !== '' || one === 0)
     return { ok: false, message: `“${text}” is not a ratio. Try ${wanted}.` };
-  const value = number.value.valueOf();
+  const value = second.value.valueOf() / one;
   return { ok: true, quantity: 'ratio', value, high: value };
 }

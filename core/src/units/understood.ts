@@ -29,6 +29,8 @@ function ways({ quantity }: ReadAmount, value: number): string[] {
       return [hours(value)];
     case 'ratio':
       return [`1:${Number(value.toFixed(2))}`];
+    case 'number':
+      return [String(Number(value.toFixed(4)))];
     case 'percent':
       return [`${Number((100 * value).toFixed(3))} %`];
   }

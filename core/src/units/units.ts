@@ -69,6 +69,8 @@ export const UNITS = {
   pint: us(US_FL_OZ_ML * 16, 'pt', 'pt', 'pint'),
   quart: us(US_FL_OZ_ML * 32, 'qt', 'qt', 'quart'),
   gallon: us(US_FL_OZ_ML * 128, 'gal', 'gal', 'gallon'),
+  drop: { ...metric('volume', 0.05, 'drop', 'drop'), source: 'bar practice', mark: 'practice' },
+  dash: { ...metric('volume', 0.6, 'dash', 'dash'), source: 'bar practice', mark: 'practice' },
   metricTeaspoon: metric('volume', 5, 'metric tsp', 'metric tsp', 'metric teaspoon'),
   metricTablespoon: metric('volume', 15, 'metric tbsp', 'metric tbsp', 'metric tablespoon'),
   metricCup: metric('volume', 250, 'metric cup', 'metric cup'),

@@ -27,7 +27,7 @@ const snake = (name: string): string =>
 
 const filledSchema = z.object({
   strengthFrac: z.number(),
-  readBy: z.enum(['refractometer', 'prediction']),
+  readBy: z.enum(['refractometer', 'prediction', 'taste']),
   caffeineMgPerG: z.number(),
   pricePerKg: z.number().nullable(),
   useBy: instantSchema,
@@ -51,7 +51,7 @@ export const LINE_SCHEMAS: Readonly<Record<ShopTable, z.ZodType>> = {
   sample_sets: of(sampleSetSchema),
   batches: of(batchSchema),
   batch_actuals: batchActualSchema,
-  jugs: of(jugSchema).extend({ filled: filledSchema }),
+  jugs: of(jugSchema).extend({ filled: filledSchema, request: z.unknown().optional() }),
   jug_entries: jugEntrySchema.omit({ undone: true }).extend({
     undoes: idSchema.nullable(),
     useBy: instantSchema.nullable(),

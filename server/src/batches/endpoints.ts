@@ -47,7 +47,8 @@ export const batchEndpoints = (batches: BatchService): readonly Endpoint[] => [
   endpoint({
     method: 'post',
     path: '/api/batches/{id}/strain',
-    summary: 'Strain a batch into a jug; needs If-Match with the version that was seen',
+    summary:
+      'Strain a batch into one jug or several; needs If-Match with the version that was seen',
     body: strainBatchRequest,
     answer: batchSchema,
     handle: ({ caller, body, params, seenVersion }) =>

@@ -1,20 +1,23 @@
 import { isDeepStrictEqual } from 'node:util';
 import {
-  predictPlan,
+  predictStrain,
+  startedBatch,
+  steepHoursOf,
+  vesselInUse,
+  vesselOf,
   type Batch,
   type BatchActual,
   type BatchInFull,
   type NoteActualRequest,
   type Plan,
-  type PlanOutcome,
   type Prediction,
   type StartBatchRequest,
   type StrainBatchRequest,
 } from '@ratio/core/batch';
-import { modelOf } from '@ratio/core/brew';
-import { useBy } from '@ratio/core/calendar';
-import type { Coffee } from '@ratio/core/coffee';
-import { CONSTANTS } from '@ratio/core/constants';
+import type { Vessel } from '@ratio/core/brew';
+import { dayAndTime } from '@ratio/core/calendar';
+import { usualCoffee } from '@ratio/core/coffee';
+import { massOfStoredG } from '@ratio/core/matter';
 import type { Transaction } from 'sequelize';
 import type { Caller } from '../caller.ts';
 import type { Changes } from '../changes/changes.ts';
@@ -22,7 +25,7 @@ import type { Clock } from '../clock.ts';
 import type { Database } from '../database/database.ts';
 import { answered } from '../database/rows.ts';
 import { derivedId } from '../derivedId.ts';
-import { fillJug, type NewJug } from '../jugs/service.ts';
+import { fillJug, useByOf, vesselsOfJugs } from '../jugs/filling.ts';
 import { ProblemError } from '../problem.ts';
 
 export interface BatchService {
@@ -46,52 +49,115 @@ interface Needs {
   readonly changes: Changes;
 }
 
-const HOUR_MS = 3_600_000;
 const NOTHING_NOTED = { massG: null, tempC: null, strengthFrac: null, note: '' };
 
 /** @returns the use cases of a batch, each in one transaction */
 export function createBatchService({ db, clock, changes }: Needs): BatchService {
   const { batches, batchActuals, write } = db;
 
-  async function predict(shopId: string, plan: Plan, transaction: Transaction) {
+  /** The batch that a plan begins. */
+  async function begun(
+    shopId: string,
+    { plan, startedAt }: { plan: Plan; startedAt: Date },
+    transaction: Transaction,
+  ) {
     const [coffee, vessel] = await Promise.all([
-      db.coffees.get(shopId, plan.coffeeId, transaction),
-      db.vessels.get(shopId, plan.vesselId, transaction),
+      usualCoffee(plan.coffeeId) ?? db.coffees.get(shopId, plan.coffeeId, transaction),
+      vesselOf(plan, []) ?? db.vessels.get(shopId, plan.vesselId, transaction),
     ]);
-    const { solubleFrac, robustaFrac, decafFrac } = coffee;
-    const traits = { solubleFrac, robustaFrac, decafFrac };
-    const model = modelOf(coffee);
-    const predicted = predictPlan({ plan, model, vessel, horizonHours: 1 });
-    if (predicted.fit.fit === 'overflows')
+    const { batch, fit } = startedBatch({ plan, coffee, vessel, startedAt });
+    if (fit.fit === 'overflows')
       throw new ProblemError('out_of_range', `It does not go into ${vessel.name}.`, {
         issues: [{ path: 'plan.waterG', message: 'Take less water, or a larger vessel.' }],
       });
-    return { coffee, traits, model, vessel, predicted };
+    await requireFree({ shopId, plan, vessel, startedAt, transaction });
+    return batch;
   }
 
-  /** Whether this very strain was done already; another one into the same jug is refused. */
-  async function isRepeatedStrain(of: {
+  /** A vessel holds one batch at a time; of any vessel there are always more. */
+  async function requireFree(of: {
     shopId: string;
-    batch: Batch;
-    request: StrainBatchRequest;
+    plan: Plan;
+    vessel: Vessel;
+    startedAt: Date;
     transaction: Transaction;
-  }): Promise<boolean> {
-    const { shopId, batch, request, transaction } = of;
-    const asked = strainedActuals({ id: batch.id, request, at: '' });
-    const found = await Promise.all(
-      STRAIN_NOTES.map((what) =>
-        batchActuals.find(shopId, derivedId(request.jugId, what), transaction),
-      ),
+  }): Promise<void> {
+    const { shopId, plan, vessel, startedAt, transaction } = of;
+    const all = await batches.list(shopId, { is: { status: 'steeping' } }, transaction);
+    const inIt = vesselInUse({
+      batches: all,
+      vesselId: vessel.id,
+      startMs: startedAt.getTime(),
+      hours: steepHoursOf(plan),
+      nowMs: clock.now().getTime(),
+    });
+    if (!inIt) return;
+    const [vessels, { zone }] = await Promise.all([
+      db.vessels.list(shopId, {}, transaction),
+      db.shops.get(shopId, shopId, transaction),
+    ]);
+    const others = vessels
+      .filter(({ id, use }) => use !== 'jug' && !all.some((one) => one.plan.vesselId === id))
+      .map(({ name }) => name);
+    const until = dayAndTime({ atMs: Date.parse(inIt.endsAt), zone });
+    throw new ProblemError(
+      'not_possible_now',
+      `${vessel.name} holds ${inIt.coffeeName} until ${until}. ${others.length > 0 ? `Free: ${others.join(', ')}.` : 'Strain it first.'}`,
+      { issues: [{ path: 'plan.vesselId', message: `In use by batch ${inIt.id}.` }] },
     );
-    const known = found.flatMap((one) => (one === null ? [] : [answered(one)]));
-    if (known.length === 0) return false;
-    const facts = ({ at: _, ...actual }: Omit<BatchActual, 'author'>) => actual;
-    const isSame = isDeepStrictEqual(
-      known.map(({ author: _, ...row }) => facts(row)),
-      asked.map(facts),
+  }
+
+  /** What a strain leads to: the batch as it is then, its jugs, and what is noted of it. */
+  async function strainedBatch(of: {
+    shopId: string;
+    current: Batch;
+    request: StrainBatchRequest;
+    strainedAt: Date;
+    transaction: Transaction;
+  }) {
+    const { shopId, current, request, transaction } = of;
+    const strainedAt = of.strainedAt.toISOString();
+    const actuals = await batchActuals.about(shopId, current.id, transaction);
+    const predicted = predictStrain({ batch: current, actuals: actuals.map(answered), strainedAt });
+    const strengthFrac = request.strengthFrac ?? predicted.strengthFrac;
+    const masses = request.jugs.map(
+      ({ massG, volumeMl = 0 }) => massG ?? massOfStoredG({ volumeMl, strengthFrac }),
     );
-    if (isSame) return true;
-    throw new ProblemError('already_exists', 'Something else was strained into this jug.');
+    const brewG = masses.reduce((sum, massG) => sum + massG, 0);
+    requireNoMore(current, brewG);
+    const [coffee, { zone }, standing] = await Promise.all([
+      usualCoffee(current.plan.coffeeId) ??
+        db.coffees.find(shopId, current.plan.coffeeId, transaction),
+      db.shops.get(shopId, shopId, transaction),
+      vesselsOfJugs(db, { shopId, transaction }),
+    ]);
+    const shared = {
+      coffeeName: current.coffeeName,
+      batchId: current.id,
+      ...strengthOf({ predicted, strengthFrac, isRead: request.strengthFrac !== undefined }),
+      pricePerKg:
+        coffee?.pricePerKg == null ? null : (coffee.pricePerKg * current.plan.doseG) / brewG,
+      madeAt: strainedAt,
+      useBy: useByOf(strainedAt, zone),
+    };
+    const jugs = request.jugs.map(({ jugId, vesselId, label }, i) => {
+      const massG = masses[i]!;
+      const path = `jugs.${i}`;
+      const into = standing.take({ vesselId, massG, strengthFrac, path });
+      const usual = into.label ?? `${current.coffeeName}, ${current.vesselName}`;
+      return { jugId, massG, jug: { ...shared, ...into, label: label ?? usual } };
+    });
+    const batch: Batch = {
+      ...current,
+      status: 'strained',
+      strainedAt,
+      strengthFrac,
+      strengthBy: request.strengthFrac === undefined ? 'prediction' : 'reading',
+      predictedAtStrain: predicted,
+      strain: request,
+    };
+    const of1 = { batchId: current.id, request, at: strainedAt, brewG };
+    return { batch, jugs, actuals: strainedActuals(of1) };
   }
 
   async function inFull(caller: Caller, id: string): Promise<BatchInFull> {
@@ -109,25 +175,8 @@ export function createBatchService({ db, clock, changes }: Needs): BatchService 
       const batch = await write(async (transaction) => {
         const before = await batches.find(shopId, id, transaction);
         if (before) return repeated(before, { plan, at });
-        const { coffee, traits, model, vessel, predicted } = await predict(
-          shopId,
-          plan,
-          transaction,
-        );
         const startedAt = clock.momentOf(at);
-        const hours = plan.steep.reduce((sum, piece) => sum + piece.hours, 0);
-        const body: Omit<Batch, 'id' | 'version'> = {
-          coffeeName: coffee.name,
-          vesselName: vessel.name,
-          coffee: traits,
-          model,
-          plan,
-          predicted: predictionOf(predicted),
-          status: 'steeping',
-          startedAt: startedAt.toISOString(),
-          endsAt: new Date(startedAt.getTime() + hours * HOUR_MS).toISOString(),
-          strainedAt: null,
-        };
+        const body = await begun(shopId, { plan, startedAt }, transaction);
         return batches.save(caller, { id, seenVersion: 0, body }, transaction);
       });
       changes.publish(caller, { noun: 'batches', id });
@@ -159,31 +208,18 @@ export function createBatchService({ db, clock, changes }: Needs): BatchService 
       const { shopId } = caller;
       const batch = await write(async (transaction) => {
         const current = await batches.get(shopId, id, transaction);
-        if (await isRepeatedStrain({ shopId, batch: current, request, transaction }))
-          return current;
-        requireStrainable(current, seenVersion, request);
+        if (isDeepStrictEqual(current.strain, request)) return current;
+        requireStrainable(current, seenVersion);
         const strainedAt = strainedWhen(current, clock.momentOf(request.strainedAt), request);
-        const { zone } = await db.shops.get(shopId, shopId, transaction);
-        const coffee = await db.coffees.find(shopId, current.plan.coffeeId, transaction);
-        await fillJug(db, {
-          caller,
-          transaction,
-          id: request.jugId,
-          massG: request.brewG,
-          jug: jugOf({ batch: current, request, strainedAt, coffee, zone }),
-        });
-        for (const actual of strainedActuals({ id, request, at: strainedAt.toISOString() }))
-          await batchActuals.add(caller, actual, transaction);
-        const { id: _, version: __, ...body } = current;
-        const strained = {
-          ...body,
-          status: 'strained' as const,
-          strainedAt: strainedAt.toISOString(),
-        };
-        return batches.save(caller, { id, seenVersion, body: strained }, transaction);
+        const strained = await strainedBatch({ shopId, current, request, strainedAt, transaction });
+        for (const { jugId, massG, jug } of strained.jugs)
+          await fillJug(db, { caller, transaction, id: jugId, massG, jug });
+        for (const actual of strained.actuals) await batchActuals.add(caller, actual, transaction);
+        const { id: _, version: __, ...body } = strained.batch;
+        return batches.save(caller, { id, seenVersion, body }, transaction);
       });
       changes.publish(caller, { noun: 'batches', id });
-      changes.publish(caller, { noun: 'jugs', id: request.jugId });
+      for (const { jugId } of request.jugs) changes.publish(caller, { noun: 'jugs', id: jugId });
       return batch;
     },
   };
@@ -199,22 +235,20 @@ function repeated(before: Batch, { plan, at }: { plan: Plan; at: string | undefi
   );
 }
 
-function requireStrainable(
-  current: Batch,
-  seenVersion: number | null,
-  { brewG }: StrainBatchRequest,
-): void {
+function requireStrainable(current: Batch, seenVersion: number | null): void {
   if (seenVersion === null)
     throw new ProblemError('version_required', 'Send the version that you saw as If-Match.');
+  if (current.status !== 'steeping')
+    throw new ProblemError('already_exists', 'This batch is strained already.', { current });
   if (seenVersion !== current.version)
     throw new ProblemError('stale', 'Somebody else changed this batch first.', { current });
-  if (current.status !== 'steeping')
-    throw new ProblemError('not_possible_now', 'This batch is strained already.');
-  const { doseG, waterG, filtration } = current.plan;
+}
+
+function requireNoMore({ plan: { doseG, waterG, filtration } }: Batch, brewG: number): void {
   const inputG = doseG + waterG + filtration.rinseG;
   if (brewG > inputG)
     throw new ProblemError('out_of_range', 'More brew than what went in.', {
-      issues: [{ path: 'brewG', message: `At most ${Math.round(inputG)} g went in.` }],
+      issues: [{ path: 'jugs', message: `At most ${Math.round(inputG)} g went in.` }],
     });
 }
 
@@ -228,68 +262,34 @@ function strainedWhen({ startedAt }: Batch, at: Date, request: StrainBatchReques
   return new Date(startedAt);
 }
 
-/** What straining notes, each under an identity of its own that follows from the jug's. */
-const STRAIN_NOTES = ['strained', 'read'] as const;
-
-/** What straining notes: what came out, and the reading where there is one. */
+/** What straining notes, each under an identity of its own that follows from the batch's. */
 function strainedActuals(of: {
-  id: string;
+  batchId: string;
   request: StrainBatchRequest;
   at: string;
+  brewG: number;
 }): Omit<BatchActual, 'author'>[] {
-  const { id, request, at } = of;
-  const { jugId, brewG, strengthFrac } = request;
-  const row = { ...NOTHING_NOTED, batchId: id, at };
+  const { batchId, request, at, brewG } = of;
+  const row = { ...NOTHING_NOTED, batchId, at };
+  const { strengthFrac } = request;
   return [
-    { ...row, id: derivedId(jugId, 'strained'), kind: 'strained', massG: brewG },
+    { ...row, id: derivedId(batchId, 'strained'), kind: 'strained', massG: brewG },
     ...(strengthFrac === undefined
       ? []
-      : [{ ...row, id: derivedId(jugId, 'read'), kind: 'read' as const, strengthFrac }]),
+      : [{ ...row, id: derivedId(batchId, 'read'), kind: 'read' as const, strengthFrac }]),
   ];
 }
 
-function predictionOf({ outcome, range }: Pick<PlanOutcome, 'outcome' | 'range'>): Prediction {
-  const { extractionYieldFrac, releasedFrac, strengthFrac, strengthName } = outcome;
-  const { brewG, brewMl, retainedG, caffeineMgPerG } = outcome;
-  return {
-    extractionYieldFrac,
-    releasedFrac,
-    strengthFrac,
-    strengthName,
-    brewG,
-    brewMl,
-    retainedG,
-    caffeineMgPerG,
-    strengthLowFrac: range.strengthFrac.low,
-    strengthHighFrac: range.strengthFrac.high,
-  };
-}
-
-function jugOf(of: {
-  batch: Batch;
-  request: StrainBatchRequest;
-  strainedAt: Date;
-  coffee: Coffee | null;
-  zone: string;
-}): NewJug {
-  const { batch, request, strainedAt, coffee, zone } = of;
-  const { predicted } = batch;
-  const strengthFrac = request.strengthFrac ?? predicted.strengthFrac;
-  const { atMs } = useBy({ fromMs: strainedAt.getTime(), days: CONSTANTS.keepDays.value, zone });
-  return {
-    label: `${batch.coffeeName}, ${batch.vesselName}`,
-    coffeeName: batch.coffeeName,
-    batchId: batch.id,
-    strengthFrac,
-    readBy: request.strengthFrac === undefined ? 'prediction' : 'refractometer',
-    // Caffeine comes out with the solids: a stronger reading holds more of both.
-    caffeineMgPerG:
-      predicted.strengthFrac === 0
-        ? 0
-        : (predicted.caffeineMgPerG * strengthFrac) / predicted.strengthFrac,
-    pricePerKg: coffee ? (coffee.pricePerKg * batch.plan.doseG) / request.brewG : null,
-    capacityMl: Math.ceil(request.brewG / 500) * 500,
-    madeAt: strainedAt.toISOString(),
-    useBy: new Date(atMs).toISOString(),
-  };
-}
+/** How strong what came out is, and whence that is known. */
+const strengthOf = (of: { predicted: Prediction; strengthFrac: number; isRead: boolean }) => ({
+  strengthFrac: of.strengthFrac,
+  readBy: of.isRead ? ('refractometer' as const) : ('prediction' as const),
+  filledRange: of.isRead
+    ? null
+    : { low: of.predicted.strengthLowFrac, high: of.predicted.strengthHighFrac },
+  // Caffeine comes out with the solids: a stronger reading holds more of both.
+  caffeineMgPerG:
+    of.predicted.strengthFrac === 0
+      ? 0
+      : (of.predicted.caffeineMgPerG * of.strengthFrac) / of.predicted.strengthFrac,
+});

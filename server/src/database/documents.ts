@@ -39,10 +39,13 @@ export type Remove = Pick<Save<unknown>, 'id' | 'seenVersion'>;
 
 /** The documents of one table, each shop's its own. */
 export interface Documents<T extends Identified> {
-  /** All of a shop's, or those whose columns are above something. */
+  /** All of a shop's, or those whose columns are above something, or are something. */
   readonly list: (
     shopId: string,
-    only?: { readonly above?: { readonly [K in keyof T]?: number } },
+    only?: {
+      readonly above?: { readonly [K in keyof T]?: number };
+      readonly is?: { readonly [K in keyof T]?: T[K] };
+    },
     transaction?: Transaction,
   ) => Promise<T[]>;
   readonly find: (shopId: string, id: string, transaction?: Transaction) => Promise<T | null>;
@@ -192,10 +195,10 @@ export function createDocuments<T extends Identified>(
   ): Promise<R> => (transaction ? work(transaction) : write(work));
 
   return {
-    list: async (shopId, { above = {} } = {}, transaction) => {
+    list: async (shopId, { above = {}, is = {} } = {}, transaction) => {
       const beyond = Object.entries(above).map(([key, value]) => [key, { [Op.gt]: value }]);
       const rows = await model.findAll({
-        where: { ...Object.fromEntries(beyond), shopId },
+        where: { ...Object.fromEntries(beyond), ...is, shopId },
         order: order(),
         raw: true,
         transaction: transaction ?? null,

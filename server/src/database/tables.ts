@@ -31,7 +31,11 @@ interface StoredSession {
 }
 
 /** A jug as it was filled, and what its ledger has made of it. */
-export type StoredJug = Jug & { readonly filled: FilledJug };
+export type StoredJug = Jug & {
+  readonly filled: FilledJug;
+  /** What was asked for where it was filled elsewhere; null where a batch was strained into it. */
+  readonly request?: object | null;
+};
 
 /** A row of a jug's ledger, as it is written. */
 export type StoredJugRow = LedgerRow & {

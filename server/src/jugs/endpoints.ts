@@ -1,4 +1,10 @@
-import { jugEntryRequest, jugEntrySchema, jugSchema, type JugEntryRequest } from '@ratio/core/jug';
+import {
+  jugEntryRequest,
+  jugEntrySchema,
+  jugSchema,
+  newJugRequest,
+  type JugEntryRequest,
+} from '@ratio/core/jug';
 import { mayDo } from '@ratio/core/shop';
 import { z } from 'zod';
 import { endpoint, idOf, type Endpoint } from '../endpoint.ts';
@@ -16,6 +22,16 @@ export const jugEndpoints = (jugs: JugService): readonly Endpoint[] => [
     summary: 'Every jug that holds something, oldest first',
     answer: z.array(jugSchema),
     handle: ({ caller }) => jugs.list(caller),
+  }),
+  endpoint({
+    method: 'post',
+    path: '/api/jugs',
+    summary:
+      'Take in a jug that was filled elsewhere: its strength read, by the ratio and hours it was made with, or by the parts at which it tastes right; sent again with the same id it counts once',
+    body: newJugRequest,
+    answer: jugSchema,
+    status: 201,
+    handle: ({ caller, body }) => jugs.add(caller, body),
   }),
   endpoint({
     method: 'get',

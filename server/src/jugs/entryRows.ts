@@ -117,7 +117,7 @@ function takeFrom(jug: Jug, massG: number): number {
 
 function requireRoom({ capacityMl }: Jug, { onHandG: massG, strengthFrac }: JugState): void {
   const { needMl, fits } = roomFor({ capacityMl, massG, strengthFrac });
-  if (!fits)
+  if (!fits && capacityMl !== null)
     throw new ProblemError(
       'not_possible_now',
       `The jug holds ${Math.round(capacityMl)} mL, and this would be ${Math.round(needMl)} mL. Add less, or draw some off first.`,

@@ -1,5 +1,14 @@
 import { isDeepStrictEqual } from 'node:util';
-import type { FilledJug, Jug, JugEntry, JugEntryRequest, JugState } from '@ratio/core/jug';
+import { usualCoffee } from '@ratio/core/coffee';
+import { massOfStoredG } from '@ratio/core/matter';
+import {
+  madeElsewhere,
+  type Jug,
+  type JugEntry,
+  type JugEntryRequest,
+  type JugState,
+  type NewJugRequest,
+} from '@ratio/core/jug';
 import type { Transaction } from 'sequelize';
 import type { Caller } from '../caller.ts';
 import type { Changes } from '../changes/changes.ts';
@@ -7,9 +16,9 @@ import type { Clock } from '../clock.ts';
 import type { Database } from '../database/database.ts';
 import { answered, type Written } from '../database/rows.ts';
 import type { StoredJug, StoredJugRow } from '../database/tables.ts';
-import { derivedId } from '../derivedId.ts';
 import { ProblemError } from '../problem.ts';
-import { blendRows, ownRow, rowOf, type Entered } from './entryRows.ts';
+import { blendRows, ownRow, type Entered } from './entryRows.ts';
+import { fillJug, useByOf, vesselsOfJugs } from './filling.ts';
 import { undoEntry, type Undone } from './undo.ts';
 
 export interface JugService {
@@ -18,6 +27,8 @@ export interface JugService {
   readonly get: (caller: Caller, id: string) => Promise<Jug>;
   /** A jug's ledger, the latest row first. */
   readonly entries: (caller: Caller, id: string) => Promise<JugEntry[]>;
+  /** Takes in a jug that was filled elsewhere; sent again with the same id it counts once. */
+  readonly add: (caller: Caller, request: NewJugRequest) => Promise<Jug>;
   readonly enter: (caller: Caller, input: { id: string; request: JugEntryRequest }) => Promise<Jug>;
 }
 
@@ -27,7 +38,7 @@ interface Needs {
   readonly changes: Changes;
 }
 
-const jugOf = ({ filled: _, ...jug }: StoredJug): Jug => jug;
+const jugOf = ({ filled: _, request: __, ...jug }: StoredJug): Jug => jug;
 
 /** @returns the use cases of the jugs, each in one transaction */
 export function createJugService({ db, clock, changes }: Needs): JugService {
@@ -59,6 +70,48 @@ export function createJugService({ db, clock, changes }: Needs): JugService {
       const rows = await jugEntries.about(shopId, id);
       const undone = new Set(rows.map(({ undoes }) => undoes));
       return rows.map((row) => ({ ...shownRow(row), undone: undone.has(row.id) })).toReversed();
+    },
+
+    add: async (caller, request) => {
+      const { shopId } = caller;
+      const { id, coffeeId, vesselId, label, onHandG, onHandMl = 0 } = request;
+      await write(async (transaction) => {
+        const before = await jugs.find(shopId, id, transaction);
+        if (before && isDeepStrictEqual(before.request, request)) return;
+        const [shop, coffee, standing] = await Promise.all([
+          db.shops.get(shopId, shopId, transaction),
+          coffeeId === undefined
+            ? undefined
+            : (usualCoffee(coffeeId) ?? db.coffees.get(shopId, coffeeId, transaction)),
+          vesselsOfJugs(db, { shopId, transaction }),
+        ]);
+        const { range, ...known } = madeElsewhere({ ...request, ...shop, coffee });
+        const { strengthFrac } = known;
+        const massG = onHandG ?? massOfStoredG({ volumeMl: onHandMl, strengthFrac });
+        const madeAt = clock.momentOf(request.madeAt).toISOString();
+        const { vesselId: into, capacityMl } = standing.take({
+          vesselId,
+          massG,
+          strengthFrac,
+          path: 'onHandG',
+          ...(request.capacityMl == null ? {} : { capacityMl: request.capacityMl }),
+        });
+        const jug = {
+          ...known,
+          filledRange: range,
+          label,
+          coffeeName: coffee?.name ?? '',
+          batchId: null,
+          vesselId: into,
+          capacityMl,
+          pricePerKg: null,
+          madeAt,
+          useBy: useByOf(madeAt, shop.zone),
+        };
+        await fillJug(db, { caller, transaction, id, massG, jug, request });
+      });
+      changes.publish(caller, { noun: 'jugs', id });
+      return jugOf(await jugs.get(shopId, id));
     },
 
     enter: async (caller, { id, request }) => {
@@ -117,33 +170,4 @@ async function restate(
   const { onHandG, lastEntryId, strengthFrac, readBy, caffeineMgPerG, pricePerKg, useBy } = state;
   const now = { onHandG, lastEntryId, strengthFrac, readBy, caffeineMgPerG, pricePerKg, useBy };
   await db.jugs.restate(caller, { id, body: { ...body, ...now } }, transaction);
-}
-
-/** A jug as somebody fills it. */
-export interface NewJug extends FilledJug {
-  readonly label: string;
-  readonly coffeeName: string;
-  readonly batchId: string | null;
-  readonly capacityMl: number;
-  readonly madeAt: string;
-}
-
-/** Makes a jug and its first ledger row, inside the transaction of whoever fills it. */
-export async function fillJug(
-  db: Database,
-  of: { caller: Caller; transaction: Transaction; id: string; massG: number; jug: NewJug },
-): Promise<void> {
-  const { caller, transaction, id, massG, jug } = of;
-  if (await db.jugs.find(caller.shopId, id, transaction))
-    throw new ProblemError('already_exists', 'A jug with this id exists.');
-  const { strengthFrac, readBy, caffeineMgPerG, pricePerKg, useBy } = jug;
-  const filled = { strengthFrac, readBy, caffeineMgPerG, pricePerKg, useBy };
-  const body = { ...jug, filled, onHandG: massG, lastEntryId: null };
-  await db.jugs.save(caller, { id, seenVersion: 0, body }, transaction);
-  const row = { jugId: id, id: derivedId(id, 'filled'), kind: 'filled' as const, massG };
-  await db.jugEntries.add(
-    caller,
-    { ...rowOf({ ...row, note: jug.label }), at: jug.madeAt },
-    transaction,
-  );
 }

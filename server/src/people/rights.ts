@@ -52,6 +52,7 @@ export const RIGHTS: Readonly<Record<string, Right>> = {
   'put /api/samples/{id}': 'brews',
   'put /api/drafts/{id}': 'brews',
   'post /api/batches': 'brews',
+  'post /api/jugs': 'brews',
 
   'put /api/shop': 'leads',
   'get /api/people': 'leads',

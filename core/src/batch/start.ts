@@ -1,0 +1,62 @@
+import type { Vessel } from '../brew/schema.ts';
+import { modelOf } from '../brew/model.ts';
+import { ANY_VESSEL_ID, anyVessel, slurryMl, type VesselFit } from '../brew/vessel.ts';
+import type { Coffee } from '../coffee/schema.ts';
+import { predictionOf, predictPlan } from './predict.ts';
+import type { Batch, Plan } from './schema.ts';
+
+const HOUR_MS = 3_600_000;
+
+/** @returns how long a plan steeps, in all its places, h */
+export const steepHoursOf = ({ steep }: Pick<Plan, 'steep'>): number =>
+  steep.reduce((sum, { hours }) => sum + hours, 0);
+
+/**
+ * The vessel of a plan: one of the shop's, or one that is large enough where any will do.
+ *
+ * @returns undefined where the shop has no such vessel
+ */
+export const vesselOf = (
+  plan: Pick<Plan, 'vesselId' | 'doseG' | 'waterG' | 'waterC'>,
+  vessels: readonly Vessel[],
+): Vessel | undefined =>
+  plan.vesselId === ANY_VESSEL_ID
+    ? anyVessel(slurryMl({ ...plan, tempC: plan.waterC }))
+    : vessels.find(({ id }) => id === plan.vesselId);
+
+/**
+ * A batch as it is when its steep begins, with what its plan leads to.
+ *
+ * @returns the batch before it has an identity, and how its slurry sits in the vessel
+ * @throws {DomainError} out_of_range where the ratio is absurd
+ */
+export function startedBatch(input: {
+  plan: Plan;
+  coffee: Coffee;
+  vessel: Vessel;
+  startedAt: Date;
+}): { batch: Omit<Batch, 'id' | 'version'>; fit: VesselFit } {
+  const { plan, coffee, vessel, startedAt } = input;
+  const { solubleFrac, robustaFrac, decafFrac } = coffee;
+  const model = modelOf(coffee);
+  const predicted = predictPlan({ plan, model, vessel, horizonHours: 1 });
+  return {
+    fit: predicted.fit,
+    batch: {
+      coffeeName: coffee.name,
+      vesselName: vessel.name,
+      coffee: { solubleFrac, robustaFrac, decafFrac },
+      model,
+      plan,
+      predicted: predictionOf(predicted),
+      status: 'steeping',
+      startedAt: startedAt.toISOString(),
+      endsAt: new Date(startedAt.getTime() + steepHoursOf(plan) * HOUR_MS).toISOString(),
+      strainedAt: null,
+      strengthFrac: null,
+      strengthBy: null,
+      predictedAtStrain: null,
+      strain: null,
+    },
+  };
+}

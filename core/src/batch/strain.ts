@@ -1,0 +1,53 @@
+import { brew } from '../brew/brew.ts';
+import { brewRange } from '../brew/range.ts';
+import { measuredSteep } from './measuredSteep.ts';
+import { planInput } from './plan.ts';
+import { predictionOf } from './predict.ts';
+import type { Batch, BatchActual, Prediction } from './schema.ts';
+
+/**
+ * What a batch comes to when it is strained at a time: by the hours that it really had, by what was
+ * noted of it meanwhile, and by the plan where nobody noted anything.
+ *
+ * @param input.strainedAt ISO instant, not before the start
+ * @throws {DomainError} out_of_range where the ratio is absurd
+ */
+export function predictStrain(input: {
+  batch: Pick<Batch, 'plan' | 'model' | 'startedAt'>;
+  actuals: readonly BatchActual[];
+  strainedAt: string;
+}): Prediction {
+  const { batch, actuals, strainedAt } = input;
+  const strainedS = Math.max(1, (Date.parse(strainedAt) - Date.parse(batch.startedAt)) / 1000);
+  const steep = planInput(batch.plan, { ...measuredSteep({ batch, actuals }), strainedS });
+  return predictionOf({
+    outcome: brew(steep, batch.model),
+    range: brewRange(steep, batch.model),
+  });
+}
+
+/** How far a strain is from its plan. */
+export interface StrainTiming {
+  /** Hours after the plan's end; below 0 before it. */
+  readonly lateHours: number;
+  /** Whether somebody should look twice before it is written down. */
+  readonly isFarOff: boolean;
+}
+
+/** This far off the plan's hours, and by at least an hour, a slip of the finger is likely. */
+const FAR_OFF_FRAC = 0.25;
+
+/** @returns how early or late a strain is, and whether that is far off */
+export function strainTiming(input: {
+  batch: Pick<Batch, 'startedAt' | 'endsAt'>;
+  strainedAt: string;
+}): StrainTiming {
+  const [from, to, at] = [input.batch.startedAt, input.batch.endsAt, input.strainedAt].map(
+    (instant) => Date.parse(instant) / 3_600_000,
+  ) as [number, number, number];
+  const lateHours = at - to;
+  return {
+    lateHours,
+    isFarOff: Math.abs(lateHours) > Math.max(1, FAR_OFF_FRAC * (to - from)),
+  };
+}

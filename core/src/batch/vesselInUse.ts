@@ -1,0 +1,33 @@
+import type { Batch } from './schema.ts';
+
+const HOUR_MS = 3_600_000;
+
+/**
+ * The batch that is in a vessel while another one would be: from its start until it is strained, and at
+ * least as long as it is planned.
+ *
+ * @param input.batches those that still steep
+ * @param input.startMs when the other one would start, ms since 1970 UTC
+ * @param input.hours how long the other one steeps, h
+ * @returns the one that ends last; null where the vessel is free
+ */
+export function vesselInUse<
+  B extends Pick<Batch, 'id' | 'startedAt' | 'endsAt' | 'status' | 'plan'>,
+>(input: {
+  batches: readonly B[];
+  vesselId: string;
+  startMs: number;
+  hours: number;
+  nowMs: number;
+}): B | null {
+  const { batches, vesselId, startMs, hours, nowMs } = input;
+  const endMs = startMs + hours * HOUR_MS;
+  const overlapping = batches.filter(
+    ({ status, plan, startedAt, endsAt }) =>
+      status === 'steeping' &&
+      plan.vesselId === vesselId &&
+      Date.parse(startedAt) < endMs &&
+      Math.max(nowMs, Date.parse(endsAt)) > startMs,
+  );
+  return overlapping.toSorted((a, b) => Date.parse(b.endsAt) - Date.parse(a.endsAt))[0] ?? null;
+}
