@@ -10,6 +10,8 @@ export const jugOf = (over: Partial<Jug> = {}): Jug => ({
   label: 'Jug 1',
   coffeeName: 'Slack Tide',
   batchId: null,
+  vesselId: null,
+  filledRange: null,
   strengthFrac: 0.035,
   readBy: 'refractometer',
   caffeineMgPerG: 2.1,
@@ -51,5 +53,9 @@ export const batchOf = (over: Partial<Batch> = {}): Batch => ({
   startedAt: '2026-06-12T13:10:00.000Z',
   endsAt: '2026-06-13T07:10:00.000Z',
   strainedAt: null,
+  strengthFrac: null,
+  strengthBy: null,
+  predictedAtStrain: null,
+  strain: null,
   ...over,
 });

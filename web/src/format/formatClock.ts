@@ -1,6 +1,8 @@
+import { dayAndTime } from '@ratio/core/calendar';
+
 /** @returns "Sat 08:10" in a zone */
 export const clockTime = (input: { at: Date; zone: string }): string =>
-  formatter(input.zone).format(input.at).replace(',', '');
+  dayAndTime({ atMs: input.at.getTime(), zone: input.zone });
 
 /** @returns "Sat 20 Jun" in a zone */
 export const dayName = (input: { at: Date; zone: string }): string =>
@@ -34,20 +36,4 @@ export function duration(minutes: number): string {
   if (days > 0) return hours > 0 ? `${days}\u00a0d ${hours}\u00a0h` : `${days}\u00a0d`;
   if (hours === 0) return `${rest}\u00a0min`;
   return rest > 0 ? `${hours}\u00a0h ${rest}\u00a0min` : `${hours}\u00a0h`;
-}
-
-const formatters = new Map<string, Intl.DateTimeFormat>();
-
-function formatter(zone: string): Intl.DateTimeFormat {
-  const known = formatters.get(zone);
-  if (known) return known;
-  const made = new Intl.DateTimeFormat('en-GB', {
-    timeZone: zone,
-    weekday: 'short',
-    hour: '2-digit',
-    minute: '2-digit',
-    hourCycle: 'h23',
-  });
-  formatters.set(zone, made);
-  return made;
 }

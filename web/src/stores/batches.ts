@@ -1,20 +1,27 @@
 import {
   batchSchema,
+  startBatchRequest,
+  startedBatch,
+  vesselOf,
   type Batch,
   type StartBatchRequest,
   type StrainBatchRequest,
 } from '@ratio/core/batch';
+import { usualCoffee } from '@ratio/core/coffee';
 import { defineStore } from 'pinia';
 import { computed, shallowRef } from 'vue';
 import { z } from 'zod';
 import { askOrLast } from '../api/askOrLast.ts';
 import { useOutbox } from './outbox.ts';
+import { useShop } from './shop.ts';
 
+const STRAIN_PATH = /^\/api\/batches\/([^/]+)\/strain$/;
 const batchesSchema = z.array(batchSchema);
 
 /** Batches, as the server keeps them. */
 export const useBatches = defineStore('batches', () => {
   const outbox = useOutbox();
+  const shelf = useShop();
   const batches = shallowRef<Batch[]>([]);
 
   async function load(): Promise<void> {
@@ -41,9 +48,33 @@ export const useBatches = defineStore('batches', () => {
     if (!sent.kept) await load();
   }
 
+  /** What was started here and the server has not acknowledged yet; it has version 0. */
+  const waitingStarts = computed<Batch[]>(() =>
+    outbox.waiting.flatMap(({ method, path, body }) => {
+      const request = startBatchRequest.safeParse(body);
+      if (method !== 'POST' || path !== '/api/batches' || !request.success) return [];
+      const { id, plan, startedAt } = request.data;
+      const coffee =
+        usualCoffee(plan.coffeeId) ?? shelf.coffees.find((one) => one.id === plan.coffeeId);
+      const vessel = vesselOf(plan, shelf.vessels);
+      if (!coffee || !vessel) return [];
+      const at = new Date(startedAt ?? shelf.now);
+      return [{ id, version: 0, ...startedBatch({ plan, coffee, vessel, startedAt: at }).batch }];
+    }),
+  );
+  /** Those whose strain the server has not acknowledged yet. */
+  const waitingStrains = computed(
+    () => new Set(outbox.waiting.map(({ path }) => STRAIN_PATH.exec(path)?.[1])),
+  );
+  const steeping = computed(() =>
+    [...batches.value, ...waitingStarts.value]
+      .filter(({ id, status }) => status === 'steeping' && !waitingStrains.value.has(id))
+      .toSorted((a, b) => Date.parse(a.endsAt) - Date.parse(b.endsAt)),
+  );
+
   return {
     batches,
-    steeping: computed(() => batches.value.filter(({ status }) => status === 'steeping')),
+    steeping,
     strained: computed(() =>
       batches.value.filter(({ status }) => status === 'strained').toReversed(),
     ),

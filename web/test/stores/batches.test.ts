@@ -36,7 +36,7 @@ describe('useBatches', () => {
   });
 
   it('are strained in the version that was seen', async () => {
-    const request = { jugId: 'jug', brewG: 2000 };
+    const request = { jugs: [{ jugId: 'jug', massG: 2000 }] };
     await useBatches().strain(batchOf({ version: 3 }), request);
     expect(browser.asked[0]).to.deep.equal({
       path: '/api/batches/steeping/strain',

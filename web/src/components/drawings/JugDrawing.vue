@@ -4,14 +4,21 @@ import VesselOutline from './VesselOutline.vue';
 import { TAPER, vesselShape } from './vesselShape.ts';
 
 /** A jug with what is in it; all jugs of a page are drawn to one scale. */
-const props = defineProps<{ capacityMl: number; onHandMl: number; colour: string; text: string }>();
+const props = defineProps<{
+  /** To its mark; null where it is not known, and what is in it stands for the whole. */
+  capacityMl: number | null;
+  onHandMl: number;
+  colour: string;
+  text: string;
+}>();
 
 const PX_PER_MM = 0.42;
 const FLOOR = 92;
+const brimMl = computed(() => props.capacityMl ?? Math.max(500, props.onHandMl));
 const shape = computed(() => {
   const slim = 1.25;
-  const heightMm = slim * 2 * Math.cbrt((props.capacityMl * 1000) / (2 * Math.PI * slim));
-  return vesselShape({ brimMl: props.capacityMl, heightMm, taper: TAPER.jug });
+  const heightMm = slim * 2 * Math.cbrt((brimMl.value * 1000) / (2 * Math.PI * slim));
+  return vesselShape({ brimMl: brimMl.value, heightMm, taper: TAPER.jug });
 });
 </script>
 

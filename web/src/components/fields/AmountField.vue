@@ -2,13 +2,16 @@
 import { readAmount, understood, type Expected, type OwnMeasure } from '@ratio/core/units';
 import { ElInput } from 'element-plus';
 import { computed, nextTick, ref, useId } from 'vue';
-import type { AmountKind } from './amountKind.ts';
+import { inUsual, type AmountKind } from './amountKind.ts';
+import { useRefusal } from './refusals.ts';
 
 /** An amount typed as one would say it. A wrong entry stays, says why, and changes nothing. */
 const props = defineProps<{
   label: string;
-  /** In the canonical unit of the first quantity that its kind accepts. */
-  value: number;
+  /** In the canonical unit of the first quantity that its kind accepts; null where nobody has said it. */
+  value: number | null;
+  /** What stands there while nobody has said anything. */
+  placeholder?: string;
   kind: AmountKind;
   /** What else it is counted in: the shop's pumps, spoons, cubes. */
   measures?: readonly OwnMeasure[];
@@ -18,6 +21,7 @@ const props = defineProps<{
   /** Why the page could not follow, from whoever owns the amount. */
   refused?: string;
 }>();
+/** The value is in the canonical unit of the first quantity, however it was told. */
 const emit = defineEmits<{ change: [value: number, quantity: Expected] }>();
 
 const id = useId();
@@ -26,7 +30,14 @@ const wrong = ref('');
 const hint = ref('');
 let pending: { value: number; quantity: Expected } | null = null;
 const complaint = computed(() => wrong.value || props.refused || '');
-const shown = computed(() => typed.value ?? props.kind.write(props.value));
+const shown = computed(
+  () => typed.value ?? (props.value === null ? '' : props.kind.write(props.value)),
+);
+useRefusal({
+  id,
+  label: () => props.label,
+  isRefused: computed(() => complaint.value !== ''),
+});
 
 function input(text: string): void {
   typed.value = text;
@@ -41,14 +52,16 @@ function input(text: string): void {
     wrong.value = amount.message;
     return;
   }
-  const usual = amount.quantity === props.kind.accepts[0];
-  if (usual && (amount.value < props.kind.min || amount.value > props.kind.max)) {
+  const value = inUsual(amount, props.kind);
+  if (value < props.kind.min || value > props.kind.max) {
+    hint.value = '';
     wrong.value = props.kind.limitText;
     return;
   }
   wrong.value = '';
-  hint.value = understood(amount);
-  pending = { value: amount.value, quantity: amount.quantity };
+  const other = value === amount.value ? '' : ` = ${props.kind.write(value)}`;
+  hint.value = `${understood(amount)}${other}`;
+  pending = { value, quantity: amount.quantity };
   if (!props.lazy) emitChange();
 }
 
@@ -59,6 +72,8 @@ function emitChange(): void {
 
 function leave(): void {
   hint.value = '';
+  // Left empty where nothing need be said.
+  if (typed.value === '' && props.value === null) wrong.value = '';
   emitChange();
   if (complaint.value === '') typed.value = null;
 }
@@ -77,7 +92,8 @@ function key(event: KeyboardEvent | Event): void {
   if (direction === undefined) return;
   event.preventDefault();
   const step = props.kind.step * (event.shiftKey ? 10 : 1);
-  const next = Math.round((props.value + direction * step) / props.kind.step) * props.kind.step;
+  const next =
+    Math.round(((props.value ?? 0) + direction * step) / props.kind.step) * props.kind.step;
   typed.value = null;
   wrong.value = '';
   emit('change', Math.min(props.kind.max, Math.max(props.kind.min, next)), props.kind.accepts[0]);
@@ -95,6 +111,7 @@ async function select(event: FocusEvent): Promise<void> {
       :id
       :model-value="shown"
       :aria-label="label"
+      :placeholder="placeholder ?? ''"
       :aria-invalid="complaint !== ''"
       :aria-describedby="complaint === '' ? undefined : `${id}-wrong`"
       autocomplete="off"

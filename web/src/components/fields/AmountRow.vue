@@ -10,7 +10,8 @@ const { note, name, ...field } = defineProps<{
   note?: string;
   /** What the field is called where the row’s label leaves too much to the eye. */
   name?: string;
-  value: number;
+  value: number | null;
+  placeholder?: string;
   kind: AmountKind;
   measures?: readonly OwnMeasure[];
   lazy?: boolean;

@@ -7,6 +7,8 @@ export interface AmountKind {
   readonly accepts: readonly [Expected, ...Expected[]];
   /** What a plain number means. */
   readonly plainUnit?: UnitId;
+  /** Density by which a mass stands for a volume and the other way about, g/mL. */
+  readonly gPerMl?: number;
   readonly write: (value: number) => string;
   readonly step: number;
   readonly min: number;
@@ -17,7 +19,7 @@ export interface AmountKind {
 
 /** Limits of an amount in its canonical unit, and what differs from the usual of its kind. */
 type Limits = Pick<AmountKind, 'step' | 'min' | 'max'> &
-  Partial<Pick<AmountKind, 'accepts' | 'plainUnit' | 'write' | 'limitText'>>;
+  Partial<Pick<AmountKind, 'accepts' | 'plainUnit' | 'write' | 'limitText' | 'gPerMl'>>;
 
 function kindOf(usual: Pick<AmountKind, 'accepts' | 'plainUnit' | 'write'>, limits: Limits) {
   const kind = { ...usual, ...limits };
@@ -37,8 +39,26 @@ export const massKind = (format: AmountFormat, limits: Limits): AmountKind =>
   kindOf({ accepts: ['mass'], plainUnit: format.plainMass, write: format.mass }, limits);
 
 /** @returns a mass, g, which may be told by its volume */
-export const measuredKind = (format: AmountFormat, limits: Limits): AmountKind =>
-  massKind(format, { ...limits, accepts: ['mass', 'volume'] });
+export const measuredKind = (
+  format: AmountFormat,
+  limits: Limits & { readonly gPerMl: number },
+): AmountKind => massKind(format, { ...limits, accepts: ['mass', 'volume'] });
+
+/** @returns a volume, mL, which may be told by its mass */
+export const pouredKind = (
+  format: AmountFormat,
+  limits: Limits & { readonly gPerMl: number },
+): AmountKind => volumeKind(format, { ...limits, accepts: ['volume', 'mass'] });
+
+/** @returns an amount as its kind counts it: what was told in the other quantity, by the density */
+export function inUsual(
+  { value, quantity }: { value: number; quantity: Expected },
+  { accepts: [usual], gPerMl }: Pick<AmountKind, 'accepts' | 'gPerMl'>,
+): number {
+  if (quantity === usual || gPerMl === undefined) return value;
+  if (usual === 'mass' && quantity === 'volume') return value * gPerMl;
+  return usual === 'volume' && quantity === 'mass' ? value / gPerMl : value;
+}
 
 /** @returns a volume, mL, a plain number being a small one */
 export const volumeKind = (format: AmountFormat, limits: Limits): AmountKind =>
@@ -64,7 +84,7 @@ export const percentKind = (limits: Limits & { readonly decimals?: number }): Am
 
 /** @returns a number without a unit */
 export const numberKind = (limits: Limits & { readonly decimals?: number }): AmountKind =>
-  kindOf({ accepts: ['ratio'], write: (value) => value.toFixed(limits.decimals ?? 0) }, limits);
+  kindOf({ accepts: ['number'], write: (value) => value.toFixed(limits.decimals ?? 0) }, limits);
 
 /** How long something keeps once it is opened, days; 0 where it keeps. */
 export const OPENED_DAYS = numberKind({
@@ -89,7 +109,20 @@ export const priceKind = (limits: {
 
 /** @returns a ratio of coffee to water, the water's side */
 export const ratioKind = (limits: Limits): AmountKind =>
-  numberKind({ ...limits, write: (ratio) => `1 : ${ratio.toFixed(1)}` });
+  kindOf({ accepts: ['ratio'], write: (ratio) => `1 : ${ratio.toFixed(1)}` }, limits);
+
+/** @returns parts of the rest to one of concentrate, typed as people say it: 2:1, 1 to 2, half and half */
+export const partsKind = (limits: Limits): AmountKind =>
+  kindOf(
+    {
+      accepts: ['ratio'],
+      write: (rest) =>
+        rest > 0 && rest < 1
+          ? `${Number((1 / rest).toFixed(2))} : 1`
+          : `1 : ${Number(rest.toFixed(2))}`,
+    },
+    limits,
+  );
 
 /** @returns a time, s, read and written in hours */
 export const hoursKind = (limits: Limits): AmountKind =>

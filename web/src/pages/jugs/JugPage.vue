@@ -4,6 +4,7 @@ import { coffeeOf, storedCoffeeMl } from '@ratio/core/matter';
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
 import { clockTime, dayName } from '../../format/formatClock.ts';
+import { READ_BY } from '../../format/readBy.ts';
 import { jugOption } from '../../format/jugOption.ts';
 import JugDrawing from '../../components/drawings/JugDrawing.vue';
 import { cssColour } from '../../components/drawings/colour.ts';
@@ -29,7 +30,7 @@ const m = computed(() => jug.value?.onHandG ?? 0);
 const c = computed(() => jug.value?.strengthFrac ?? 0);
 const level = computed(() => (jug.value ? format.value.volume(onHandMl(jug.value)) : ''));
 const room = computed(() =>
-  jug.value ? Math.max(0, jug.value.capacityMl - onHandMl(jug.value)) : 0,
+  jug.value?.capacityMl == null ? null : Math.max(0, jug.value.capacityMl - onHandMl(jug.value)),
 );
 const afterMl = (massG: number, strengthFrac: number): string =>
   format.value.volume(storedCoffeeMl({ massG, strengthFrac }));
@@ -58,13 +59,7 @@ const afterMl = (massG: number, strengthFrac: number): string =>
         </p>
       </div>
       <BigFigure
-        :label="
-          jug.readBy === 'refractometer'
-            ? 'Strength (TDS), read'
-            : jug.readBy === 'balance'
-              ? 'Strength (TDS), by the balance'
-              : 'Strength (TDS), predicted'
-        "
+        :label="`Strength (TDS), ${READ_BY[jug.readBy]}`"
         size="middle"
         :figure="percentFigure(jug.strengthFrac)"
         unit="%"
@@ -75,7 +70,8 @@ const afterMl = (massG: number, strengthFrac: number): string =>
         :figure="level.split('\u2009')[0]!"
         :unit="level.split('\u2009')[1]!"
       >
-        {{ format.mass(m) }}, room for {{ format.volume(room) }} more
+        {{ format.mass(m)
+        }}<template v-if="room !== null">, room for {{ format.volume(room) }} more</template>
       </BigFigure>
     </header>
     <div v-if="session.can('brews')" class="cards">

@@ -7,16 +7,12 @@ import { percentText } from '@ratio/core/units';
 import { computed } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
 import { clockTime, dayName, fromNow } from '../../format/formatClock.ts';
+import { READ_BY } from '../../format/readBy.ts';
 import JugDrawing from '../../components/drawings/JugDrawing.vue';
 import { cssColour } from '../../components/drawings/colour.ts';
 import { onHandMl } from '../../stores/jugs.ts';
 
 const DAY_MS = 86_400_000;
-const READ_BY: Readonly<Record<Jug['readBy'], string>> = {
-  refractometer: 'read',
-  prediction: 'predicted, not read',
-  balance: 'by the balance',
-};
 
 const { shelf, jugs } = useStores();
 const format = useAmountFormat();

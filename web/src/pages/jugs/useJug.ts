@@ -78,10 +78,10 @@ export function useJug() {
 
   /** A balance that adds up; it may still not fit the jug. */
   function checked(balance: Omit<Balance, 'wrong'>): Balance {
-    const { capacityMl = Infinity } = jug.value ?? {};
+    const capacityMl = jug.value?.capacityMl ?? null;
     const { afterG, afterFrac } = balance;
     const { needMl, fits } = roomFor({ capacityMl, massG: afterG, strengthFrac: afterFrac });
-    const wrong = `It would be ${format.value.volume(needMl)}, and the jug holds ${format.value.volume(capacityMl)}. Draw some off first, or add less.`;
+    const wrong = `It would be ${format.value.volume(needMl)}, and the jug holds ${format.value.volume(capacityMl ?? needMl)}. Draw some off first, or add less.`;
     return { ...balance, wrong: fits ? '' : wrong };
   }
 

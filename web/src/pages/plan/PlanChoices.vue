@@ -88,18 +88,14 @@ const doseNote = computed(() => {
 const rinse = computed(() => ({
   label: 'Rinse water',
   value: props.plan.filtration.rinseG,
-  kind: measuredKind(props.format, { step: 50, min: 0, max: 50000 }),
+  kind: measuredKind(props.format, { step: 50, min: 0, max: 50000, gPerMl: waterDensity.value }),
 }));
 const setRinse = (rinseG: number): void =>
   emit('change', { filtration: { ...props.plan.filtration, rinseG } });
 
 function setDose(value: number, quantity: Expected): void {
   const isScoop = quantity === 'volume';
-  emit('amount', 'doseG', isScoop ? value * loose.value : value, isScoop);
-}
-
-function setWater(value: number, quantity: Expected): void {
-  emit('amount', 'waterG', quantity === 'volume' ? value * waterDensity.value : value);
+  emit('amount', 'doseG', value, isScoop);
 }
 </script>
 
@@ -113,7 +109,8 @@ function setWater(value: number, quantity: Expected): void {
         coffees.map(({ id, name, pricePerKg, roast }) => ({
           value: id,
           label: name,
-          reason: `${roast} roast, ${pricePerKg.toFixed(2)}/kg`,
+          reason:
+            pricePerKg === null ? `${roast} roast` : `${roast} roast, ${pricePerKg.toFixed(2)}/kg`,
         }))
       "
       @update:model-value="emit('change', { coffeeId: $event })"
@@ -129,7 +126,7 @@ function setWater(value: number, quantity: Expected): void {
       <AmountField
         label="Coffee in"
         :value="plan.doseG"
-        :kind="measuredKind(format, { step: 5, min: 5, max: 50000 })"
+        :kind="measuredKind(format, { step: 5, min: 5, max: 50000, gPerMl: loose })"
         :refused="refusal('doseG')"
         @change="setDose"
       />
@@ -145,9 +142,9 @@ function setWater(value: number, quantity: Expected): void {
         <AmountField
           label="Water in"
           :value="plan.waterG"
-          :kind="measuredKind(format, { step: 10, min: 10, max: 500000 })"
+          :kind="measuredKind(format, { step: 10, min: 10, max: 500000, gPerMl: waterDensity })"
           :refused="refusal('waterG')"
-          @change="setWater"
+          @change="(value) => emit('amount', 'waterG', value)"
         />
         <span class="soft at">at</span>
         <AmountField

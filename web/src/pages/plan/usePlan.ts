@@ -136,8 +136,9 @@ export function usePlan() {
   });
   const costPerL = computed(() => {
     const brewMl = result.value?.outcome.brewMl ?? 0;
-    if (!coffee.value || brewMl <= 0) return null;
-    return ((plan.value.doseG * coffee.value.pricePerKg) / brewMl).toFixed(2);
+    const pricePerKg = coffee.value?.pricePerKg ?? null;
+    if (pricePerKg === null || brewMl <= 0) return null;
+    return ((plan.value.doseG * pricePerKg) / brewMl).toFixed(2);
   });
 
   return {

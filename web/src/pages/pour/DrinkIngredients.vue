@@ -2,10 +2,10 @@
 import LeaveOutButton from '../../components/fields/LeaveOutButton.vue';
 import type { Drink, DrinkSolution } from '@ratio/core/drink';
 import { measuredGPerMl, type Ingredient } from '@ratio/core/pantry';
-import type { Expected, OwnMeasure } from '@ratio/core/units';
+import type { OwnMeasure } from '@ratio/core/units';
 import { ElButton } from 'element-plus';
 import { computed } from 'vue';
-import { numberKind, tempKind, volumeKind } from '../../components/fields/amountKind.ts';
+import { numberKind, pouredKind, tempKind } from '../../components/fields/amountKind.ts';
 import AmountField from '../../components/fields/AmountField.vue';
 import IngredientField from '../../components/fields/IngredientField.vue';
 import LockButton from '../../components/fields/LockButton.vue';
@@ -30,11 +30,9 @@ const setAddition = (i: number, change: Partial<Drink['additions'][number]>): vo
     additions: props.drink.additions.with(i, { ...props.drink.additions[i]!, ...change }),
   });
 /** What is weighed out counts by its density; powders lie loose. */
-function setAmount(i: number, value: number, quantity: Expected): void {
-  const { ingredient: id, tempC } = props.drink.additions[i]!;
+function gPerMlOf({ ingredient: id, tempC }: Drink['additions'][number]): number {
   const ingredient = props.ingredients.find((one) => one.id === id);
-  const isMass = quantity === 'mass' && ingredient !== undefined;
-  setAddition(i, { volumeMl: isMass ? value / measuredGPerMl({ ingredient, tempC }) : value });
+  return ingredient ? measuredGPerMl({ ingredient, tempC }) : 1;
 }
 const without = (i: number) => props.drink.additions.filter((_, k) => k !== i);
 const setDiluent = (i: number, change: Partial<Diluent>): void =>
@@ -86,9 +84,9 @@ const add = (): void =>
         <AmountField
           :label="`Amount of ingredient ${i + 1}`"
           :value="one.volumeMl"
-          :kind="volumeKind(format, { step: 1, min: 0, max: 5000, accepts: ['volume', 'mass'] })"
+          :kind="pouredKind(format, { step: 1, min: 0, max: 5000, gPerMl: gPerMlOf(one) })"
           :measures
-          @change="(value, quantity) => setAmount(i, value, quantity)"
+          @change="(volumeMl) => setAddition(i, { volumeMl })"
         />
         <AmountField
           :label="`Temperature of ingredient ${i + 1}`"

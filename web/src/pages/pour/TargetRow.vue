@@ -2,7 +2,7 @@
 import { CONSTANTS } from '@ratio/core/constants';
 import type { Drink, DrinkSolution } from '@ratio/core/drink';
 import { computed } from 'vue';
-import { STRENGTH, numberKind, volumeKind } from '../../components/fields/amountKind.ts';
+import { STRENGTH, numberKind, partsKind, volumeKind } from '../../components/fields/amountKind.ts';
 import AmountRow from '../../components/fields/AmountRow.vue';
 import PickRow from '../../components/fields/PickRow.vue';
 import type { AmountFormat } from '../../format/amountFormat.ts';
@@ -61,6 +61,11 @@ function setKind(next: TargetKind): void {
   };
   set(targets[next]);
 }
+/** The smaller of the two is one part, as people say it. */
+const partsOf = (rest: number) =>
+  rest > 0 && rest < 1
+    ? { concentrate: Number((1 / rest).toFixed(3)), fill: 1 }
+    : { concentrate: 1, fill: rest };
 const part = (n: number): string => String(Number(n.toFixed(2)));
 </script>
 
@@ -95,40 +100,21 @@ const part = (n: number): string => String(Number(n.toFixed(2)));
         @change="(atMinutes) => emit('aim', { atMinutes })"
       />
     </template>
-    <template v-else-if="'parts' in target">
-      <AmountRow
-        label="Concentrate"
-        name="Parts of concentrate"
-        :value="target.parts.concentrate"
-        :kind="
-          numberKind({
-            step: 0.25,
-            min: 0.05,
-            max: 1000,
-            write: part,
-            limitText: 'More than 0 parts.',
-          })
-        "
-        @change="
-          (concentrate) => 'parts' in target && set({ parts: { ...target.parts, concentrate } })
-        "
-      />
-      <AmountRow
-        label="To the rest"
-        name="Parts of the rest"
-        :value="target.parts.fill"
-        :kind="
-          numberKind({
-            step: 0.25,
-            min: 0,
-            max: 1000,
-            write: part,
-            limitText: '0 for concentrate alone.',
-          })
-        "
-        @change="(fill) => 'parts' in target && set({ parts: { ...target.parts, fill } })"
-      />
-    </template>
+    <AmountRow
+      v-else-if="'parts' in target"
+      label="Concentrate to the rest"
+      name="Concentrate to the rest, by volume"
+      :value="target.parts.concentrate > 0 ? target.parts.fill / target.parts.concentrate : null"
+      :kind="
+        partsKind({
+          step: 0.25,
+          min: 0,
+          max: 1000,
+          limitText: 'Concentrate first, then the rest: 1:1, 2:1, 1 to 6.',
+        })
+      "
+      @change="(rest) => set({ parts: partsOf(rest) })"
+    />
     <AmountRow
       v-else-if="'caffeineMg' in target"
       label="Caffeine in the glass, mg"
@@ -141,12 +127,17 @@ const part = (n: number): string => String(Number(n.toFixed(2)));
       v-else-if="kind === 'spoons'"
       label="Tablespoons"
       name="Tablespoons of concentrate"
-      :value="target.concentrateMl / SPOON_ML"
-      :kind="numberKind({ step: 0.5, min: 0, max: 200, write: part, accepts: ['ratio', 'volume'] })"
-      @change="
-        (n, quantity) =>
-          set({ concentrateMl: quantity === 'volume' ? n : n * SPOON_ML, writtenIn: 'spoons' })
+      :value="target.concentrateMl"
+      :kind="
+        volumeKind(format, {
+          step: SPOON_ML / 2,
+          min: 0,
+          max: 3000,
+          plainUnit: 'metricTablespoon',
+          write: (volumeMl) => part(volumeMl / SPOON_ML),
+        })
       "
+      @change="(concentrateMl) => set({ concentrateMl, writtenIn: 'spoons' })"
     />
     <AmountRow
       v-else

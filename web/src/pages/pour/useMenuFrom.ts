@@ -40,7 +40,7 @@ export function useMenuFrom() {
         coffeeName,
         strengthFrac,
         caffeineMgPerG,
-        pricePerKg: coffee ? (coffee.pricePerKg * plan.doseG) / brewG : null,
+        pricePerKg: coffee?.pricePerKg == null ? null : (coffee.pricePerKg * plan.doseG) / brewG,
         onHandG: brewG,
         onHandMl: onHandMl({ onHandG: brewG, strengthFrac }),
         lowFrac: strengthLowFrac,

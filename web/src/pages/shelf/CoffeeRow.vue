@@ -43,7 +43,7 @@ const PART = percentKind({ step: 0.05, min: 0, max: 1, decimals: 0 });
       label="Roasted on"
       needed
       type="date"
-      :value="coffee.roastedOn"
+      :value="coffee.roastedOn ?? ''"
       @change="emit('change', { roastedOn: $event }, 'roast date')"
     />
     <AmountRow
@@ -51,6 +51,7 @@ const PART = percentKind({ step: 0.05, min: 0, max: 1, decimals: 0 });
       label="Price a kg"
       lazy
       :value="coffee.pricePerKg"
+      placeholder="not known"
       :kind="numberKind({ step: 0.5, min: 0, max: 1000, decimals: 2 })"
       @change="(pricePerKg) => emit('change', { pricePerKg }, 'price')"
     />

@@ -16,7 +16,7 @@ const newCoffee = (roastedOn: string): Coffee => ({
   decafFrac: 0,
   roast: 'medium',
   roastedOn,
-  pricePerKg: 25,
+  pricePerKg: null,
   looseDensityGPerMl: null,
 });
 const newVessel = (): Vessel => ({
@@ -29,6 +29,9 @@ const newVessel = (): Vessel => ({
   shaken: false,
   bagHoldsG: null,
   fitsFridge: true,
+  use: 'steep',
+  tareG: null,
+  markMl: null,
 });
 
 /** Changes of the shelf, each saved as it is made, each with an undo. */

@@ -2,48 +2,38 @@
 import { useStores } from '../../stores/useStores.ts';
 import type { Batch } from '@ratio/core/batch';
 import { percentFigure, percentText } from '@ratio/core/units';
-import { ref } from 'vue';
+import { ElButton } from 'element-plus';
+import { computed, ref } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
-import { newId, sentenceOf } from '../../api/client.ts';
-import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { clockTime, dayName, fromNow } from '../../format/formatClock.ts';
 import StrainForm from './StrainForm.vue';
+import { useStrain } from './useStrain.ts';
 
-const { shelf, batches, jugs, notice } = useStores();
-const format = useAmountFormat();
+const { shelf, batches } = useStores();
 const router = useRouter();
-const busy = ref(false);
+
+/** One batch is open for its strain, the rest are a line each: the one picked, or the next one. */
+const pickedId = ref<string | null>(null);
+const open = computed<Batch>(
+  () => batches.steeping.find(({ id }) => id === pickedId.value) ?? batches.steeping[0]!,
+);
+const strain = useStrain(open);
+const { format, told } = strain;
 
 const at = (instant: string): string => clockTime({ at: new Date(instant), zone: shelf.zone });
 const when = (instant: string): string => fromNow({ at: new Date(instant), now: shelf.now });
 const isDue = ({ endsAt }: Batch): boolean => Date.parse(endsAt) <= shelf.now.getTime();
+const mostG = computed(() => {
+  const { doseG, waterG, filtration } = open.value.plan;
+  return doseG + waterG + filtration.rinseG;
+});
 
 function passedFrac({ startedAt, endsAt }: Batch): number {
   const [from, to] = [Date.parse(startedAt), Date.parse(endsAt)];
   return Math.min(1, Math.max(0, (shelf.now.getTime() - from) / (to - from)));
 }
-
-async function strain(
-  batch: Batch,
-  actual: { brewG: number; strengthFrac: number | null },
-): Promise<void> {
-  busy.value = true;
-  try {
-    const { brewG, strengthFrac } = actual;
-    const reading = strengthFrac === null ? {} : { strengthFrac };
-    await batches.strain(batch, { jugId: newId(), brewG, ...reading });
-    await jugs.load();
-    notice.say({
-      tone: 'done',
-      text: `${batch.coffeeName} is in a jug: ${format.value.mass(brewG)}.`,
-    });
-    await router.push('/jugs');
-  } catch (error) {
-    notice.say({ tone: 'wrong', text: sentenceOf(error) });
-    await batches.load().catch(() => undefined);
-  } finally {
-    busy.value = false;
-  }
+async function strainIt(): Promise<void> {
+  if (await strain.strain()) await router.push('/jugs');
 }
 </script>
 
@@ -85,7 +75,34 @@ async function strain(
           </span>
           <span>{{ at(batch.endsAt) }}</span>
         </p>
-        <StrainForm :batch :format :busy :due="isDue(batch)" @strain="strain(batch, $event)" />
+        <p v-if="batch.version === 0" class="soft whole">
+          Kept on this tablet until the server is back.
+        </p>
+        <StrainForm
+          v-else-if="batch.id === open.id"
+          class="whole"
+          v-bind="told"
+          :started-at="batch.startedAt"
+          :now="shelf.now"
+          :zone="shelf.zone"
+          :free="strain.free.value"
+          :predicted="strain.predicted.value"
+          :timing-text="strain.timingText.value"
+          :far-off="strain.timing.value.isFarOff"
+          :wrong-of="strain.wrongOf"
+          :most-g
+          :whole-ml="strain.wholeMl.value"
+          :density-g-per-ml="strain.densityGPerMl.value"
+          :format
+          :busy="strain.doing.value"
+          :due="isDue(batch)"
+          @change="strain.change"
+          @fill="strain.setFill"
+          @add="strain.addFill"
+          @drop="strain.dropFill"
+          @strain="strainIt"
+        />
+        <ElButton v-else class="whole open" @click="pickedId = batch.id">Strain it</ElButton>
       </li>
     </ul>
     <div v-else class="empty">
@@ -102,6 +119,12 @@ async function strain(
             >{{ batch.vesselName }}, {{ format.mass(batch.plan.doseG) }}, 1:{{
               (batch.plan.waterG / batch.plan.doseG).toFixed(1)
             }}</span
+          >
+          <span class="figures"
+            >{{ batch.strengthFrac === null ? '' : percentText(batch.strengthFrac) }}
+            <span class="soft">{{
+              batch.strengthBy === 'reading' ? 'read' : batch.strengthBy === null ? '' : 'predicted'
+            }}</span></span
           >
           <span class="soft">{{
             batch.strainedAt ? dayName({ at: new Date(batch.strainedAt), zone: shelf.zone }) : ''
@@ -147,8 +170,12 @@ async function strain(
 
 .progress,
 .ends,
-.strain {
+.whole {
   grid-column: 1 / -1;
+}
+
+.open {
+  justify-self: start;
 }
 
 .progress {
@@ -175,7 +202,7 @@ async function strain(
 
 .past {
   display: grid;
-  grid-template-columns: 1.4fr 2fr auto;
+  grid-template-columns: 1.4fr 2fr 1fr auto;
   gap: 16px;
   padding: 10px 0;
   border-bottom: 1px solid var(--hairline);

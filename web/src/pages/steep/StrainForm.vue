@@ -1,67 +1,242 @@
 <script setup lang="ts">
-import type { Batch } from '@ratio/core/batch';
-import { ElButton } from 'element-plus';
-import { ref } from 'vue';
-import { massKind, percentKind } from '../../components/fields/amountKind.ts';
-import type { AmountFormat } from '../../format/amountFormat.ts';
+import type { Prediction } from '@ratio/core/batch';
+import type { Vessel } from '@ratio/core/brew';
+import type { Expected } from '@ratio/core/units';
+import { ElButton, ElPopconfirm } from 'element-plus';
+import { computed } from 'vue';
+import { pouredKind, percentKind } from '../../components/fields/amountKind.ts';
+import ActButton from '../../components/fields/ActButton.vue';
 import AmountField from '../../components/fields/AmountField.vue';
+import ChoiceField from '../../components/fields/ChoiceField.vue';
+import LeaveOutButton from '../../components/fields/LeaveOutButton.vue';
+import { useRefusals } from '../../components/fields/refusals.ts';
+import TimeField from '../../components/fields/TimeField.vue';
+import type { AmountFormat } from '../../format/amountFormat.ts';
+import { OTHER_JUG, type Fill } from './fills.ts';
 
-/** Straining a batch: what came out on the scale, and a reading where there is one. */
-const props = defineProps<{ batch: Batch; format: AmountFormat; busy: boolean; due: boolean }>();
-const emit = defineEmits<{ strain: [actual: { brewG: number; strengthFrac: number | null }] }>();
+/** Straining a batch as it happened: when, what came out into which jugs, and a reading where there is one. */
+const props = defineProps<{
+  fills: readonly Fill[];
+  /** As it was read; null where nobody did. */
+  strengthFrac: number | null;
+  strainedMs: number | null;
+  startedAt: string;
+  now: Date;
+  zone: string;
+  /** Jugs of the shop that are empty. */
+  free: readonly Vessel[];
+  predicted: Prediction;
+  timingText: string;
+  farOff: boolean;
+  wrongOf: (fill: Fill) => string;
+  /** Most that can have come out, g. */
+  mostG: number;
+  wholeMl: number;
+  densityGPerMl: number;
+  format: AmountFormat;
+  busy: boolean;
+  due: boolean;
+}>();
+const emit = defineEmits<{
+  change: [told: { strengthFrac?: number; strainedMs?: number | null }];
+  fill: [i: number, part: Partial<Fill>];
+  add: [];
+  drop: [i: number];
+  strain: [];
+}>();
+const { firstRefused } = useRefusals();
 
-const NO_MORE = 'No more than what went in, and not nothing.';
-const { doseG, waterG, filtration } = props.batch.plan;
-const mostG = doseG + waterG + filtration.rinseG;
-const brewG = ref(Math.round(props.batch.predicted.brewG));
-const strengthFrac = ref(props.batch.predicted.strengthFrac);
-const read = ref(false);
-
-function setReading(value: number): void {
-  strengthFrac.value = value;
-  read.value = true;
+const jugOptions = (chosen: string) => [
+  ...props.free
+    .filter(({ id }) => id === chosen || !props.fills.some(({ vesselId }) => vesselId === id))
+    .map(({ id, name, markMl, brimMl }) => ({
+      value: id,
+      label: name,
+      reason: `takes ${props.format.volume(markMl ?? brimMl)}`,
+    })),
+  { value: OTHER_JUG, label: 'Another jug', reason: 'none of the shop’s' },
+];
+const amountKind = computed(() =>
+  pouredKind(props.format, {
+    step: 10,
+    min: 1,
+    max: props.mostG / props.densityGPerMl,
+    gPerMl: props.densityGPerMl,
+    limitText: 'No more than what went in, and not nothing.',
+  }),
+);
+/** It stays as it was seen: by volume or by mass. */
+function setAmount(i: number, volumeMl: number, quantity: Expected): void {
+  const isMass = quantity === 'mass';
+  emit('fill', i, {
+    amount: isMass ? volumeMl * props.densityGPerMl : volumeMl,
+    seenAs: isMass ? 'mass' : 'volume',
+  });
 }
+const mlOf = ({ amount, seenAs }: Fill): number | null =>
+  amount === null || seenAs === 'volume' ? amount : amount / props.densityGPerMl;
+const untold = computed(() => props.fills.some(({ amount }) => amount === null));
+const asked = computed(() => firstRefused.value ?? (untold.value ? 'Came out' : null));
+const asPredicted = (): void =>
+  emit('fill', 0, { amount: Math.round(props.predicted.brewMl), seenAs: 'volume' });
+const startMs = computed(() => Date.parse(props.startedAt));
 </script>
 
 <template>
-  <form
-    class="strain"
-    @submit.prevent="emit('strain', { brewG, strengthFrac: read ? strengthFrac : null })"
-  >
-    <div>
-      <span class="label">Came out, on the scale</span>
-      <AmountField
-        label="Brew that came out"
-        :value="brewG"
-        :kind="massKind(format, { step: 10, min: 1, max: mostG, limitText: NO_MORE })"
-        @change="(value) => (brewG = value)"
+  <form class="strain" @submit.prevent>
+    <div class="when">
+      <span class="label">Strained</span>
+      <TimeField
+        label="Strained"
+        :at-ms="strainedMs"
+        :now
+        :zone
+        looks="back"
+        :min="{ ms: startMs, text: 'It cannot be strained before it began.' }"
+        :max="{ ms: now.getTime() + 60_000, text: 'That is still to come.' }"
+        :taps="strainedMs === null ? ['30 min ago', '1 h ago'] : ['now']"
+        @change="emit('change', { strainedMs: $event })"
       />
     </div>
-    <div>
-      <span class="label">Reading, {{ read ? 'yours' : 'as predicted' }}</span>
+    <div class="fills">
+      <div v-for="(fill, i) in fills" :key="fill.jugId" class="fill">
+        <div>
+          <span class="label">Into</span>
+          <ChoiceField
+            :label="fills.length === 1 ? 'Into which jug' : `Jug ${i + 1} of the strain`"
+            :options="jugOptions(fill.vesselId)"
+            :model-value="fill.vesselId"
+            @update:model-value="emit('fill', i, { vesselId: $event })"
+          />
+        </div>
+        <div>
+          <span class="label">Came out, by volume or mass</span>
+          <AmountField
+            :label="fills.length === 1 ? 'Came out' : `Came out into jug ${i + 1}`"
+            :placeholder="i === 0 ? `about ${format.volume(predicted.brewMl)}` : 'the rest'"
+            :value="mlOf(fill)"
+            :kind="amountKind"
+            :refused="wrongOf(fill)"
+            @change="(value, quantity) => setAmount(i, value, quantity)"
+          />
+          <span v-if="fill.amount !== null" class="soft fine">{{
+            format.mass((mlOf(fill) ?? 0) * densityGPerMl)
+          }}</span>
+          <ElButton
+            v-else-if="i === 0 && fills.length === 1"
+            link
+            type="primary"
+            @click="asPredicted"
+            >just as predicted</ElButton
+          >
+        </div>
+        <LeaveOutButton
+          v-if="fills.length > 1"
+          :label="`Leave out jug ${i + 1}`"
+          @click="emit('drop', i)"
+        />
+      </div>
+      <ElButton link type="primary" @click="emit('add')">Into one more jug</ElButton>
+    </div>
+    <div class="reading">
+      <span class="label">Reading, where there is one</span>
       <AmountField
         label="Refractometer reading"
+        :placeholder="`predicted ${format.percent(predicted.strengthFrac)}`"
         :value="strengthFrac"
         :kind="percentKind({ step: 0.0001, min: 0.001, max: 0.3 })"
-        @change="setReading"
+        @change="(value) => emit('change', { strengthFrac: value })"
       />
     </div>
-    <ElButton native-type="submit" :type="due ? 'primary' : 'default'" :loading="busy"
-      >Strain into a jug</ElButton
-    >
+    <div class="do">
+      <ElPopconfirm
+        v-if="farOff && asked === null"
+        :title="`${timingText} Strain it so?`"
+        confirm-button-text="Yes, that is how it was"
+        cancel-button-text="No"
+        width="280"
+        @confirm="emit('strain')"
+      >
+        <template #reference>
+          <ElButton :type="due ? 'primary' : 'default'" :loading="busy">Strain it</ElButton>
+        </template>
+      </ElPopconfirm>
+      <ActButton
+        v-else
+        :refused="firstRefused"
+        :disabled="asked !== null"
+        :primary="due"
+        :doing="busy"
+        @act="emit('strain')"
+        >{{ untold ? 'Say what came out' : `Strain ${format.volume(wholeMl)}` }}</ActButton
+      >
+      <p v-if="timingText !== ''" class="due fine" role="status">{{ timingText }}</p>
+    </div>
   </form>
 </template>
 
 <style scoped>
 .strain {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: end;
+  display: grid;
+  grid-template-columns: 170px minmax(300px, 1fr) 190px 190px;
+  align-items: start;
   gap: 12px 24px;
+  border-top: 1px solid var(--hairline);
+  padding-top: 10px;
 }
 
-.strain > div {
-  width: 176px;
+.when > :last-child,
+.reading > :last-child,
+.fill > div > .bare {
   border-bottom: 1px solid var(--hairline-strong);
+}
+
+.fill {
+  display: grid;
+  grid-template-columns: 1fr 1.1fr 36px;
+  gap: 16px;
+}
+
+.fill + .fill {
+  margin-top: 8px;
+}
+
+.fine {
+  font-size: var(--t13);
+}
+
+.do {
+  display: grid;
+  justify-items: start;
+  gap: 6px;
+  padding-top: 10px;
+}
+
+.strain :deep(.el-button.is-link) {
+  min-height: 32px;
+  padding: 0;
+  font-size: var(--t13);
+}
+
+@media (max-width: 1080px) {
+  .strain {
+    grid-template-columns: 1fr 1fr;
+  }
+
+  .fills {
+    grid-column: 1 / -1;
+    grid-row: 2;
+  }
+}
+
+@media (max-width: 520px) {
+  .strain {
+    grid-template-columns: 1fr;
+  }
+
+  .fill {
+    grid-template-columns: 1fr 1fr 36px;
+    gap: 8px;
+  }
 }
 </style>

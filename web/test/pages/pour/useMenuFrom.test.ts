@@ -40,7 +40,7 @@ describe('useMenuFrom', () => {
     const { source, rows, atRisk } = from;
     expect(source.value).to.include({ label: 'Batch of Sat 08:10', onHandG: 2000 });
     const { pricePerKg } = lidoCoffees.find(({ id }) => id === plan.coffeeId)!;
-    expect(source.value!.pricePerKg).to.be.closeTo((pricePerKg * plan.doseG) / 2000, 1e-9);
+    expect(source.value!.pricePerKg).to.be.closeTo((pricePerKg! * plan.doseG) / 2000, 1e-9);
     const black = rows.value.find(({ drink }) => drink.id === 'lido-black')!;
     expect(black.solution.status).to.equal('met');
     expect(black.left).to.equal(Math.floor(2000 / black.solution.concentrateG));
