@@ -1,6 +1,7 @@
 import { createRouter, createWebHistory } from 'vue-router';
 import JugPage from './pages/jugs/JugPage.vue';
 import JugsPage from './pages/jugs/JugsPage.vue';
+import NewJugPage from './pages/jugs/NewJugPage.vue';
 import LabelPage from './pages/label/LabelPage.vue';
 import PlanPage from './pages/plan/PlanPage.vue';
 import CardPage from './pages/pour/CardPage.vue';
@@ -30,6 +31,11 @@ export const router = createRouter({
     },
     { path: '/steep', component: SteepPage, meta: { title: 'Steep' } },
     { path: '/jugs', component: JugsPage, meta: { title: 'Jugs' } },
+    {
+      path: '/jugs/new',
+      component: NewJugPage,
+      meta: { title: 'A jug from elsewhere', least: 'brews' },
+    },
     { path: '/jugs/:id', component: JugPage, meta: { title: 'One jug' } },
     { path: '/pour', component: PourPage, meta: { title: 'Pour' } },
     { path: '/pour/menu', component: MenuPage, meta: { title: 'The menu' } },

@@ -1,3 +1,4 @@
+export { BATCH_LIMITS } from './limits.ts';
 export { brew, type BrewPoint } from './brew.ts';
 export { FILTRATION_METHODS, FILTRATIONS } from './filtration.ts';
 export { type BrewModel, looseMassG, modelOf } from './model.ts';
@@ -13,5 +14,5 @@ export { immersionYieldFrac } from './strength.ts';
 export { STRENGTH_NAMES } from './strengthName.ts';
 export { lockTarget, setTarget, type TargetPair } from './targets.ts';
 export { hoursToRelease, hoursToStrength } from './timeTo.ts';
-export { ANY_VESSEL_ID, anyVessel, slurryMl, vesselTakesMl } from './vessel.ts';
+export { ANY_VESSEL_ID, anyVessel, slurryMl, vesselFit, vesselTakesMl } from './vessel.ts';
 export { WETTING_NAMES, WETTINGS } from './wetting.ts';

@@ -75,14 +75,15 @@ export const ANY_VESSEL_ID = 'any-vessel';
  * @param slurryMl water and wet grounds together, mL, above 0
  */
 export const anyVessel = (slurryMl: number): Vessel => {
-  const brimMl = Math.min(200_000, slurryMl / (1 - CONSTANTS.headspaceFrac.value));
+  // A little more than the headspace, so that it is never tight.
+  const brimMl = Math.min(200_000, (1.02 * slurryMl) / (1 - CONSTANTS.headspaceFrac.value));
   return {
     id: ANY_VESSEL_ID,
     version: 1,
     name: 'Any vessel',
     brimMl,
-    // As wide as high.
-    heightMm: Math.cbrt((4 * 1000 * brimMl) / Math.PI),
+    // Not quite twice as high as wide.
+    heightMm: 1.9 * Math.cbrt((4 * 1000 * brimMl) / (1.9 * Math.PI)),
     kind: 'jar',
     shaken: false,
     bagHoldsG: null,

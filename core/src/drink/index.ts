@@ -28,5 +28,5 @@ export {
 } from './schema.ts';
 export { type Serve, SERVES } from './serve.ts';
 export { type DrinkSolution, solveDrink } from './solve.ts';
-export { STARTING_DRINKS } from './startingDrinks.ts';
+export { isUsualDrink, STARTING_DRINKS, USUAL_MENU } from './startingDrinks.ts';
 export { weekNeedG } from './weekNeed.ts';

@@ -108,3 +108,28 @@ export const STARTING_DRINKS: readonly StartingDrink[] = [
     },
   },
 ];
+
+const USUAL = 'usual-';
+/** Kinds that a bar without a menu most likely pours. */
+const USUAL_NAMES: readonly string[] = [
+  'Over ice',
+  'With milk',
+  'Straight',
+  'One to one',
+  'Hot',
+  'With tonic',
+];
+
+/** A short menu to begin with where a shop has none: usual glasses, to keep, to change or to drop. */
+export const USUAL_MENU: readonly Drink[] = STARTING_DRINKS.filter(({ name }) =>
+  USUAL_NAMES.includes(name),
+).map(({ name, drink }, order) => ({
+  ...drink,
+  id: `${USUAL}${name.toLowerCase().replaceAll(' ', '-')}`,
+  version: 0,
+  name,
+  order,
+}));
+
+/** @returns whether a drink is one of the usual menu, kept or not */
+export const isUsualDrink = ({ id }: Pick<Drink, 'id'>): boolean => id.startsWith(USUAL);

@@ -31,6 +31,8 @@ export const shopSchema = z.object({
   roomC: z.number().min(0).max(50),
   fridgeC: z.number().min(0).max(15),
   waterC: z.number().min(0).max(60),
+  /** Litres of steeping vessels that the fridge takes; null where nobody said. */
+  fridgeL: z.number().positive().max(10_000).nullable().default(null),
   openHours: z.number().min(0).max(24),
   closeHours: z.number().min(0).max(24),
   crewFromHours: z.number().min(0).max(24),

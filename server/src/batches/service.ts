@@ -177,9 +177,13 @@ export function createBatchService({ db, clock, changes }: Needs): BatchService 
         if (before) return repeated(before, { plan, at });
         const startedAt = clock.momentOf(at);
         const body = await begun(shopId, { plan, startedAt }, transaction);
+        // A draft that is started is one no more, on any tablet.
+        const draft = await db.drafts.find(shopId, id, transaction);
+        if (draft) await db.drafts.remove(caller, { id, seenVersion: draft.version }, transaction);
         return batches.save(caller, { id, seenVersion: 0, body }, transaction);
       });
       changes.publish(caller, { noun: 'batches', id });
+      changes.publish(caller, { noun: 'drafts', id });
       return batch;
     },
 

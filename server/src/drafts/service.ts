@@ -4,6 +4,7 @@ import type { Changes } from '../changes/changes.ts';
 import type { Clock } from '../clock.ts';
 import type { Database } from '../database/database.ts';
 import { keepDocuments } from '../keepDocuments.ts';
+import { ProblemError } from '../problem.ts';
 
 export interface DraftService {
   readonly list: (caller: RoledCaller) => Promise<Draft[]>;
@@ -24,11 +25,17 @@ export function createDraftService({ db, clock, changes }: Needs): DraftService 
   const { list, save } = keepDocuments({ documents: db.drafts, changes, noun: 'drafts' });
   return {
     list,
-    save: (caller, { id, seenVersion, request }) =>
-      save(caller, {
+    save: async (caller, { id, seenVersion, request }) => {
+      if (await db.batches.find(caller.shopId, id))
+        throw new ProblemError(
+          'already_exists',
+          'This plan is started. What is planned now is another one, under an identity of its own.',
+        );
+      return save(caller, {
         id,
         seenVersion,
         body: { ...request, savedAt: clock.now().toISOString() },
-      }),
+      });
+    },
   };
 }

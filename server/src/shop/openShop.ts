@@ -11,6 +11,7 @@ const NEW_SHOP: Omit<Shop, 'id' | 'version' | 'zone'> = {
   roomC: 22,
   fridgeC: 4,
   waterC: 12,
+  fridgeL: null,
   openHours: 8,
   closeHours: 18,
   crewFromHours: 7,

@@ -2,12 +2,14 @@ import {
   batchSchema,
   startBatchRequest,
   startedBatch,
+  steepHoursOf,
+  vesselInUse,
   vesselOf,
   type Batch,
+  type Plan,
   type StartBatchRequest,
   type StrainBatchRequest,
 } from '@ratio/core/batch';
-import { usualCoffee } from '@ratio/core/coffee';
 import { defineStore } from 'pinia';
 import { computed, shallowRef } from 'vue';
 import { z } from 'zod';
@@ -54,8 +56,7 @@ export const useBatches = defineStore('batches', () => {
       const request = startBatchRequest.safeParse(body);
       if (method !== 'POST' || path !== '/api/batches' || !request.success) return [];
       const { id, plan, startedAt } = request.data;
-      const coffee =
-        usualCoffee(plan.coffeeId) ?? shelf.coffees.find((one) => one.id === plan.coffeeId);
+      const coffee = shelf.coffeeOf(plan.coffeeId);
       const vessel = vesselOf(plan, shelf.vessels);
       if (!coffee || !vessel) return [];
       const at = new Date(startedAt ?? shelf.now);
@@ -75,6 +76,15 @@ export const useBatches = defineStore('batches', () => {
   return {
     batches,
     steeping,
+    /** The batch that is in a vessel while a plan would be; null where it is free. */
+    inVessel: (vesselId: string, plan: Pick<Plan, 'steep'>, startMs: number): Batch | null =>
+      vesselInUse({
+        batches: steeping.value,
+        vesselId,
+        startMs,
+        hours: steepHoursOf(plan),
+        nowMs: shelf.now.getTime(),
+      }),
     strained: computed(() =>
       batches.value.filter(({ status }) => status === 'strained').toReversed(),
     ),

@@ -6,8 +6,12 @@ import {
   type Plan,
 } from '@ratio/core/batch';
 import {
+  ANY_VESSEL_ID,
+  BATCH_LIMITS,
   brewAmounts,
   modelOf,
+  slurryMl,
+  vesselFit,
   lockTarget,
   setTarget,
   solveBrew,
@@ -21,6 +25,7 @@ import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { z } from 'zod';
 import { ask, newId, RequestProblem, Unreachable } from '../api/client.ts';
+import { useBatches } from './batches.ts';
 import { useSession } from './session.ts';
 import { useShop } from './shop.ts';
 import { useStored } from '../composables/useStored.ts';
@@ -38,9 +43,25 @@ export type LocalDraft = Readonly<z.infer<typeof localDraftSchema>>;
 /** An amount that could not be set, and why. */
 export interface Conflict {
   readonly key: TargetKey;
-  readonly solution: Exclude<BrewSolution, { status: 'solved' }>;
+  readonly solution:
+    | Exclude<BrewSolution, { status: 'solved' }>
+    | {
+        /** What would follow is more than a bench can hold. */
+        readonly status: 'too_much';
+        readonly of: 'doseG' | 'waterG';
+        readonly amountG: number;
+        readonly mostG: number;
+      };
 }
 
+/** The usual coffee where the shelf has none. */
+const USUAL_ID = 'usual-medium';
+const MOST = [
+  { of: 'doseG', mostG: BATCH_LIMITS.doseG },
+  { of: 'waterG', mostG: BATCH_LIMITS.waterG },
+] as const;
+/** Answers by which nothing was decided. */
+const UNDECIDED: readonly number[] = [401, 408, 429];
 const SAVE_AFTER_MS = 400;
 const RETRY_AFTER_MS = 4000;
 
@@ -74,23 +95,20 @@ const freshDraft = (): LocalDraft => ({
 export const useDraft = defineStore('draft', () => {
   const shelf = useShop();
   const session = useSession();
+  const batches = useBatches();
   const draft = useStored<LocalDraft>('ratio.plan', localDraftSchema, freshDraft());
   const conflict = shallowRef<Conflict | null>(null);
   /** What another tablet made of this draft while it was changed here. */
   const theirs = shallowRef<Draft | null>(null);
   const plan = computed<Plan>(() => draft.value.plan);
-  const coffee = computed(
-    () => shelf.coffees.find(({ id }) => id === plan.value.coffeeId) ?? shelf.coffees[0],
-  );
+  const coffee = computed(() => shelf.coffeeOf(plan.value.coffeeId) ?? shelf.brewable[0]!);
 
   /** What the model takes for the plan's coffee. */
-  const model = computed(() => (coffee.value ? modelOf(coffee.value) : null));
-  const solve = (of: Plan, targets: TargetPair): BrewSolution | null =>
-    model.value && solveBrew(brewSetting(of), targets, model.value);
+  const model = computed(() => modelOf(coffee.value));
+  const solve = (of: Plan, targets: TargetPair): BrewSolution =>
+    solveBrew(brewSetting(of), targets, model.value);
   /** Every amount of the draft as it is. */
-  const amounts = computed(
-    () => model.value && brewAmounts(brewSetting(plan.value), plan.value, model.value),
-  );
+  const amounts = computed(() => brewAmounts(brewSetting(plan.value), plan.value, model.value));
 
   function commit(part: Partial<LocalDraft>): void {
     conflict.value = null;
@@ -106,20 +124,26 @@ export const useDraft = defineStore('draft', () => {
       value,
     });
     const solution = solve(plan.value, targets);
-    if (solution === null) return;
     if (solution.status !== 'solved') {
       conflict.value = { key, solution };
       return;
     }
     const { doseG, waterG } = solution.amounts;
-    commit({ ...more, targets: [...targets], plan: { ...plan.value, doseG, waterG } });
+    const next = { ...plan.value, doseG, waterG };
+    const tooMuch = MOST.find(({ of, mostG }) => next[of] > mostG);
+    if (tooMuch) {
+      const { of, mostG } = tooMuch;
+      conflict.value = { key, solution: { status: 'too_much', of, amountG: next[of], mostG } };
+      return;
+    }
+    commit({ ...more, targets: [...targets], plan: next });
   }
 
   /** Changes a choice; what is set stays, as long as the new choice lets it. */
   function change(part: Partial<Plan>): void {
     const next = { ...plan.value, ...part };
     const solution = solve(next, draft.value.targets);
-    if (solution?.status === 'solved') {
+    if (solution.status === 'solved') {
       const { doseG, waterG } = solution.amounts;
       commit({ plan: { ...next, doseG, waterG } });
       return;
@@ -137,7 +161,7 @@ export const useDraft = defineStore('draft', () => {
 
   function lock(key: TargetKey): void {
     if (draft.value.locked === key) return commit({ locked: null });
-    const value = amounts.value?.[key];
+    const value = amounts.value[key];
     if (value)
       commit({
         locked: key,
@@ -158,7 +182,9 @@ export const useDraft = defineStore('draft', () => {
     });
   }
 
-  const saving = ref<'saved' | 'saving' | 'offline'>('saved');
+  const saving = ref<'saved' | 'saving' | 'offline' | 'refused'>('saved');
+  /** Why the server refused it. */
+  const refusal = ref('');
   let timer: ReturnType<typeof setTimeout> | undefined;
 
   async function save(): Promise<void> {
@@ -175,13 +201,30 @@ export const useDraft = defineStore('draft', () => {
       const still = JSON.stringify(now) !== JSON.stringify(body);
       draft.value = { ...draft.value, version: saved.version, unsaved: still };
     } catch (error) {
-      const current = draftSchema.safeParse(
-        error instanceof RequestProblem ? error.problem.current : undefined,
-      );
-      if (current.success) theirs.value = current.data;
-      saving.value = current.success ? 'saved' : 'offline';
-      if (!current.success) timer = setTimeout(() => void save(), RETRY_AFTER_MS);
+      notSaved(error);
     }
+  }
+
+  function notSaved(error: unknown): void {
+    const problem = error instanceof RequestProblem ? error.problem : null;
+    const current = draftSchema.safeParse(problem?.current);
+    if (current.success) {
+      theirs.value = current.data;
+      saving.value = 'saved';
+    } else if (problem && (problem.code === 'already_exists' || problem.status === 412)) {
+      // It was started meanwhile: what is here is another one.
+      renewed();
+    } else if (problem && problem.status < 500 && !UNDECIDED.includes(problem.status)) {
+      saving.value = 'refused';
+      refusal.value = problem.detail;
+    } else {
+      saving.value = 'offline';
+      timer = setTimeout(() => void save(), RETRY_AFTER_MS);
+    }
+  }
+  /** What is on the bench under an identity of its own. */
+  function renewed(): void {
+    draft.value = { ...draft.value, id: newId(), version: 0 };
   }
 
   watch(draft, ({ unsaved }) => {
@@ -189,19 +232,68 @@ export const useDraft = defineStore('draft', () => {
     if (unsaved) timer = setTimeout(() => void save(), SAVE_AFTER_MS);
   });
 
+  /** A plan with the first coffee of the shelf, and the smallest vessel that is free and holds it. */
+  function withShelf(of: Plan): Plan {
+    const needMl = slurryMl({ ...of, tempC: of.waterC });
+    const free = shelf.steepers
+      .filter(
+        ({ id, brimMl, shaken }) =>
+          vesselFit({ slurryMl: needMl, vesselMl: brimMl, shaken }).fit !== 'overflows' &&
+          batches.inVessel(id, of, shelf.now.getTime()) === null,
+      )
+      .toSorted((a, b) => a.brimMl - b.brimMl);
+    return {
+      ...of,
+      coffeeId: shelf.coffees[0]?.id ?? USUAL_ID,
+      vesselId: free[0]?.id ?? ANY_VESSEL_ID,
+    };
+  }
+  function restart(): void {
+    const fresh = freshDraft();
+    const { shop } = shelf;
+    conflict.value = null;
+    saving.value = 'saved';
+    if (!shop) return;
+    const { grind, ratio, place, hours, wetting, method } = shop.defaults;
+    const { doseG } = fresh.plan;
+    draft.value = {
+      ...fresh,
+      targets: [
+        { key: 'ratio', value: ratio },
+        { key: 'doseG', value: doseG },
+      ],
+      plan: withShelf({
+        ...fresh.plan,
+        grind,
+        wetting,
+        waterG: ratio * doseG,
+        waterC: shop.waterC,
+        steep: [{ place, hours, tempC: place === 'fridge' ? shop.fridgeC : shop.roomC }],
+        filtration: { method, rinseG: 0 },
+      }),
+    };
+  }
+
   const local = ({ savedAt: _, ...saved }: Draft): LocalDraft => ({ ...saved, unsaved: false });
 
   /** Takes what the server has, unless something here is not saved yet. */
   async function load(): Promise<void> {
     const drafts = await ask(draftsSchema, '/api/drafts').catch((error: unknown) => {
       // The draft on this tablet is there without the server.
-      if (error instanceof Unreachable) return [];
+      if (error instanceof Unreachable) return null;
       throw error;
     });
-    const same = drafts.find(({ id }) => id === draft.value.id);
+    const same = drafts?.find(({ id }) => id === draft.value.id);
     const isFresh = draft.value.version === 0 && !draft.value.unsaved;
-    const found = same ?? (isFresh ? drafts[0] : undefined);
-    if (!found) return;
+    const found = same ?? (isFresh ? drafts?.[0] : undefined);
+    if (!found) {
+      // Another tablet started it: what is here is done.
+      if (drafts !== null && draft.value.version > 0) {
+        if (draft.value.unsaved) renewed();
+        else restart();
+      }
+      return;
+    }
     if (!draft.value.unsaved) {
       if (found.version !== draft.value.version || found.id !== draft.value.id)
         draft.value = local(found);
@@ -218,6 +310,7 @@ export const useDraft = defineStore('draft', () => {
     conflict,
     theirs,
     saving,
+    refusal,
     setAmount,
     change,
     commit,
@@ -236,36 +329,12 @@ export const useDraft = defineStore('draft', () => {
           : { ...draft.value, version: other.version, unsaved: true };
     },
     /** The same plan under a new identity, once this one is started. */
-    renew: () => {
-      draft.value = { ...draft.value, id: newId(), version: 0, unsaved: false, startAt: null };
-    },
-    /** A new plan by the shop's defaults, with the same coffee and vessel. */
-    restart: (): void => {
-      const { coffeeId, vesselId } = plan.value;
-      const fresh = freshDraft();
-      const { shop } = shelf;
-      conflict.value = null;
-      if (!shop) return;
-      const { grind, ratio, place, hours, wetting, method } = shop.defaults;
-      const { doseG } = fresh.plan;
-      draft.value = {
-        ...fresh,
-        targets: [
-          { key: 'ratio', value: ratio },
-          { key: 'doseG', value: doseG },
-        ],
-        plan: {
-          ...fresh.plan,
-          coffeeId,
-          vesselId,
-          grind,
-          wetting,
-          waterG: ratio * doseG,
-          waterC: shop.waterC,
-          steep: [{ place, hours, tempC: place === 'fridge' ? shop.fridgeC : shop.roomC }],
-          filtration: { method, rinseG: 0 },
-        },
-      };
+    /** A new plan by the shop’s defaults: nothing of the one before is in it. */
+    restart,
+    /** Gives a plan that has none yet a coffee and a vessel, so that a page always shows both. */
+    fillIn(): void {
+      if (plan.value.coffeeId !== '' && plan.value.vesselId !== '') return;
+      draft.value = { ...draft.value, plan: withShelf(plan.value) };
     },
   };
 });

@@ -2,6 +2,8 @@ import {
   keepDrinkRequest,
   drinkSchema,
   drinkVersionSchema,
+  isUsualDrink,
+  USUAL_MENU,
   type Drink,
   type DrinkVersion,
   type KeepDrinkRequest,
@@ -11,6 +13,7 @@ import { computed } from 'vue';
 import { z } from 'zod';
 import { ask, newId } from '../api/client.ts';
 import { useOutbox, type Write } from './outbox.ts';
+import { useStored } from '../composables/useStored.ts';
 import { useDocuments } from '../composables/useDocuments.ts';
 
 const versionsSchema = z.array(drinkVersionSchema);
@@ -22,7 +25,17 @@ export const useDrinks = defineStore('drinks', () => {
   const { all, load, remove } = useDocuments('/api/drinks', drinkSchema);
 
   /** With what was kept here and the server has not acknowledged yet. */
-  const drinks = computed(() => outbox.waiting.reduce(withKept, all.value));
+  const own = computed(() => outbox.waiting.reduce(withKept, all.value));
+  const dropped = useStored('ratio.droppedDrinks', z.array(z.string()), []);
+  /** The usual ones, as long as the shop has none of its own making; those that are kept stay among them. */
+  const usual = computed(() =>
+    own.value.every(isUsualDrink)
+      ? USUAL_MENU.filter(
+          ({ id }) => !dropped.value.includes(id) && !own.value.some((one) => one.id === id),
+        )
+      : [],
+  );
+  const drinks = computed(() => [...own.value, ...usual.value]);
 
   /** Keeps a drink with what changed of it: as the usual, or for somebody. */
   async function keep(input: {
@@ -50,9 +63,19 @@ export const useDrinks = defineStore('drinks', () => {
 
   return {
     drinks,
+    /** Drinks of the usual menu that nobody has kept yet. */
+    usual,
+    /** Puts the usual menu on the shop's, as it is shown. */
+    keepUsual: async (): Promise<void> => {
+      for (const drink of usual.value)
+        await keep({ drink, change: 'new on the menu', forWhom: '' });
+    },
     load,
     keep,
-    remove,
+    remove: async (drink: Drink): Promise<void> => {
+      if (isUsualDrink(drink)) dropped.value = [...dropped.value, drink.id];
+      if (drink.version > 0) await remove(drink);
+    },
     versions: (drinkId: string): Promise<DrinkVersion[]> =>
       ask(versionsSchema, `/api/drinks/${drinkId}/versions`),
   };

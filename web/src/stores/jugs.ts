@@ -5,13 +5,15 @@ import {
   jugEntrySchema,
   jugSchema,
   ledgerRow,
+  madeElsewhere,
   type Content,
   type Jug,
   type JugEntry,
   type JugEntryRequest,
   type LedgerRow,
+  type NewJugRequest,
 } from '@ratio/core/jug';
-import { storedCoffeeMl } from '@ratio/core/matter';
+import { massOfStoredG, storedCoffeeMl } from '@ratio/core/matter';
 import { defineStore } from 'pinia';
 import { computed, shallowRef } from 'vue';
 import { z } from 'zod';
@@ -22,6 +24,9 @@ import { useOutbox } from './outbox.ts';
 import { useShop } from './shop.ts';
 
 const EMPTY_G = 1;
+export const ABOUT_ID = 'about';
+/** A usual concentrate: 1 to 5, overnight (common practice). */
+const ABOUT_FRAC = 0.035;
 const jugsSchema = z.array(jugSchema);
 const entriesSchema = z.array(jugEntrySchema);
 
@@ -59,18 +64,63 @@ export const useJugs = defineStore('jugs', () => {
   }
 
   const onHand = computed(() => jugs.value.filter(({ onHandG }) => onHandG >= EMPTY_G));
+  const aboutFrac = useStored('ratio.about', z.number().min(0.001).max(0.2), ABOUT_FRAC);
+  const about = computed<Jug>(() => {
+    const { roomC = 22, fridgeC = 4 } = shelf.shop ?? {};
+    const strengthFrac = aboutFrac.value;
+    const { caffeineMgPerG } = madeElsewhere({ strengthFrac, roomC, fridgeC });
+    const now = shelf.now.toISOString();
+    return {
+      id: ABOUT_ID,
+      version: 0,
+      label: 'A concentrate of about',
+      coffeeName: '',
+      batchId: null,
+      vesselId: null,
+      filledRange: null,
+      strengthFrac,
+      readBy: 'taste',
+      caffeineMgPerG,
+      pricePerKg: null,
+      capacityMl: null,
+      madeAt: now,
+      useBy: now,
+      onHandG: massOfStoredG({ volumeMl: 1000, strengthFrac }),
+      lastEntryId: null,
+    };
+  });
+  /** The one that was picked, or else the oldest, which should go first; an assumed one where there is none. */
+  const chosen = computed<Jug>(() => {
+    if (chosenId.value === ABOUT_ID) return about.value;
+    return onHand.value.find(({ id }) => id === chosenId.value) ?? onHand.value[0] ?? about.value;
+  });
+
   return {
     jugs,
     onHand,
     /** The one that was picked, or else the oldest: it should go first. */
-    chosen: computed(
-      () => onHand.value.find(({ id }) => id === chosenId.value) ?? onHand.value[0] ?? null,
-    ),
+    chosen,
     choose: (id: string) => (chosenId.value = id),
+    /** A concentrate that nobody has noted: a litre of about so much. */
+    about,
+    aboutFrac,
+    /** Whether the jug in hand is only assumed. */
+    isAssumed: computed(() => chosen.value.id === ABOUT_ID),
     load,
     pour: ({ jug, ...poured }: { jug: Jug; id: string; massG: number; note: string }) =>
       enter(jug, { ...poured, kind: 'poured' }, `${poured.note} from ${jug.label}`),
     enter,
+    /** Takes in a jug that was filled elsewhere. */
+    add: async (request: NewJugRequest): Promise<void> => {
+      const write = {
+        method: 'POST' as const,
+        path: '/api/jugs',
+        body: request,
+        what: request.label,
+      };
+      const sent = await outbox.write(jugSchema, write);
+      if (!sent.kept) await load();
+    },
     entries: (id: string): Promise<JugEntry[]> => ask(entriesSchema, `/api/jugs/${id}/entries`),
     undo: (jug: Jug, entryId: string) =>
       enter(jug, { id: newId(), kind: 'undone', entryId }, `${jug.label}: taken back`),

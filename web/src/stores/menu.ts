@@ -101,7 +101,7 @@ export const useMenu = defineStore('menu', () => {
   /** Every drink that can be made, from one jug or from a batch that is not in one yet. */
   const rowsFrom = (from: PouredFrom & { onHandG: number }): MenuRow[] =>
     drinks.drinks.map((drink) => rowOf(drink, from)).filter((row) => row !== null);
-  const rows = computed<MenuRow[]>(() => (jugs.chosen ? rowsFrom(jugs.chosen) : []));
+  const rows = computed<MenuRow[]>(() => rowsFrom(jugs.chosen));
 
   /** How many of the first few drinks a brew makes; 0 where it is too weak for one. */
   function poursOf(

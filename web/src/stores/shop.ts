@@ -1,5 +1,5 @@
 import { vesselSchema } from '@ratio/core/brew';
-import { coffeeSchema } from '@ratio/core/coffee';
+import { coffeeSchema, USUAL_COFFEES, type Coffee } from '@ratio/core/coffee';
 import { shopSchema, type Shop } from '@ratio/core/shop';
 import { useIntervalFn } from '@vueuse/core';
 import { defineStore } from 'pinia';
@@ -31,6 +31,7 @@ export const useShop = defineStore('shop', () => {
   );
   const coffees = useDocuments('/api/coffees', coffeeSchema);
   const vessels = useDocuments('/api/vessels', vesselSchema);
+  const brewable = computed<Coffee[]>(() => [...coffees.all.value, ...USUAL_COFFEES]);
   const now = ref(new Date());
   /** How far the machine's clock is behind what was written last, ms. */
   const behindMs = ref(0);
@@ -87,6 +88,12 @@ export const useShop = defineStore('shop', () => {
     shop,
     coffees: coffees.all,
     vessels: vessels.all,
+    /** What a batch can be brewed of: the shelf's coffees, and the usual ones for whoever has none there. */
+    brewable,
+    coffeeOf: (id: string): Coffee | undefined => brewable.value.find((one) => one.id === id),
+    /** Vessels to steep in, and jugs to keep concentrate in. */
+    steepers: computed(() => vessels.all.value.filter(({ use }) => use === 'steep')),
+    jugVessels: computed(() => vessels.all.value.filter(({ use }) => use === 'jug')),
     now,
     behindMs,
     zone: computed(() => shop.value?.zone ?? 'UTC'),

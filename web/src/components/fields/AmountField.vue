@@ -147,6 +147,13 @@ async function select(event: FocusEvent): Promise<void> {
   white-space: nowrap;
 }
 
+.amount :deep(.el-input__inner::placeholder) {
+  font-family: var(--words);
+  font-size: var(--t15);
+  font-weight: 400;
+  letter-spacing: 0;
+}
+
 .wrong {
   font-size: var(--t13);
   font-weight: 600;

@@ -93,7 +93,7 @@ export function useHouseRecipes() {
       void edits.change(before, over, what);
   }
 
-  const leftover = computed(() => leftoverOf(jugs.chosen));
+  const leftover = computed(() => leftoverOf(jugs.isAssumed ? null : jugs.chosen));
   const starting = computed(() => startingRecipes(leftover.value));
 
   /** A new recipe, begun from one by its name; with plain syrup where none is named. */

@@ -10,11 +10,13 @@ import { clockTime, dayName, fromNow } from '../../format/formatClock.ts';
 import { READ_BY } from '../../format/readBy.ts';
 import JugDrawing from '../../components/drawings/JugDrawing.vue';
 import { cssColour } from '../../components/drawings/colour.ts';
+import { useSession } from '../../stores/session.ts';
 import { onHandMl } from '../../stores/jugs.ts';
 
 const DAY_MS = 86_400_000;
 
 const { shelf, jugs } = useStores();
+const session = useSession();
 const format = useAmountFormat();
 const router = useRouter();
 
@@ -47,6 +49,9 @@ async function pourFrom(jug: Jug): Promise<void> {
     <p class="soft">
       Oldest first. Keep it at 5 °C (41 °F) or below, covered and labelled; the local food code
       decides.
+    </p>
+    <p v-if="session.can('brews')" class="no-print">
+      <RouterLink to="/jugs/new">Note a jug that was made elsewhere</RouterLink>
     </p>
     <ul v-if="rows.length > 0">
       <li v-for="{ jug, ...row } in rows" :key="jug.id">
@@ -84,7 +89,7 @@ async function pourFrom(jug: Jug): Promise<void> {
     </ul>
     <div v-else class="empty">
       <h2>No jug holds concentrate</h2>
-      <p>A jug appears here when a batch is strained into it.</p>
+      <p>A jug appears here when a batch is strained into it, or when somebody notes one.</p>
       <p><RouterLink to="/steep">See what is steeping</RouterLink></p>
     </div>
   </div>

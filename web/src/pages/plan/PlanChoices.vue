@@ -14,6 +14,7 @@ import { GRIND_NAMES, GRINDS, type Coffee } from '@ratio/core/coffee';
 import { CONSTANTS } from '@ratio/core/constants';
 import { waterDensityGPerMl } from '@ratio/core/matter';
 import { type Expected } from '@ratio/core/units';
+import { ElButton } from 'element-plus';
 import { computed } from 'vue';
 import { measuredKind, ratioKind, tempKind } from '../../components/fields/amountKind.ts';
 import type { AmountFormat } from '../../format/amountFormat.ts';
@@ -39,11 +40,17 @@ const props = defineProps<{
   model: BrewModel;
   vessel: Vessel;
   coffees: readonly Coffee[];
-  vessels: readonly Vessel[];
+  vessels: readonly { value: string; label: string; reason: string }[];
+  /** Why the vessel cannot be started in; empty where it can. */
+  vesselWrong: string;
+  otherVessels: readonly { id: string; name: string }[];
+  /** More in the fridge than it takes; empty where there is room. */
+  fridge: string;
   format: AmountFormat;
   fridgeC: number;
   roomC: number;
-  restedDays: number;
+  /** Null where the date of the roast is not known. */
+  restedDays: number | null;
   /** What the mill's dial says for each grind. */
   mill: Readonly<Record<Plan['grind'], string>>;
 }>();
@@ -103,7 +110,11 @@ function setDose(value: number, quantity: Expected): void {
   <form class="choices" aria-label="Choices" @submit.prevent>
     <PickRow
       label="Coffee"
-      :note="`${coffee.roast} roast, rested ${restedDays} d`"
+      :note="
+        restedDays === null
+          ? `${coffee.roast} roast`
+          : `${coffee.roast} roast, rested ${restedDays} d`
+      "
       :model-value="coffee.id"
       :options="
         coffees.map(({ id, name, pricePerKg, roast }) => ({
@@ -175,15 +186,21 @@ function setDose(value: number, quantity: Expected): void {
       label="Vessel"
       :note="`${format.volume(vessel.brimMl)}, ${100 * (vessel.shaken ? CONSTANTS.shakenHeadspaceFrac : CONSTANTS.headspaceFrac).value} % kept free`"
       :model-value="vessel.id"
-      :options="
-        vessels.map(({ id, name, brimMl }) => ({
-          value: id,
-          label: name,
-          reason: format.volume(brimMl),
-        }))
-      "
+      :options="vessels"
       @update:model-value="emit('change', { vesselId: $event })"
     />
+    <div v-if="vesselWrong !== ''" class="in-use" role="alert">
+      <p class="due">{{ vesselWrong }}</p>
+      <ElButton
+        v-for="{ id, name } in otherVessels"
+        :key="id"
+        link
+        type="primary"
+        @click="emit('change', { vesselId: id })"
+        >{{ name }}</ElButton
+      >
+    </div>
+    <p v-if="fridge !== ''" class="due in-use" role="status">{{ fridge }}</p>
     <PickRow
       label="Wetting"
       :note="WETTINGS[plan.wetting].reason"
@@ -238,6 +255,18 @@ function setDose(value: number, quantity: Expected): void {
 <style scoped>
 .choices {
   padding: 4px 20px 12px;
+}
+
+.in-use {
+  padding: 4px 0;
+  font-size: var(--t13);
+}
+
+.in-use :deep(.el-button) {
+  min-height: 32px;
+  margin: 0 14px 0 0;
+  padding: 0;
+  font-size: var(--t13);
 }
 
 .pair {

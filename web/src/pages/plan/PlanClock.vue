@@ -1,48 +1,64 @@
 <script setup lang="ts">
+import TimeField from '../../components/fields/TimeField.vue';
 import type { OfferedFit } from './usePlanClock.ts';
 
-/** The plan on the clock: when to start or to be ready, and whether somebody is there. */
+/** The plan on the clock: when it starts or began, when it is ready, and whether somebody is there. */
 defineProps<{
   timeline: readonly { what: string; when: string; alone: boolean }[];
   manned: boolean;
-  late: boolean;
+  /** How long it has steeped by now, where it began already; empty where it has not. */
+  pastText: string;
   /** When it is ready against the shop's opening. */
   opening: string;
   fits: readonly OfferedFit[];
-  startLocal: string;
-  readyLocal: string;
-  /** Whether it starts at a set time, not now. */
-  timed: boolean;
+  /** ms since 1970 UTC; null for now. */
+  startMs: number | null;
+  readyMs: number;
+  now: Date;
+  zone: string;
 }>();
 const emit = defineEmits<{
-  start: [local: string];
-  ready: [local: string];
+  start: [atMs: number | null];
+  ready: [atMs: number | null];
   fit: [fit: OfferedFit];
 }>();
-const valueOf = (event: Event): string => (event.target as HTMLInputElement).value;
 </script>
 
 <template>
   <section aria-label="On the clock">
     <div class="ends">
-      <label>
-        <span class="label">{{ timed ? 'Start' : 'Start, now' }}</span>
-        <input type="datetime-local" :value="startLocal" @change="emit('start', valueOf($event))" />
-      </label>
-      <label>
+      <div>
+        <span class="label">{{ pastText === '' ? 'Start' : 'Began' }}</span>
+        <TimeField
+          label="Start"
+          :at-ms="startMs"
+          :now
+          :zone
+          looks="ahead"
+          :taps="startMs === null ? ['yesterday 18:00'] : ['now']"
+          @change="emit('start', $event)"
+        />
+      </div>
+      <div>
         <span class="label">Ready by</span>
-        <input type="datetime-local" :value="readyLocal" @change="emit('ready', valueOf($event))" />
-      </label>
-      <button v-if="timed" type="button" @click="emit('start', '')">now</button>
+        <TimeField
+          label="Ready by"
+          :at-ms="readyMs"
+          :now
+          :zone
+          looks="ahead"
+          @change="emit('ready', $event)"
+        />
+      </div>
     </div>
+    <p v-if="pastText !== ''" class="began">{{ pastText }}</p>
     <p class="line">
       <span v-for="event in timeline" :key="event.what + event.when" :class="{ due: event.alone }">
         {{ event.what }} <strong>{{ event.when }}</strong>{{ event.alone ? ', nobody in' : '' }}
       </span>
     </p>
     <p class="fine soft">{{ opening }}</p>
-    <p v-if="late" class="due">That start has passed. Choose a later one, or a shorter steep.</p>
-    <template v-if="!manned && fits.length > 0">
+    <template v-if="!manned && pastText === '' && fits.length > 0">
       <p class="label">Times with somebody in</p>
       <ul>
         <li v-for="fit in fits" :key="fit.text">
@@ -55,23 +71,13 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
 
 <style scoped>
 .ends {
-  display: flex;
-  align-items: end;
-  gap: 10px;
-}
-
-label {
   display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 18px;
 }
 
-input {
-  width: 148px;
-  min-height: 32px;
-  border: 0;
-  border-bottom: 1px solid var(--hairline-strong);
-  background: transparent;
-  font-size: var(--t13);
-  color-scheme: inherit;
+.began {
+  font-weight: 600;
 }
 
 button {

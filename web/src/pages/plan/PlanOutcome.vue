@@ -14,6 +14,7 @@ import { computed } from 'vue';
 import StrengthScale from '../../components/charts/StrengthScale.vue';
 import { largeVolumeKind, numberKind, percentKind } from '../../components/fields/amountKind.ts';
 import type { AmountFormat } from '../../format/amountFormat.ts';
+import ActButton from '../../components/fields/ActButton.vue';
 import AmountField from '../../components/fields/AmountField.vue';
 import LockButton from '../../components/fields/LockButton.vue';
 import AskedFigure from '../../components/figures/AskedFigure.vue';
@@ -33,6 +34,12 @@ const props = defineProps<{
   starting: boolean;
   /** Whether whoever stands here may start it. */
   mayStart: boolean;
+  /** Whether it began already. */
+  began: boolean;
+  /** What stands in the way of starting it; empty where nothing does. */
+  notYet: string;
+  /** The field that refuses what was typed into it; null where none does. */
+  unheard: string | null;
 }>();
 const emit = defineEmits<{
   start: [];
@@ -86,7 +93,8 @@ const lockOf = (key: TargetKey) => ({
 const refusal = (key: TargetKey): string => (props.refused?.key === key ? props.refused.text : '');
 const noStart = computed(() => {
   if (props.result.fit.fit === 'overflows') return 'It does not go into this vessel.';
-  return props.result.outcome.brewG > 0 ? '' : 'Nothing would drain.';
+  if (props.result.outcome.brewG <= 0) return 'Nothing would drain.';
+  return props.notYet;
 });
 </script>
 
@@ -180,17 +188,16 @@ const noStart = computed(() => {
     <slot name="clock" />
     <CautionList :cautions="cautions.note" />
     <div class="start no-print">
-      <ElButton
+      <ActButton
         v-if="mayStart"
-        type="primary"
-        size="large"
+        primary
+        :refused="unheard"
         :disabled="noStart !== ''"
-        :loading="starting"
-        @click="emit('start')"
+        :doing="starting"
+        @act="emit('start')"
+        >{{ began ? 'It is steeping' : 'Start this steep' }}</ActButton
       >
-        Start this steep
-      </ElButton>
-      <ElButton size="large" @click="emit('compare')">Keep to compare</ElButton>
+      <ElButton @click="emit('compare')">Keep to compare</ElButton>
       <p v-if="noStart" class="due" role="status">{{ noStart }}</p>
     </div>
   </section>

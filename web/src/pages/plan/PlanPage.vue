@@ -1,13 +1,17 @@
 <script setup lang="ts">
 import { useSession } from '../../stores/session.ts';
+import { ANY_VESSEL_ID } from '@ratio/core/brew';
+import { usualCoffee } from '@ratio/core/coffee';
 import { storeToRefs } from 'pinia';
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
 import ReleaseChart from '../../components/charts/ReleaseChart.vue';
 import SteepDrawing from '../../components/drawings/SteepDrawing.vue';
+import { useRefusals } from '../../components/fields/refusals.ts';
 import WhyDialog from '../../components/figures/WhyDialog.vue';
 import { useDraft } from '../../stores/draft.ts';
 import { useShop } from '../../stores/shop.ts';
+import AssumedLine from './AssumedLine.vue';
 import BatchSheet from './BatchSheet.vue';
 import CompareTable from './CompareTable.vue';
 import DraftConflict from './DraftConflict.vue';
@@ -21,6 +25,7 @@ import { useExtras } from './useExtras.ts';
 import { usePlan } from './usePlan.ts';
 import { usePlanClock } from './usePlanClock.ts';
 import { usePlanEdits } from './usePlanEdits.ts';
+import { usePlanVessels } from './usePlanVessels.ts';
 import { usePlanWhy } from './usePlanWhy.ts';
 import { useStartSteep } from './useStartSteep.ts';
 import { useVariants } from './useVariants.ts';
@@ -32,12 +37,15 @@ const { draft, plan, coffee, model, conflict, theirs } = storeToRefs(drafts);
 const page = usePlan();
 const { vessel, hours, result, failure, sampled, drawing, chart, pours, costPerL, format } = page;
 const clock = usePlanClock(hours);
+const vessels = usePlanVessels(clock.startMs);
+const { firstRefused } = useRefusals();
 const variants = useVariants();
 const extras = useExtras();
 const sheet = useBatchSheet({ result, timeline: clock.timeline });
 const { setHours, setLevel, takeFit, setDrinks } = usePlanEdits(page);
 const { asked, explanation, rangeText, narrowedBy } = usePlanWhy(page);
 const { starting, start } = useStartSteep();
+const isUsual = (id: string): boolean => usualCoffee(id) !== undefined;
 const print = (): void => window.print();
 
 const refused = computed(() =>
@@ -49,7 +57,7 @@ const refused = computed(() =>
 
 <template>
   <BatchSheet v-if="sheet" v-bind="sheet" />
-  <div v-if="coffee && model && vessel && shelf.shop" class="plan no-print side-by-side">
+  <div v-if="shelf.shop" class="plan no-print side-by-side">
     <h1 class="visually-hidden">Plan a batch</h1>
     <DraftConflict
       v-if="theirs"
@@ -74,8 +82,11 @@ const refused = computed(() =>
         :coffee
         :model
         :vessel
-        :coffees="shelf.coffees"
-        :vessels="shelf.vessels"
+        :coffees="shelf.brewable"
+        :vessels="vessels.options.value"
+        :vessel-wrong="vessels.wrong.value"
+        :other-vessels="vessels.others.value"
+        :fridge="vessels.fridge.value"
         :format
         :fridge-c="shelf.shop.fridgeC"
         :room-c="shelf.shop.roomC"
@@ -91,6 +102,13 @@ const refused = computed(() =>
       />
     </div>
     <section class="middle" aria-label="The vessel, and the steep by hours">
+      <AssumedLine
+        v-if="isUsual(coffee.id) || plan.vesselId === ANY_VESSEL_ID"
+        :coffee-id="coffee.id"
+        :any-vessel="plan.vesselId === ANY_VESSEL_ID"
+        :may-shelve="session.can('brews')"
+        @coffee="drafts.change({ coffeeId: $event })"
+      />
       <p v-if="failure" class="due" role="alert">{{ failure }}</p>
       <SteepDrawing v-if="drawing" v-bind="drawing" @level="setLevel" />
       <ReleaseChart
@@ -136,6 +154,9 @@ const refused = computed(() =>
       :cost-per-l
       :starting
       :may-start="session.can('brews')"
+      :began="clock.pastText.value !== ''"
+      :not-yet="vessels.wrong.value === '' ? '' : 'Its vessel is in use.'"
+      :unheard="firstRefused"
       @start="start"
       @compare="variants.keep"
       @why="asked = $event"
@@ -147,12 +168,13 @@ const refused = computed(() =>
         <PlanClock
           :timeline="clock.timeline.value"
           :manned="clock.manned.value"
-          :late="clock.late.value"
+          :past-text="clock.pastText.value"
           :opening="clock.opening.value"
           :fits="clock.fits.value"
-          :start-local="clock.startLocal.value"
-          :ready-local="clock.readyLocal.value"
-          :timed="draft.startAt !== null"
+          :start-ms="draft.startAt === null ? null : clock.startMs.value"
+          :ready-ms="clock.readyMs.value"
+          :now="shelf.now"
+          :zone="shelf.zone"
           @start="clock.setStart"
           @ready="clock.setReady"
           @fit="takeFit"
@@ -160,10 +182,6 @@ const refused = computed(() =>
       </template>
     </PlanOutcome>
     <WhyDialog :explanation :range="rangeText" :narrowed-by @close="asked = null" />
-  </div>
-  <div v-else class="empty">
-    <h2>No coffee or vessel is on the shelf</h2>
-    <p>A plan needs one of each. <RouterLink to="/shelf">Put them on the shelf</RouterLink>.</p>
   </div>
 </template>
 
@@ -193,10 +211,6 @@ const refused = computed(() =>
   padding: 12px 16px;
   background: var(--panel);
   border-inline: 1px solid var(--hairline);
-}
-
-.empty {
-  margin-left: 24px;
 }
 
 @media (max-width: 1100px) {

@@ -32,6 +32,11 @@ const capital = (text: string): string => text[0]!.toUpperCase() + text.slice(1)
 
 /** @returns why an amount cannot be had, and what to do next */
 export function solutionSentence({ solution }: Conflict, units: ShopUnits): string {
+  if (solution.status === 'too_much') {
+    const { of, amountG, mostG } = solution;
+    const [amount, most] = [amountG, mostG].map((value) => writeTarget({ key: of, value }, units));
+    return `That would take ${amount} for ${NAMES[of]}, and a batch holds ${most} at the most. Ask for less, or split it.`;
+  }
   if (solution.status === 'contradiction') {
     const [asked, other] = solution.between;
     const given = writeTarget({ key: other.key, value: solution.given }, units);

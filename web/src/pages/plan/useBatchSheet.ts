@@ -1,4 +1,4 @@
-import type { PlanOutcome } from '@ratio/core/batch';
+import { vesselOf, type PlanOutcome } from '@ratio/core/batch';
 import { FILTRATIONS, WETTINGS } from '@ratio/core/brew';
 import {
   amountText,
@@ -36,7 +36,7 @@ export function useBatchSheet(input: {
       also: mass(massG, other),
     });
     const { outcome, range } = found;
-    const vessel = shelf.vessels.find(({ id }) => id === plan.value.vesselId)?.name ?? '';
+    const vessel = vesselOf(plan.value, shelf.vessels)?.name ?? '';
     const dial = shelf.shop.mill.settings[plan.value.grind];
     const volume = (volumeMl: number) => amountText(writeVolume({ volumeMl, units: own }));
     const { filtration } = plan.value;

@@ -6,6 +6,7 @@ import {
   roundedToBench,
   scalePlan,
   splitBatch,
+  vesselOf,
   type Plan,
 } from '@ratio/core/batch';
 import { hoursToRelease, hoursToStrength, looseMassG, STRENGTH_NAMES } from '@ratio/core/brew';
@@ -33,7 +34,7 @@ export function useExtras() {
   const format = useAmountFormat();
   const compareWith = ref<Alternative | null>(null);
 
-  const vessel = computed(() => shelf.vessels.find(({ id }) => id === plan.value.vesselId));
+  const vessel = computed(() => vesselOf(plan.value, shelf.vessels));
   const mass = (massG: number): string => format.value.mass(massG);
   const strengthOf = (of: Plan): number | null => {
     if (!model.value || !vessel.value) return null;

@@ -1,5 +1,5 @@
-import { predictPlan, type Plan, type PlanOutcome } from '@ratio/core/batch';
-import { FILTRATIONS, immersionYieldFrac } from '@ratio/core/brew';
+import { predictPlan, vesselOf, type Plan, type PlanOutcome } from '@ratio/core/batch';
+import { anyVessel, FILTRATIONS, immersionYieldFrac, slurryMl } from '@ratio/core/brew';
 import { CONSTANTS } from '@ratio/core/constants';
 import { coffeeOf } from '@ratio/core/matter';
 import { storeToRefs } from 'pinia';
@@ -27,29 +27,22 @@ export function usePlan() {
   const { shelf, drafts, menu } = useStores();
   const format = useAmountFormat();
   const { plan, coffee, model, draft } = storeToRefs(drafts);
-  const { vessels } = storeToRefs(shelf);
-
+  watchEffect(drafts.fillIn);
+  // A vessel that left the shelf is taken for any.
   const vessel = computed(
-    () => vessels.value.find(({ id }) => id === plan.value.vesselId) ?? vessels.value[0],
+    () =>
+      vesselOf(plan.value, shelf.vessels) ??
+      anyVessel(slurryMl({ ...plan.value, tempC: plan.value.waterC })),
   );
-  // A draft without a coffee or a jar takes one of the shelf, so that the page always shows one.
-  watchEffect(() => {
-    const [firstCoffee] = shelf.coffees;
-    const firstVessel = shelf.vessels[1] ?? shelf.vessels[0];
-    if (plan.value.coffeeId === '' && firstCoffee && firstVessel)
-      drafts.draft = {
-        ...draft.value,
-        plan: { ...plan.value, coffeeId: firstCoffee.id, vesselId: firstVessel.id },
-      };
-  });
+  /** Days since the roast; null where its date is not known. */
   const restedDays = computed(() => {
-    const roastedMs = Date.parse(coffee.value?.roastedOn ?? '');
-    return Math.max(0, Math.floor((shelf.now.getTime() - roastedMs) / DAY_MS) || 0);
+    const { roastedOn } = coffee.value;
+    if (roastedOn === null) return null;
+    return Math.max(0, Math.floor((shelf.now.getTime() - Date.parse(roastedOn)) / DAY_MS));
   });
   const hours = computed(() => plan.value.steep.reduce((sum, piece) => sum + piece.hours, 0));
 
-  const predicted = computed<PlanOutcome | { failure: string } | null>(() => {
-    if (!model.value || !vessel.value) return null;
+  const predicted = computed<PlanOutcome | { failure: string }>(() => {
     try {
       return predictPlan({
         plan: plan.value,
@@ -62,15 +55,11 @@ export function usePlan() {
       return { failure: error instanceof Error ? error.message : 'It cannot be computed.' };
     }
   });
-  const result = computed(() =>
-    predicted.value && 'outcome' in predicted.value ? predicted.value : null,
-  );
-  const failure = computed(() =>
-    predicted.value && 'failure' in predicted.value ? predicted.value.failure : '',
-  );
+  const result = computed(() => ('outcome' in predicted.value ? predicted.value : null));
+  const failure = computed(() => ('failure' in predicted.value ? predicted.value.failure : ''));
 
   const job = computed<RangeJob | null>(() => {
-    if (!model.value || !result.value) return null;
+    if (!result.value) return null;
     return {
       plan: plan.value,
       model: model.value,
@@ -84,7 +73,7 @@ export function usePlan() {
 
   const drawing = computed(() => {
     const found = result.value;
-    if (!found || !vessel.value) return null;
+    if (!found) return null;
     const { outcome, fit, curve } = found;
     const steeped = curve.find((point) => point.hours >= hours.value) ?? curve.at(-1)!;
     const bedMl = Math.min(fit.slurryMl, plan.value.doseG * BED_ML_PER_G);
@@ -136,7 +125,7 @@ export function usePlan() {
   });
   const costPerL = computed(() => {
     const brewMl = result.value?.outcome.brewMl ?? 0;
-    const pricePerKg = coffee.value?.pricePerKg ?? null;
+    const pricePerKg = coffee.value.pricePerKg;
     if (pricePerKg === null || brewMl <= 0) return null;
     return ((plan.value.doseG * pricePerKg) / brewMl).toFixed(2);
   });

@@ -10,7 +10,7 @@ import {
   type ScheduleFit,
 } from '@ratio/core/batch';
 import { brew } from '@ratio/core/brew';
-import { instantOf, localHours, zoned } from '@ratio/core/calendar';
+import { localHours } from '@ratio/core/calendar';
 import { storeToRefs } from 'pinia';
 import { computed, type Ref } from 'vue';
 import { clockTime, dayName, duration } from '../../format/formatClock.ts';
@@ -73,7 +73,7 @@ export function usePlanClock(hours: Ref<number>) {
 
   const yieldAt = (steepHours: number): number => {
     const [first, ...rest] = plan.value.steep;
-    if (!model.value || !first) return 0;
+    if (!first) return 0;
     // A longer or shorter steep is so in its last place.
     const before = rest.length === 0 ? 0 : hours.value - plan.value.steep.at(-1)!.hours;
     const last = { ...plan.value.steep.at(-1)!, hours: Math.max(0.25, steepHours - before) };
@@ -102,14 +102,10 @@ export function usePlanClock(hours: Ref<number>) {
     }),
   );
 
-  const localOf = (ms: number): string =>
-    zoned({ atMs: ms, zone: zone.value }).toPlainDateTime().toString().slice(0, 16);
-  function setStart(local: string): void {
-    const ms = local === '' ? null : instantOf({ local, zone: zone.value });
+  function setStart(ms: number | null): void {
     drafts.commit({ startAt: ms === null ? null : new Date(ms).toISOString() });
   }
-  function setReady(local: string): void {
-    const readyMs = instantOf({ local, zone: zone.value });
+  function setReady(readyMs: number | null): void {
     if (readyMs === null) return;
     const { method } = plan.value.filtration;
     const ms = startForReadyMs({ readyMs, steepHours: hours.value, method });
@@ -124,17 +120,23 @@ export function usePlanClock(hours: Ref<number>) {
     if (hoursOfDay > closeHours) return 'Ready after closing, for the next day.';
     return `Ready ${duration(Math.round((hoursOfDay - openHours) * 60))} after opening.`;
   });
-  const late = computed(() => startMs.value < now.value.getTime() - 60_000);
+  const isPast = computed(() => startMs.value < now.value.getTime() - 60_000);
+  /** How long it has steeped by now, where it began already; empty where it has not. */
+  const pastText = computed(() => {
+    if (!isPast.value) return '';
+    const minutes = Math.round((now.value.getTime() - startMs.value) / 60_000);
+    return `Began ${at(startMs.value)}: it has steeped for ${duration(minutes)}.`;
+  });
 
   return {
     timeline,
     manned,
     fits,
     windows,
-    late,
+    pastText,
+    startMs,
     opening,
-    startLocal: computed(() => localOf(startMs.value)),
-    readyLocal: computed(() => localOf(readyMs.value)),
+    readyMs,
     setStart,
     setReady,
     clockAt: (atHours: number) => at(startMs.value + atHours * HOUR_MS),

@@ -13,20 +13,30 @@ export function useStartSteep() {
   const starting = ref(false);
 
   async function start(): Promise<void> {
+    if (starting.value) return;
     starting.value = true;
     try {
       const { plan, draft, coffee } = drafts;
-      const startedAt = shelf.now;
+      // A start that is past is when it began; one that was meant for later begins now.
+      const plannedMs = draft.startAt === null ? Infinity : Date.parse(draft.startAt);
+      const startedAt = new Date(Math.min(plannedMs, shelf.now.getTime()));
       const request = { id: draft.id, plan, startedAt: startedAt.toISOString() };
-      const name = coffee?.name ?? 'A batch';
+      const { name } = coffee;
       await batches.start(request, `${name}: started`);
-      drafts.renew();
+      drafts.restart();
       const hours = plan.steep.reduce((sum, piece) => sum + piece.hours, 0);
       const ends = new Date(startedAt.getTime() + hours * HOUR_MS);
       const at = clockTime({ at: ends, zone: shelf.zone });
       notice.say({ tone: 'done', text: `Steeping: ${name}. Strain ${at}.` });
       await router.push('/steep');
     } catch (error) {
+      await batches.load().catch(() => undefined);
+      if (batches.batches.some(({ id }) => id === drafts.draft.id)) {
+        // Another tablet was a moment earlier: it is one batch, and this draft is done.
+        drafts.restart();
+        notice.say({ tone: 'done', text: 'It is started already, on another tablet.' });
+        return void router.push('/steep');
+      }
       notice.say({ tone: 'wrong', text: sentenceOf(error) });
     } finally {
       starting.value = false;

@@ -1,4 +1,4 @@
-import { planSchema, predictPlan, type Plan, type PlanOutcome } from '@ratio/core/batch';
+import { planSchema, predictPlan, vesselOf, type Plan, type PlanOutcome } from '@ratio/core/batch';
 import { FILTRATIONS, modelOf } from '@ratio/core/brew';
 import { idSchema } from '@ratio/core/document';
 import { percentText } from '@ratio/core/units';
@@ -27,8 +27,8 @@ export function useVariants() {
   function outcomeOf(
     plan: Plan,
   ): { plan: Plan; result: PlanOutcome; coffee: string; vessel: string } | null {
-    const coffee = shelf.coffees.find(({ id }) => id === plan.coffeeId);
-    const vessel = shelf.vessels.find(({ id }) => id === plan.vesselId);
+    const coffee = shelf.coffeeOf(plan.coffeeId);
+    const vessel = vesselOf(plan, shelf.vessels);
     if (!coffee || !vessel) return null;
     const horizonHours = Math.max(horizonOf(plan), horizonOf(drafts.plan));
     const result = predictPlan({ plan, model: modelOf(coffee), vessel, horizonHours });

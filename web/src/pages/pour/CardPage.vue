@@ -29,7 +29,7 @@ const print = (): void => window.print();
 </script>
 
 <template>
-  <div v-if="drink && solution && solved && jugs.chosen" class="page">
+  <div v-if="drink && solution && solved" class="page">
     <div class="tools no-print">
       <ElButton type="primary" @click="print">Print this card</ElButton>
       <RouterLink :to="`/pour?drink=${drink.id}`">Back to the glass</RouterLink>

@@ -5,6 +5,8 @@ import type { Drink, DrinkSolution } from '@ratio/core/drink';
 import type { Jug } from '@ratio/core/jug';
 import { ElButton } from 'element-plus';
 import { RouterLink } from 'vue-router';
+import { STRENGTH } from '../../components/fields/amountKind.ts';
+import AmountRow from '../../components/fields/AmountRow.vue';
 import ChoiceField from '../../components/fields/ChoiceField.vue';
 import type { AmountFormat } from '../../format/amountFormat.ts';
 import { jugOption } from '../../format/jugOption.ts';
@@ -26,6 +28,10 @@ defineProps<{
   chosenId: string;
   jug: Jug;
   jugs: readonly Jug[];
+  /** Whether the jug is only assumed: somebody says about how strong it is. */
+  assumed: boolean;
+  /** How many drinks of the usual menu nobody has kept yet. */
+  usual: number;
   /** What is in a jug, in the shop's units. */
   writeJug: (jug: Jug) => string;
   /** How cold all ice is today, °C; null where it is as each drink has it. */
@@ -37,6 +43,8 @@ const emit = defineEmits<{
   jug: [jugId: string];
   ice: [tempC: number | null];
   add: [];
+  about: [strengthFrac: number];
+  keepUsual: [];
 }>();
 
 function trouble({ solution }: MenuRow): string {
@@ -57,16 +65,36 @@ function trouble({ solution }: MenuRow): string {
   <section class="ladder" aria-label="The menu from this jug">
     <h2 class="visually-hidden">From the jug</h2>
     <ChoiceField
+      v-if="!(assumed && jugs.length === 1)"
       label="Jug"
       :model-value="jug.id"
       :options="jugs.map((one) => jugOption(one, writeJug(one), format))"
       @update:model-value="emit('jug', $event)"
     />
-    <p class="soft fine">{{ jug.coffeeName }} · {{ writeJug(jug) }}</p>
+    <template v-if="assumed">
+      <AmountRow
+        class="about"
+        label="A concentrate of about"
+        name="Strength of the concentrate"
+        :value="jug.strengthFrac"
+        :kind="STRENGTH"
+        @change="emit('about', $event)"
+      />
+      <p class="soft fine">
+        Assumed: 1 to 5, overnight. <RouterLink to="/jugs/new">Note the real jug</RouterLink>
+      </p>
+    </template>
+    <p v-else class="soft fine">{{ jug.coffeeName }} · {{ writeJug(jug) }}</p>
     <IceToday class="ice" :temp-c="iceTodayC" :format @change="emit('ice', $event)" />
     <div class="more">
       <ElButton v-if="mayAdd" @click="emit('add')">New drink</ElButton>
       <RouterLink to="/pour/menu">Whole menu</RouterLink>
+    </div>
+    <div v-if="usual > 0" class="usual">
+      <p class="soft fine">Usual glasses to begin with.</p>
+      <ElButton link type="primary" @click="emit('keepUsual')"
+        >Keep {{ usual === 1 ? 'it' : `these ${usual}` }}</ElButton
+      >
     </div>
     <ul>
       <li v-for="row in rows" :key="row.drink.id">
@@ -99,6 +127,21 @@ function trouble({ solution }: MenuRow): string {
 
 .fine {
   font-size: var(--t13);
+}
+
+.about {
+  padding-inline: 10px;
+}
+
+.usual {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+}
+
+.usual :deep(.el-button) {
+  min-height: 32px;
+  padding: 0 10px;
 }
 
 .ice {

@@ -13,8 +13,9 @@ import {
   type SolvedDrink,
 } from '@ratio/core/drink';
 import { useIntersectionObserver } from '@vueuse/core';
-import { ElButton } from 'element-plus';
 import { computed, ref } from 'vue';
+import { RouterLink } from 'vue-router';
+import ActButton from '../../components/fields/ActButton.vue';
 import StandChart from '../../components/charts/StandChart.vue';
 import CautionList from '../../components/figures/CautionList.vue';
 import BuildList from './BuildList.vue';
@@ -55,6 +56,10 @@ const props = defineProps<{
   enough: boolean;
   left: number;
   pouring: boolean;
+  /** Whether the jug is only assumed: nothing is counted out of it. */
+  assumed: boolean;
+  /** The field that refuses what was typed into it; null where none does. */
+  unheard: string | null;
   format: AmountFormat;
 }>();
 const emit = defineEmits<{
@@ -157,15 +162,19 @@ useIntersectionObserver(
     <div ref="cautionList"><CautionList :cautions /></div>
     <DrinkWhy v-model="asked" :explained />
     <div class="go no-print">
-      <ElButton
-        type="primary"
-        size="large"
+      <p v-if="assumed" class="fine">
+        Pour it so. To count what is poured,
+        <RouterLink to="/jugs/new">note the jug that it comes from</RouterLink>.
+      </p>
+      <ActButton
+        v-else
+        primary
+        :refused="unheard"
         :disabled="!enough || solution.concentrateG <= 0"
-        :loading="pouring"
-        @click="emit('pour')"
+        :doing="pouring"
+        @act="emit('pour')"
+        >{{ count === 1 ? 'Pour this one' : `Pour these ${count}` }}</ActButton
       >
-        {{ count === 1 ? 'Pour this one' : `Pour these ${count}` }}
-      </ElButton>
       <p v-if="!enough" class="due">The jug holds too little for it. Take another jug.</p>
       <!-- It stands in the list above too, below the edge of the screen. -->
       <p v-else-if="firstWarning && !cautionsSeen" class="first-caution" aria-hidden="true">

@@ -1,11 +1,15 @@
 <script setup lang="ts">
 import type { Jug } from '@ratio/core/jug';
 import { computed, ref, watch } from 'vue';
+import { ElButton } from 'element-plus';
 import { RouterLink } from 'vue-router';
 import PickButtons from '../../components/fields/PickButtons.vue';
 import GlassDrawing from '../../components/drawings/GlassDrawing.vue';
 import { useKeys } from '../../composables/useKeys.ts';
 import { onHandMl } from '../../stores/jugs.ts';
+import { useStores } from '../../stores/useStores.ts';
+import { sentenceOf } from '../../api/client.ts';
+import { useRefusals } from '../../components/fields/refusals.ts';
 import { useSession } from '../../stores/session.ts';
 import DrinkMake from './DrinkMake.vue';
 import DrinkVersions from './DrinkVersions.vue';
@@ -25,6 +29,18 @@ const versions = useDrinkVersions(
   computed(() => view.value === 'versions'),
 );
 const session = useSession();
+const { firstRefused } = useRefusals();
+const { drinks, notice } = useStores();
+/** How many drinks of the usual menu nobody has kept yet. */
+const menuIsUsual = computed(() => (session.can('brews') ? drinks.usual.length : 0));
+async function keepUsual(): Promise<void> {
+  try {
+    await drinks.keepUsual();
+    notice.say({ tone: 'done', text: 'It is the shop’s menu now. Change what is different here.' });
+  } catch (error) {
+    notice.say({ tone: 'wrong', text: sentenceOf(error) });
+  }
+}
 // What is in a drink is changed by whoever brews.
 const views = computed(() => VIEWS.filter(({ value }) => value !== 'make' || session.can('brews')));
 const VIEWS = [
@@ -48,7 +64,7 @@ useKeys({ n: startNew });
 </script>
 
 <template>
-  <div v-if="jugs.chosen && drink && solution && solved" class="pour side-by-side">
+  <div v-if="drink && solution && solved" class="pour side-by-side">
     <h1 class="visually-hidden">Pour a drink</h1>
     <MenuLadder
       class="left no-print"
@@ -56,7 +72,11 @@ useKeys({ n: startNew });
       :may-add="session.can('brews')"
       :chosen-id="isNew ? '' : drink.id"
       :jug="jugs.chosen"
-      :jugs="jugs.onHand"
+      :jugs="
+        jugs.onHand.length === 0 || jugs.isAssumed ? [...jugs.onHand, jugs.about] : jugs.onHand
+      "
+      :assumed="jugs.isAssumed"
+      :usual="menuIsUsual"
       :write-jug
       :ice-today-c="menu.iceTodayC"
       :format
@@ -64,6 +84,8 @@ useKeys({ n: startNew });
       @jug="jugs.choose"
       @ice="menu.iceTodayC = $event"
       @add="startNew"
+      @about="jugs.aboutFrac = $event"
+      @keep-usual="keepUsual"
     />
     <section class="middle" aria-label="The glass">
       <GlassDrawing
@@ -86,6 +108,8 @@ useKeys({ n: startNew });
       <PourOutcome
         v-if="view === 'pour' && outcome"
         v-bind="outcome"
+        :assumed="jugs.isAssumed"
+        :unheard="firstRefused"
         @aim="page.aim"
         @apply="page.applyRemedy"
         @adjust="hand.adjust"
@@ -125,15 +149,9 @@ useKeys({ n: startNew });
     </div>
   </div>
   <div v-else class="empty">
-    <h2>{{ jugs.chosen ? 'Nothing is on the menu' : 'No concentrate is on hand' }}</h2>
-    <template v-if="jugs.chosen">
-      <p>A drink is a glass, its ice, what goes in, and the strength that it is brought to.</p>
-      <p><button type="button" class="first" @click="startNew">Make the first drink</button></p>
-    </template>
-    <template v-else>
-      <p>Every drink is poured from a jug. Strain a batch into one, or start a new one.</p>
-      <p><RouterLink to="/steep">See what is steeping</RouterLink></p>
-    </template>
+    <h2>Nothing is on the menu</h2>
+    <p>A drink is a glass, its ice, what goes in, and the strength that it is brought to.</p>
+    <p><ElButton type="primary" @click="startNew">Make the first drink</ElButton></p>
   </div>
 </template>
 
@@ -169,17 +187,6 @@ useKeys({ n: startNew });
 
 .empty {
   margin-left: 24px;
-}
-
-.first {
-  min-height: var(--touch);
-  border: 0;
-  border-radius: 4px;
-  background: var(--action);
-  padding: 0 18px;
-  color: var(--on-action);
-  font-weight: 600;
-  cursor: pointer;
 }
 
 /* On a tablet held upright what to pour stands beside the ladder, and the glass below it. */

@@ -66,7 +66,7 @@ export function useDragging(of: {
   function aimByHand(concentrateMl: number): void {
     const now = drink.value;
     const jug = jugs.chosen;
-    if (!now || !jug) return;
+    if (!now) return;
     const { target } = now;
     if ('concentrateMl' in target) {
       hand.change({ target: { ...target, concentrateMl } });

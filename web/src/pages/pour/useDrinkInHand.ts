@@ -59,7 +59,9 @@ export function useDrinkInHand() {
   const drink = computed<Drink | null>(() =>
     edited.value && pantry.holds(edited.value) ? edited.value : usual.value,
   );
-  const isNew = computed(() => edited.value?.version === 0);
+  const isNew = computed(
+    () => edited.value?.version === 0 && !menu.drinks.some(({ id }) => id === edited.value?.id),
+  );
   const changes = computed(() =>
     edited.value && usual.value && !isNew.value
       ? drinkChanges({

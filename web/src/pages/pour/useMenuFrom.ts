@@ -23,7 +23,7 @@ export function useMenuFrom() {
   const batchId = ref<string | null>(null);
 
   const sources = computed<MenuSource[]>(() => [
-    ...jugs.onHand.map((jug) => ({
+    ...[...jugs.onHand, ...(jugs.onHand.length === 0 ? [jugs.about] : [])].map((jug) => ({
       ...jug,
       title: jug.label,
       onHandMl: onHandMl(jug),
@@ -31,7 +31,7 @@ export function useMenuFrom() {
     })),
     ...batches.steeping.map(({ id, coffeeName, endsAt, predicted, plan }) => {
       const { brewG, strengthFrac, caffeineMgPerG, strengthLowFrac } = predicted;
-      const coffee = shelf.coffees.find((one) => one.id === plan.coffeeId);
+      const coffee = shelf.coffeeOf(plan.coffeeId);
       const ends = clockTime({ at: new Date(endsAt), zone: shelf.zone });
       return {
         id,
@@ -50,13 +50,13 @@ export function useMenuFrom() {
   const source = computed<MenuSource | null>(
     () =>
       sources.value.find(({ id }) => id === batchId.value) ??
-      sources.value.find(({ id }) => id === jugs.chosen?.id) ??
+      sources.value.find(({ id }) => id === jugs.chosen.id) ??
       sources.value[0] ??
       null,
   );
   // From the jug in hand the menu is solved already.
   const rows = computed(() => {
-    if (!source.value || source.value.id === jugs.chosen?.id) return menu.rows;
+    if (!source.value || source.value.id === jugs.chosen.id) return menu.rows;
     return menu.rowsFrom(source.value);
   });
   /** Drinks that a batch would no longer reach if it came out at the low end of its range. */
@@ -74,7 +74,7 @@ export function useMenuFrom() {
   });
 
   function take(id: string): void {
-    const isJug = jugs.onHand.some((jug) => jug.id === id);
+    const isJug = !batches.steeping.some((batch) => batch.id === id);
     batchId.value = isJug ? null : id;
     if (isJug) jugs.choose(id);
   }

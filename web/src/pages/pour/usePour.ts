@@ -45,8 +45,7 @@ export function usePour() {
   );
 
   const solved = computed(() => {
-    const jug = jugs.chosen;
-    return jug && drink.value ? menu.solve(drink.value, jug) : null;
+    return drink.value ? menu.solve(drink.value, jugs.chosen) : null;
   });
   const solution = computed(() => solved.value?.solution ?? null);
   const minute = computed(() => {
@@ -59,9 +58,7 @@ export function usePour() {
     const { input: of, solution: found } = solved.value;
     return measuredDrink({ drink: of, solution: found, tools: shop.bar, by: measuring.value });
   });
-  const cost = computed(() =>
-    solved.value && jugs.chosen ? menu.costOf(solved.value, jugs.chosen) : null,
-  );
+  const cost = computed(() => (solved.value ? menu.costOf(solved.value, jugs.chosen) : null));
   /** The same drink over coffee ice of the jug (or over water ice), brought to the same target. */
   const otherIce = computed(() => {
     const input = solved.value?.input;
@@ -113,7 +110,7 @@ export function usePour() {
       ? explainDrink({
           solved: solved.value,
           cost: cost.value,
-          concentratePricePerKg: jugs.chosen?.pricePerKg ?? null,
+          concentratePricePerKg: jugs.chosen.pricePerKg,
         })
       : null,
   );

@@ -22,16 +22,16 @@ export function usePouring(of: {
     solved.value ? fromJugG({ drink: solved.value.input, solution: solved.value.solution }) : 0,
   );
   const wholeG = computed(() => count.value * eachG.value);
-  const enough = computed(() => Boolean(jugs.chosen && jugs.chosen.onHandG >= wholeG.value));
+  const enough = computed(() => jugs.chosen.onHandG >= wholeG.value);
   /** How many of it the jug still holds. */
   const left = computed(() => {
-    if (!jugs.chosen || solved.value?.solution.status !== 'met' || eachG.value <= 0) return 0;
+    if (solved.value?.solution.status !== 'met' || eachG.value <= 0) return 0;
     return Math.floor(jugs.chosen.onHandG / eachG.value);
   });
 
   async function pour(): Promise<void> {
     const jug = jugs.chosen;
-    if (!jug || !drink.value || !solved.value) return;
+    if (jugs.isAssumed || !drink.value || !solved.value) return;
     pouring.value = true;
     const id = newId();
     const n = count.value;

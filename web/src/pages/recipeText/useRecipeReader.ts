@@ -49,7 +49,7 @@ export function useRecipeReader() {
     const doseG = Math.round(coffee.massG.value);
     const waterG = Math.round(water.massG.value / 5) * 5;
     const waterC = recipe.waterC ?? (steep.place === 'warm' ? WARM_WATER_C : shop.waterC);
-    const fitting = shelf.vessels
+    const fitting = shelf.steepers
       .toSorted((one, other) => one.brimMl - other.brimMl)
       .find((vessel) => splitBatch({ ...vessel, doseG, waterG, waterC }).vessels === 1);
     const pieces = steep.pieces.map(({ place, hours: { low, high } }) => {

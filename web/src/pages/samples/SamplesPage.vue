@@ -31,7 +31,7 @@ const print = (): void => window.print();
         label="Jar"
         :note="jar?.shaken ? '30 % kept free' : '15 % kept free'"
         :model-value="jar?.id ?? ''"
-        :options="shelf.vessels.map(({ id, name }) => ({ value: id, label: name }))"
+        :options="shelf.steepers.map(({ id, name }) => ({ value: id, label: name }))"
         @update:model-value="jarId = $event"
       />
       <ChoiceRow label="Ratios"

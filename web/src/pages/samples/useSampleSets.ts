@@ -34,7 +34,7 @@ export function useSampleSets() {
   const hours = useStored('ratio.samples.hours', numbersSchema, [18]);
 
   const jar = computed(
-    () => shelf.vessels.find(({ id }) => id === jarId.value) ?? shelf.vessels.at(-1) ?? null,
+    () => shelf.steepers.find(({ id }) => id === jarId.value) ?? shelf.steepers.at(-1) ?? null,
   );
   const count = computed(() => ratios.value.length * grinds.value.length * hours.value.length);
   const jars = computed<SampleSet['jars']>(() => {

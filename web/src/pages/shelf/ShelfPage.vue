@@ -14,6 +14,10 @@ const shelf = useShop();
 const session = useSession();
 const edits = useShelfEdits();
 const format = useAmountFormat();
+const SHELVES = [
+  { use: 'steep', id: 'vessels', head: 'Vessels to steep in, to one scale', add: 'Add a vessel' },
+  { use: 'jug', id: 'jugs', head: 'Jugs for concentrate, to one scale', add: 'Add a jug' },
+] as const;
 </script>
 
 <template>
@@ -42,18 +46,18 @@ const format = useAmountFormat();
       </ul>
       <ElButton @click="edits.addCoffee">Put another coffee on the shelf</ElButton>
     </section>
-    <section aria-labelledby="vessels">
-      <h2 id="vessels" class="head">Vessels, to one scale</h2>
+    <section v-for="{ use, id, head, add } in SHELVES" :key="use" :aria-labelledby="id">
+      <h2 :id class="head">{{ head }}</h2>
       <ul class="vessels">
         <VesselCard
-          v-for="vessel in shelf.vessels"
+          v-for="vessel in use === 'steep' ? shelf.steepers : shelf.jugVessels"
           :key="vessel.id"
           :vessel
           :format
           @change="(change, what) => edits.vessel(vessel, change, what)"
         />
       </ul>
-      <ElButton @click="edits.addVessel">Add a vessel</ElButton>
+      <ElButton @click="edits.addVessel(use)">{{ add }}</ElButton>
     </section>
     <BarCard
       v-if="shelf.shop && session.can('leads')"

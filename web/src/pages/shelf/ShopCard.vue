@@ -5,6 +5,7 @@ import { FILTER_KINDS, type Shop } from '@ratio/core/shop';
 import { computed } from 'vue';
 import {
   hoursKind,
+  largeVolumeKind,
   massKind,
   ratioKind,
   tempKind,
@@ -101,6 +102,15 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
           })
         "
         @change="(value) => emit('change', { [key]: value }, `${label} temperature changed`)"
+      />
+      <AmountRow
+        label="The fridge takes"
+        name="Litres of steeping vessels that the fridge takes"
+        lazy
+        placeholder="not said"
+        :value="shop.fridgeL === null ? null : 1000 * shop.fridgeL"
+        :kind="largeVolumeKind(format, { step: 1000, min: 1000, max: 10000000 })"
+        @change="(volumeMl) => emit('change', { fridgeL: volumeMl / 1000 }, 'room in the fridge')"
       />
       <ChoiceRow v-for="{ key, label } in HOURS" :key :label>
         <input

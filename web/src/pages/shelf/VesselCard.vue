@@ -80,6 +80,23 @@ const height = computed(() => shape.value.heightMm * PX_PER_MM + 12);
       @change="(heightMm) => emit('change', { heightMm }, 'height')"
     />
     <AmountRow
+      label="Full mark"
+      lazy
+      placeholder="the brim"
+      :value="vessel.markMl"
+      :kind="largeVolumeKind(format, { step: 50, min: 100, max: 200000 })"
+      @change="(markMl) => emit('change', { markMl }, 'mark')"
+    />
+    <AmountRow
+      label="Empty, on the scale"
+      lazy
+      placeholder="not weighed"
+      :value="vessel.tareG"
+      :kind="massKind(format, { step: 1, min: 0, max: 50000 })"
+      @change="(tareG) => emit('change', { tareG }, 'tare')"
+    />
+    <AmountRow
+      v-if="vessel.use === 'steep'"
       label="Its bag takes"
       lazy
       :value="vessel.bagHoldsG ?? 0"
@@ -101,7 +118,7 @@ const height = computed(() => shape.value.heightMm * PX_PER_MM + 12);
       @update:model-value="emit('change', { kind: $event }, $event)"
     />
     <PickRow
-      v-for="{ key, label, options } in YES_NO"
+      v-for="{ key, label, options } in vessel.use === 'steep' ? YES_NO : []"
       :key
       :label
       :options

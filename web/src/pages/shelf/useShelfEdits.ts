@@ -19,17 +19,17 @@ const newCoffee = (roastedOn: string): Coffee => ({
   pricePerKg: null,
   looseDensityGPerMl: null,
 });
-const newVessel = (): Vessel => ({
+const newVessel = (use: Vessel['use']): Vessel => ({
   id: newId(),
   version: 0,
-  name: 'New jar',
-  brimMl: 3000,
-  heightMm: 220,
-  kind: 'jar',
+  name: use === 'jug' ? 'New jug' : 'New jar',
+  brimMl: use === 'jug' ? 2000 : 3000,
+  heightMm: use === 'jug' ? 250 : 220,
+  kind: use === 'jug' ? 'pitcher' : 'jar',
   shaken: false,
   bagHoldsG: null,
   fitsFridge: true,
-  use: 'steep',
+  use,
   tareG: null,
   markMl: null,
 });
@@ -51,6 +51,6 @@ export function useShelfEdits() {
     vessel: vessel.change,
     shop: shop.change,
     addCoffee: () => coffee.add(newCoffee(shelf.now.toISOString().slice(0, 10))),
-    addVessel: () => vessel.add(newVessel()),
+    addVessel: (use: Vessel['use']) => vessel.add(newVessel(use)),
   };
 }

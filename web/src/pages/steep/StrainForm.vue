@@ -110,7 +110,7 @@ const startMs = computed(() => Date.parse(props.startedAt));
           />
         </div>
         <div>
-          <span class="label">Came out, by volume or mass</span>
+          <span class="label">Came out, mL or g</span>
           <AmountField
             :label="fills.length === 1 ? 'Came out' : `Came out into jug ${i + 1}`"
             :placeholder="i === 0 ? `about ${format.volume(predicted.brewMl)}` : 'the rest'"
@@ -178,7 +178,7 @@ const startMs = computed(() => Date.parse(props.startedAt));
 <style scoped>
 .strain {
   display: grid;
-  grid-template-columns: 170px minmax(300px, 1fr) 190px 190px;
+  grid-template-columns: 168px minmax(300px, 1fr) 180px 176px;
   align-items: start;
   gap: 12px 24px;
   border-top: 1px solid var(--hairline);

@@ -4,6 +4,8 @@ import { usePlanClock } from '../../../src/pages/plan/usePlanClock.ts';
 import { installBrowser } from '../../browser.ts';
 import { withPlan } from './planning.ts';
 
+const MORNING = Date.parse('2026-06-13T06:40:00Z');
+
 describe('usePlanClock', () => {
   let browser: ReturnType<typeof installBrowser>;
   before(() => {
@@ -21,7 +23,7 @@ describe('usePlanClock', () => {
   it('begins now, and strains after the hours, alone in the night', async () => {
     // 07:40 at the lido on a Saturday; 18 h on it is 01:40.
     const { used } = await open();
-    expect(used.startLocal.value).to.equal('2026-06-13T07:40');
+    expect(used.startMs.value).to.equal(MORNING);
     expect(when(used, 'strain')).to.deep.equal({ what: 'strain', when: 'Sun 01:40', alone: true });
     expect(used.manned.value).to.equal(false);
     expect(when(used, 'use by')!.when).to.equal('Sat 20 Jun');
@@ -39,24 +41,28 @@ describe('usePlanClock', () => {
 
   it('counts back from when it is to be ready', async () => {
     const { used } = await open();
-    used.setReady('2026-06-15T07:00');
-    expect(used.readyLocal.value).to.equal('2026-06-15T07:00');
-    expect(used.startLocal.value < '2026-06-14T13:00').to.equal(true);
-    used.setStart('');
-    expect(used.startLocal.value).to.equal('2026-06-13T07:40');
+    const readyMs = Date.parse('2026-06-15T06:00:00Z');
+    used.setReady(readyMs);
+    expect(used.readyMs.value).to.equal(readyMs);
+    expect(used.startMs.value).to.be.below(Date.parse('2026-06-14T12:00:00Z'));
+    used.setStart(null);
+    expect(used.startMs.value).to.equal(MORNING);
   });
 
   it('keeps the hours of the steep through the night on which the clock goes back', async () => {
     const { used } = await open();
     // 25 October 2026, Lisbon: 02:00 comes twice. 18 h from 20:00 summer time end at 13:00.
-    used.setStart('2026-10-24T20:00');
+    used.setStart(Date.parse('2026-10-24T19:00:00Z'));
     expect(when(used, 'strain')!.when).to.equal('Sun 13:00');
   });
 
-  it('says that a start has gone by', async () => {
+  it('takes a start that is past for what it is, and says how long it has steeped', async () => {
     const { used } = await open();
-    expect(used.late.value).to.equal(false);
-    used.setStart('2026-06-13T06:00');
-    expect(used.late.value).to.equal(true);
+    expect(used.pastText.value).to.equal('');
+    used.setStart(Date.parse('2026-06-12T16:30:00Z'));
+    expect(used.pastText.value).to.equal(
+      'Began Fri 17:30: it has steeped for 14\u00a0h 10\u00a0min.',
+    );
+    expect(when(used, 'strain')!.when).to.equal('Sat 11:30');
   });
 });

@@ -78,7 +78,7 @@ describe('useShelfEdits', () => {
   it('puts a new coffee and a new jar on the shelf, each with an identity of its own', async () => {
     const { edits } = await open();
     await edits.addCoffee();
-    await edits.addVessel();
+    await edits.addVessel('steep');
     const [coffee, vessel] = puts();
     expect(coffee!.path).to.match(/^\/api\/coffees\/[a-z0-9-]{36}$/);
     expect(coffee).to.include({ version: '"0"' });

@@ -1,0 +1,152 @@
+import { madeElsewhere, roomFor, type JugEstimate, type NewJugRequest } from '@ratio/core/jug';
+import { vesselTakesMl } from '@ratio/core/brew';
+import { massOfStoredG, storedCoffeeMl } from '@ratio/core/matter';
+import { computed, ref } from 'vue';
+import { useRouter } from 'vue-router';
+import { z } from 'zod';
+import { newId, sentenceOf } from '../../api/client.ts';
+import { useAmountFormat } from '../../composables/useAmountFormat.ts';
+import { useStored } from '../../composables/useStored.ts';
+import { useStores } from '../../stores/useStores.ts';
+
+/** How its strength is known. */
+const KNOWN_BY = ['reading', 'recipe', 'taste'] as const;
+const NO_VESSEL = 'none';
+const NO_COFFEE = 'unknown';
+const UNTITLED = 'Jug from elsewhere';
+
+const formSchema = z.object({
+  id: z.string(),
+  label: z.string(),
+  vesselId: z.string(),
+  coffeeId: z.string(),
+  /** As it was seen, in g or mL; null before anybody has said it. */
+  amount: z.number().positive().nullable(),
+  seenAs: z.enum(['mass', 'volume']),
+  /** ms since 1970 UTC; null for now. */
+  madeMs: z.number().nullable(),
+  knownBy: z.enum(KNOWN_BY),
+  readFrac: z.number().nullable(),
+  ratio: z.number(),
+  hours: z.number(),
+  place: z.enum(['fridge', 'counter']),
+  /** Parts of water to one of it at which it tastes right. */
+  rest: z.number(),
+});
+type Form = z.infer<typeof formSchema>;
+
+/** A jug that was made elsewhere, or before Ratio: what is in it, and how strong it is taken to be. */
+export function useNewJug() {
+  const { shelf, jugs, notice } = useStores();
+  const format = useAmountFormat();
+  const router = useRouter();
+
+  const nothing = (): Form => ({
+    id: newId(),
+    label: '',
+    vesselId: NO_VESSEL,
+    coffeeId: NO_COFFEE,
+    amount: null,
+    seenAs: 'volume',
+    madeMs: null,
+    knownBy: 'taste',
+    readFrac: null,
+    ratio: 5,
+    hours: 18,
+    place: 'fridge',
+    rest: 1,
+  });
+  const form = useStored('ratio.newJug', formSchema, nothing());
+  const change = (part: Partial<Form>): void => {
+    form.value = { ...form.value, ...part };
+  };
+
+  const estimate = computed<JugEstimate | undefined>(() => {
+    const { knownBy, ratio, hours, place, rest } = form.value;
+    if (knownBy === 'reading') return undefined;
+    if (knownBy === 'taste') return { parts: { concentrate: 1, fill: rest } };
+    return { ratio, hours, place, grind: shelf.shop?.defaults.grind ?? 'coarse' };
+  });
+  /** How strong it is taken to be; null while a reading is still to come. */
+  const known = computed(() => {
+    const { knownBy, readFrac, coffeeId } = form.value;
+    const { roomC = 22, fridgeC = 4 } = shelf.shop ?? {};
+    if (knownBy === 'reading' && readFrac === null) return null;
+    return madeElsewhere({
+      strengthFrac: knownBy === 'reading' ? (readFrac ?? undefined) : undefined,
+      estimate: estimate.value,
+      coffee: shelf.coffeeOf(coffeeId),
+      roomC,
+      fridgeC,
+    });
+  });
+  const densityGPerMl = computed(
+    () => 1 / storedCoffeeMl({ massG: 1, strengthFrac: known.value?.strengthFrac ?? 0.03 }),
+  );
+
+  const free = computed(() =>
+    shelf.jugVessels.filter(({ id }) => !jugs.onHand.some(({ vesselId }) => vesselId === id)),
+  );
+  const volumeMl = computed(() => {
+    const { amount, seenAs } = form.value;
+    return amount === null || seenAs === 'volume' ? amount : amount / densityGPerMl.value;
+  });
+  /** Why it cannot hold so much; empty where it can. */
+  const wrong = computed(() => {
+    const vessel = free.value.find(({ id }) => id === form.value.vesselId);
+    if (!vessel || volumeMl.value === null || !known.value) return '';
+    const { strengthFrac } = known.value;
+    const capacityMl = vesselTakesMl(vessel);
+    const massG = massOfStoredG({ volumeMl: volumeMl.value, strengthFrac });
+    return roomFor({ capacityMl, massG, strengthFrac }).fits
+      ? ''
+      : `${vessel.name} takes ${format.value.volume(capacityMl)}.`;
+  });
+
+  const saving = ref(false);
+  async function add(): Promise<void> {
+    const { id, label, vesselId, coffeeId, amount, seenAs, madeMs, readFrac, knownBy } = form.value;
+    if (amount === null || saving.value) return;
+    const vessel = free.value.find((one) => one.id === vesselId);
+    const request: NewJugRequest = {
+      id,
+      label: label.trim() || (vessel?.name ?? UNTITLED),
+      ...(vessel ? { vesselId } : {}),
+      ...(coffeeId === NO_COFFEE ? {} : { coffeeId }),
+      ...(seenAs === 'mass' ? { onHandG: amount } : { onHandMl: amount }),
+      madeAt: new Date(madeMs ?? shelf.now.getTime()).toISOString(),
+      ...(knownBy === 'reading' ? { strengthFrac: readFrac! } : { estimate: estimate.value! }),
+    };
+    saving.value = true;
+    try {
+      await jugs.add(request);
+      jugs.choose(id);
+      form.value = nothing();
+      notice.say({ tone: 'done', text: `${request.label} is on hand.` });
+      await router.push('/jugs');
+    } catch (error) {
+      notice.say({ tone: 'wrong', text: sentenceOf(error) });
+      // Told anew it is another one.
+      change({ id: newId() });
+    } finally {
+      saving.value = false;
+    }
+  }
+
+  return {
+    form,
+    change,
+    known,
+    free,
+    volumeMl,
+    densityGPerMl,
+    wrong,
+    saving,
+    add,
+    shelf,
+    format,
+    NO_VESSEL,
+    NO_COFFEE,
+    UNTITLED,
+  };
+}

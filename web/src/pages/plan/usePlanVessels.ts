@@ -1,0 +1,71 @@
+import { slurryMl, vesselFit, ANY_VESSEL_ID, type Vessel } from '@ratio/core/brew';
+import { storeToRefs } from 'pinia';
+import { computed, type Ref } from 'vue';
+import { useAmountFormat } from '../../composables/useAmountFormat.ts';
+import { clockTime } from '../../format/formatClock.ts';
+import { useStores } from '../../stores/useStores.ts';
+
+/** Which vessels are free for the plan in hand, and what stands in the way of the one that is chosen. */
+export function usePlanVessels(startMs: Readonly<Ref<number>>) {
+  const { shelf, drafts, batches } = useStores();
+  const { plan } = storeToRefs(drafts);
+  const format = useAmountFormat();
+
+  const inIt = (id: string) =>
+    id === ANY_VESSEL_ID ? null : batches.inVessel(id, plan.value, startMs.value);
+  const until = (endsAt: string): string => clockTime({ at: new Date(endsAt), zone: shelf.zone });
+  const needMl = computed(() => slurryMl({ ...plan.value, tempC: plan.value.waterC }));
+  const holds = ({ brimMl, shaken }: Vessel): boolean =>
+    vesselFit({ slurryMl: needMl.value, vesselMl: brimMl, shaken }).fit !== 'overflows';
+
+  const options = computed(() => [
+    ...shelf.steepers.map((vessel) => {
+      const batch = inIt(vessel.id);
+      const size = format.value.volume(vessel.brimMl);
+      return {
+        value: vessel.id,
+        label: vessel.name,
+        reason: batch
+          ? `in use until ${until(batch.endsAt)}`
+          : holds(vessel)
+            ? `${size}, free`
+            : `${size}, too small for it`,
+      };
+    }),
+    { value: ANY_VESSEL_ID, label: 'Any vessel', reason: 'one that is large enough' },
+  ]);
+  const inUse = computed(() => inIt(plan.value.vesselId));
+  /** Why the chosen one cannot be started in; empty where it can. */
+  const wrong = computed(() =>
+    inUse.value
+      ? `Holds ${inUse.value.coffeeName} until ${until(inUse.value.endsAt)}: start then, or take another.`
+      : '',
+  );
+  /** Free ones that hold it, the smallest first, where the chosen one is in use. */
+  const others = computed(() =>
+    inUse.value === null
+      ? []
+      : [
+          ...shelf.steepers
+            .filter((vessel) => holds(vessel) && inIt(vessel.id) === null)
+            .toSorted((a, b) => a.brimMl - b.brimMl)
+            .map(({ id, name }) => ({ id, name })),
+          { id: ANY_VESSEL_ID, name: 'Any vessel' },
+        ].slice(0, 3),
+  );
+  /** More in the fridge than it takes; empty where there is room, or nobody said what it takes. */
+  const fridge = computed(() => {
+    const takesL = shelf.shop?.fridgeL ?? null;
+    if (takesL === null || !plan.value.steep.some(({ place }) => place === 'fridge')) return '';
+    const brimOf = (id: string): number =>
+      shelf.steepers.find((one) => one.id === id)?.brimMl ?? needMl.value;
+    const steepingMl = batches.steeping
+      .filter(({ plan: of }) => of.steep.some(({ place }) => place === 'fridge'))
+      .reduce((sum, { plan: of }) => sum + brimOf(of.vesselId), 0);
+    const wholeL = (steepingMl + brimOf(plan.value.vesselId)) / 1000;
+    if (wholeL <= takesL) return '';
+    return `The fridge takes ${takesL.toFixed(0)} L, and with this one ${wholeL.toFixed(1)} L would stand in it. Start on the counter, in a smaller vessel, or when one is strained.`;
+  });
+
+  return { options, wrong, others, fridge };
+}
