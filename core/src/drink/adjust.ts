@@ -8,6 +8,8 @@ export type Adjustment = (typeof ADJUSTMENTS)[number];
 
 const STEP_FRAC = 0.0005;
 const STEP_MG = 10;
+/** A twentieth of the glass. */
+const STEP_GLASS = 0.05;
 const STEP_PART = 0.1;
 const STEP_MILK_ML = 10;
 const STEP_ICE_G = 10;
@@ -59,6 +61,11 @@ function aimed(drink: Drink, by: 1 | -1): Partial<Drink> | null {
     const concentrateMl = Math.max(0, target.concentrateMl + by * stepMl);
     return { target: { ...target, concentrateMl } };
   }
+  if ('glassFrac' in target) {
+    const glassFrac = Math.min(1, Math.max(STEP_GLASS, target.glassFrac + by * STEP_GLASS));
+    return { target: { glassFrac } };
+  }
+  if ('rest' in target) return null;
   const { concentrate, fill } = target.parts;
   if (fill === 0) return null;
   const stepped = Math.max(STEP_PART, concentrate + by * STEP_PART * fill);

@@ -30,16 +30,23 @@ export type SolvedAmounts = Amounts & {
  * @returns amounts that hold level and target to 1e-9, or the best that can be reached and why
  */
 export function solveAmounts(setting: Setting): SolvedAmounts {
-  const { target, glass } = setting.input;
+  const { target, glass, diluents } = setting.input;
+  if (diluents.length === 0 && 'concentrateMl' in target)
+    return asTold(setting, target.concentrateMl * setting.concentrateGPerMl);
   if (levelOf(setting, { concentrateG: 0, fillG: 0 }) >= glass.cupMl)
     return { status: 'no_room', concentrateG: 0, fillG: 0 };
   if ('parts' in target) return solveParts(setting, target.parts);
   if ('concentrateMl' in target)
     return solveByHand(setting, target.concentrateMl * setting.concentrateGPerMl);
+  if ('glassFrac' in target)
+    return solveByHand(setting, target.glassFrac * glass.cupMl * setting.concentrateGPerMl);
+  if ('rest' in target) return { status: 'met', concentrateG: mostConcentrate(setting), fillG: 0 };
   return solveRising(setting, 'caffeineMg' in target ? caffeineMiss : strengthMiss);
 }
 
 function solveParts(setting: Setting, parts: { concentrate: number; fill: number }): SolvedAmounts {
+  if (setting.input.diluents.length === 0)
+    return { status: 'met', concentrateG: mostConcentrate(setting), fillG: 0 };
   const whole = parts.concentrate + parts.fill;
   const amounts = (volume: number) => ({
     concentrateG: (parts.concentrate * setting.concentrateGPerMl * volume) / whole,
@@ -52,6 +59,13 @@ function solveParts(setting: Setting, parts: { concentrate: number; fill: number
     high: (3 * setting.input.glass.cupMl) / Math.min(1, setting.fillGPerMl),
   });
   return { status: 'met', ...amounts(volume) };
+}
+
+/** Every amount as it is told, whether the glass holds it or not. */
+function asTold(setting: Setting, concentrateG: number): SolvedAmounts {
+  const amounts = { concentrateG, fillG: 0 };
+  const isOver = levelOf(setting, amounts) > setting.input.glass.cupMl * (1 + 1e-9);
+  return { status: isOver ? 'no_room' : 'met', ...amounts };
 }
 
 function solveByHand(setting: Setting, concentrateG: number): SolvedAmounts {
@@ -170,7 +184,7 @@ const mostConcentrate = (setting: Setting): number =>
 /** Diluent that brings the level to the line over an amount of concentrate, 0 where none fits. */
 function fillFor(setting: Setting, concentrateG: number, most: number, guessG?: number): number {
   const { cupMl } = setting.input.glass;
-  if (concentrateG >= most) return 0;
+  if (concentrateG >= most || setting.input.diluents.length === 0) return 0;
   const short = (fillG: number) => levelOf(setting, { concentrateG, fillG }) - cupMl;
   // The level is all but straight in the diluent: secants, from close to what can fit.
   const whole = (1 - concentrateG / most) * cupMl * setting.fillGPerMl;

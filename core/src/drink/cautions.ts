@@ -28,7 +28,17 @@ const mg = (caffeineMg: number): string => `${Math.round(caffeineMg)} mg`;
 const outOfReach: Rule = ({ input, solution }) => {
   if (solution.status === 'met') return null;
   if (solution.status === 'no_room') {
-    if ('concentrateMl' in input.target && solution.concentrateG > 0) return tooMuchByHand;
+    if (input.diluents.length === 0 && 'concentrateMl' in input.target)
+      return {
+        code: 'no_room',
+        severity: 'warn',
+        text: `These amounts stand ${Math.round(solution.levelMl - input.glass.cupMl)} mL over the line. They need a glass of ${Math.ceil(solution.levelMl / 10) * 10} mL.`,
+      };
+    if (
+      ('concentrateMl' in input.target || 'glassFrac' in input.target) &&
+      solution.concentrateG > 0
+    )
+      return tooMuchByHand;
     return solution.levelMl > 0 && solution.fillG > 0 ? overshot : noRoom;
   }
   const [wanted, best] =

@@ -23,6 +23,8 @@ export function drinkChanges(input: {
       return `${percentText(target.strengthFrac)} at ${target.atMinutes} min`;
     if ('caffeineMg' in target) return `${target.caffeineMg.toFixed(0)} mg of caffeine`;
     if ('concentrateMl' in target) return `${texts.volume(target.concentrateMl)} of concentrate`;
+    if ('glassFrac' in target) return `${percentText(target.glassFrac, 0)} of the glass`;
+    if ('rest' in target) return 'concentrate to the line';
     return `${target.parts.concentrate} to ${target.parts.fill}`;
   };
   const iceText = ({ ice }: DrinkBody): string => {

@@ -26,7 +26,7 @@ export const predictDrinkRequest = z
     additions: z.array(additionSchema).max(20).default([]),
     /** What dilutes it, where that is one thing; water unless `diluents` says more. */
     fillWith: diluentSchema.optional(),
-    diluents: z.array(diluentSchema).min(1).max(MOST_DILUENTS).optional(),
+    diluents: z.array(diluentSchema).max(MOST_DILUENTS).optional(),
     target: targetSchema,
     roomC: z.number().min(0).max(50).default(22),
     stirredDown: z.boolean().default(false),

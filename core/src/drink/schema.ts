@@ -70,6 +70,10 @@ export const targetSchema = z.union([
       ),
   }),
   z.strictObject({ caffeineMg: z.number().min(0).max(20_000) }),
+  /** So much of the glass, to its line, is concentrate: two thirds. */
+  z.strictObject({ glassFrac: z.number().positive().max(1) }),
+  /** Concentrate takes the room that is left; nothing else does. */
+  z.strictObject({ rest: z.literal('concentrate') }),
   z.strictObject({
     concentrateMl: z.number().min(0).max(CUP_ML),
     /** How it is typed and written; the amount is in mL all the same. */
@@ -90,8 +94,8 @@ export const drinkSchema = z.object({
   servings: z.number().int().min(1).max(50),
   ice: iceSchema.nullable(),
   additions: z.array(additionSchema).max(20),
-  /** What takes the room that is left. */
-  diluents: z.array(diluentSchema).min(1).max(MOST_DILUENTS),
+  /** What takes the room that is left; none where every amount is set, or concentrate takes it. */
+  diluents: z.array(diluentSchema).max(MOST_DILUENTS),
   target: targetSchema,
   stirredDown: z.boolean(),
   chilledToC: z.number().min(0).max(100).nullable(),

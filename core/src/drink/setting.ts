@@ -29,20 +29,23 @@ interface Diluent {
 
 /**
  * What the drink is to be: a coffee strength at a minute, parts by volume, caffeine in the whole
- * glass, or so much concentrate by hand. The diluents take the rest in each.
+ * glass, so much concentrate by hand or as a share of the glass, or concentrate to the line. The
+ * diluents take the rest in each but the last.
  */
 type DrinkTarget =
   | { readonly strengthFrac: number; readonly atMinutes: number }
   | { readonly parts: { readonly concentrate: number; readonly fill: number } }
   | { readonly caffeineMg: number }
-  | { readonly concentrateMl: number };
+  | { readonly concentrateMl: number }
+  | { readonly glassFrac: number }
+  | { readonly rest: 'concentrate' };
 
 export interface DrinkInput {
   readonly glass: Glass;
   readonly concentrate: Concentrate;
   /** What is fixed, whether it mixes or stands on top as foam. */
   readonly additions: readonly Addition[];
-  /** At least one. */
+  /** None where every amount is set: the level is then where it comes to stand. */
   readonly diluents: readonly Diluent[];
   readonly target: DrinkTarget;
 }
@@ -104,6 +107,7 @@ function blendOf(diluents: readonly Diluent[]): {
   gPerMl: number;
   caffeineMgPerG: number;
 } {
+  if (diluents.length === 0) return NO_BLEND;
   const weighed = diluents.map(({ ingredient, tempC, proportion }) => ({
     ingredient,
     tempC,
@@ -120,6 +124,13 @@ function blendOf(diluents: readonly Diluent[]): {
   const caffeineMg = weighed.reduce((sum, p) => sum + p.massG * p.ingredient.caffeineMgPerG, 0);
   return { perG: heated(mixed), gPerMl: whole / proportions, caffeineMgPerG: caffeineMg / whole };
 }
+
+/** Stands in where nothing takes the rest: there is none of it. */
+const NO_BLEND = {
+  perG: heated({ composition: mix([]), tempC: 0 }),
+  gPerMl: 1,
+  caffeineMgPerG: 0,
+};
 
 const additionCaffeineMg = (additions: readonly Addition[]): number =>
   additions.reduce(

@@ -79,6 +79,10 @@ export function readAmount(input: {
 
   const eitherWay = askWhich(text.slice(0, first.end), rest, plainUnit);
   if (eitherWay) return eitherWay;
+  // "Two thirds", where a share is asked for, is of the whole: nobody says it of a hundredth.
+  const isShare = SHARE.test(text) && /^(?:of (?:the|a) (?:glass|cup))?$/i.test(rest);
+  if (isShare && accepts.includes('percent'))
+    return { ok: true, quantity: 'percent', value: low, high };
   if (rest === '') return plain({ low, high, quantity: accepts[0], plainUnit });
   if (/^%$|^per ?cent$/i.test(rest) && accepts.includes('percent'))
     return { ok: true, quantity: 'percent', value: low / 100, high: high / 100 };
@@ -104,6 +108,8 @@ export function readAmount(input: {
   return { ok: true, quantity, value: low * canonical, high: high * canonical };
 }
 
+/** A share as people write it. */
+const SHARE = /\d\/\d|[½⅓⅔¼¾⅕⅛]|half|third|quarter/i;
 /** What "overnight" is where a number of hours is wanted (common practice). */
 const OVERNIGHT_S = 12 * 3600;
 

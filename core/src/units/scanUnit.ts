@@ -16,7 +16,7 @@ const PATTERNS = SPELLINGS.map(([spelling, id]) => ({
   id,
   // Plural s after words, full stop after abbreviations; and no letter behind.
   pattern: new RegExp(
-    `${escaped(spelling)}(?:${/e?s$/.test(spelling) ? '(?:es)?' : 's'})?(?![a-zà-ü])\\.?`,
+    `${escaped(spelling)}(?:${/(?:e?s|sh)$/.test(spelling) ? '(?:es)?' : 's'})?(?![a-zà-ü])\\.?`,
     'iy',
   ),
 }));

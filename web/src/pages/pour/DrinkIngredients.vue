@@ -58,11 +58,10 @@ function setDiluentAmount(i: number): void {
   const rest = withoutDiluent(i);
   const { ingredient, tempC } = diluents.value[i]!;
   const volumeMl = Math.round(props.solution.diluents[i]?.volumeMl ?? 0);
-  if (rest.length > 0)
-    emit('change', {
-      diluents: rest,
-      additions: [...props.drink.additions, { ingredient, tempC, volumeMl }],
-    });
+  emit('change', {
+    diluents: rest,
+    additions: [...props.drink.additions, { ingredient, tempC, volumeMl }],
+  });
 }
 const add = (): void =>
   emit('change', {
@@ -131,19 +130,21 @@ const add = (): void =>
           @change="(tempC) => setDiluent(i, { tempC })"
         />
         <LockButton
-          v-if="diluents.length > 1"
           :locked="false"
           :set="false"
           :what="`diluent ${i + 1}`"
           @lock="setDiluentAmount(i)"
         />
         <LeaveOutButton
-          v-if="diluents.length > 1"
           :label="`Leave out diluent ${i + 1}`"
           @click="emit('change', { diluents: withoutDiluent(i) })"
         />
       </li>
     </ul>
+    <p v-if="diluents.length === 0" class="soft rest">
+      Nothing takes the rest: these amounts stand {{ format.volume(solution.levelMl) }} high in
+      {{ format.volume(drink.cupMl) }}.
+    </p>
     <ElButton @click="add">Add an ingredient</ElButton>
   </section>
 </template>

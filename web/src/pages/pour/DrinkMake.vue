@@ -106,6 +106,7 @@ const setBefore = (value: 'as-is' | 'chilled' | 'stirred'): void =>
     />
     <TargetRow
       :target="drink.target"
+      :cup-ml="drink.cupMl"
       :solution
       :format
       @change="(target) => change({ target })"

@@ -2,7 +2,13 @@
 import { CONSTANTS } from '@ratio/core/constants';
 import type { Drink, DrinkSolution } from '@ratio/core/drink';
 import { computed } from 'vue';
-import { STRENGTH, numberKind, partsKind, volumeKind } from '../../components/fields/amountKind.ts';
+import {
+  STRENGTH,
+  numberKind,
+  partsKind,
+  percentKind,
+  volumeKind,
+} from '../../components/fields/amountKind.ts';
 import AmountRow from '../../components/fields/AmountRow.vue';
 import PickRow from '../../components/fields/PickRow.vue';
 import type { AmountFormat } from '../../format/amountFormat.ts';
@@ -11,6 +17,7 @@ import type { AmountFormat } from '../../format/amountFormat.ts';
 const props = defineProps<{
   target: Drink['target'];
   solution: DrinkSolution;
+  cupMl: number;
   format: AmountFormat;
 }>();
 const emit = defineEmits<{
@@ -20,21 +27,25 @@ const emit = defineEmits<{
 }>();
 
 type Target = Drink['target'];
-type TargetKind = 'strength' | 'parts' | 'spoons' | 'caffeine' | 'hand';
+type TargetKind = 'strength' | 'parts' | 'share' | 'rest' | 'spoons' | 'caffeine' | 'hand';
 
 const SPOON_ML = 15;
 const TARGET_KINDS = [
   { value: 'strength', label: 'a strength', reason: 'at a minute; the same from any jug' },
   { value: 'parts', label: 'parts', reason: 'one to one, two to one' },
+  { value: 'share', label: 'a share of the glass', reason: 'two thirds of it, to the line' },
+  { value: 'rest', label: 'coffee takes the rest', reason: 'over what else is in it, to the line' },
   { value: 'spoons', label: 'spoons', reason: 'tablespoons of concentrate, 15 mL' },
   { value: 'caffeine', label: 'caffeine', reason: 'so much and no more' },
-  { value: 'hand', label: 'by hand', reason: 'always the same pour' },
+  { value: 'hand', label: 'an amount', reason: 'always the same pour' },
 ] as const;
 
 const kind = computed<TargetKind>(() => {
   const now = props.target;
   if ('strengthFrac' in now) return 'strength';
   if ('parts' in now) return 'parts';
+  if ('glassFrac' in now) return 'share';
+  if ('rest' in now) return 'rest';
   if ('caffeineMg' in now) return 'caffeine';
   return now.writtenIn === 'spoons' ? 'spoons' : 'hand';
 });
@@ -56,6 +67,10 @@ function setKind(next: TargetKind): void {
       },
     },
     spoons: { concentrateMl: spoons * SPOON_ML, writtenIn: 'spoons' },
+    share: {
+      glassFrac: Math.min(1, Math.max(0.05, Number((concentrateMl / props.cupMl).toFixed(2)))),
+    },
+    rest: { rest: 'concentrate' },
     caffeine: { caffeineMg: Math.round(caffeineMg) },
     hand: { concentrateMl: Math.round(concentrateMl), writtenIn: 'volume' },
   };
@@ -116,6 +131,15 @@ const part = (n: number): string => String(Number(n.toFixed(2)));
       @change="(rest) => set({ parts: partsOf(rest) })"
     />
     <AmountRow
+      v-else-if="'glassFrac' in target"
+      label="Of the glass"
+      name="Share of the glass that is concentrate"
+      note="2/3, 50 %"
+      :value="target.glassFrac"
+      :kind="percentKind({ step: 0.05, min: 0.01, max: 1, decimals: 0 })"
+      @change="(glassFrac) => set({ glassFrac })"
+    />
+    <AmountRow
       v-else-if="'caffeineMg' in target"
       label="Caffeine in the glass, mg"
       name="Caffeine wanted, milligrams"
@@ -124,7 +148,7 @@ const part = (n: number): string => String(Number(n.toFixed(2)));
       @change="(caffeineMg) => set({ caffeineMg })"
     />
     <AmountRow
-      v-else-if="kind === 'spoons'"
+      v-else-if="'concentrateMl' in target && kind === 'spoons'"
       label="Tablespoons"
       name="Tablespoons of concentrate"
       :value="target.concentrateMl"
@@ -140,7 +164,7 @@ const part = (n: number): string => String(Number(n.toFixed(2)));
       @change="(concentrateMl) => set({ concentrateMl, writtenIn: 'spoons' })"
     />
     <AmountRow
-      v-else
+      v-else-if="'concentrateMl' in target"
       label="Concentrate"
       name="Concentrate by hand"
       :value="target.concentrateMl"

@@ -75,7 +75,12 @@ export function useDragging(of: {
     const trial = menu.solve({ ...now, target: { concentrateMl, writtenIn: 'volume' } }, jug);
     if (!trial) return;
     const { caffeineMg, fillMl, timeline } = trial.solution;
-    if ('caffeineMg' in target) hand.change({ target: { caffeineMg } });
+    if ('rest' in target) return;
+    if ('glassFrac' in target)
+      hand.change({
+        target: { glassFrac: Math.min(1, Math.max(0.01, concentrateMl / now.cupMl)) },
+      });
+    else if ('caffeineMg' in target) hand.change({ target: { caffeineMg } });
     else if ('parts' in target) {
       const fill = target.parts.fill || 1;
       const concentrate = Number(((fill * concentrateMl) / Math.max(fillMl, 1)).toFixed(2));

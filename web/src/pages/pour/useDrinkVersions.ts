@@ -52,6 +52,8 @@ export function useDrinkVersions(
     if ('strengthFrac' in target) return format.value.percent(target.strengthFrac);
     if ('parts' in target) return `${target.parts.concentrate} to ${target.parts.fill}`;
     if ('caffeineMg' in target) return `${target.caffeineMg} mg`;
+    if ('glassFrac' in target) return `${format.value.percent(target.glassFrac, 0)} of the glass`;
+    if ('rest' in target) return 'concentrate to the line';
     return format.value.volume(target.concentrateMl);
   }
   const rows = computed<VersionRow[]>(() =>
