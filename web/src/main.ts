@@ -12,6 +12,7 @@ import 'element-plus/es/components/input/style/css';
 import 'element-plus/es/components/option/style/css';
 import 'element-plus/es/components/popconfirm/style/css';
 import 'element-plus/es/components/select/style/css';
+import 'element-plus/es/components/slider/style/css';
 import 'element-plus/es/components/switch/style/css';
 import './style/tokens.css';
 import './style/element.css';

@@ -7,6 +7,7 @@ import PlanPage from './pages/plan/PlanPage.vue';
 import CardPage from './pages/pour/CardPage.vue';
 import MenuPage from './pages/pour/MenuPage.vue';
 import PourPage from './pages/pour/PourPage.vue';
+import QuickPage from './pages/quick/QuickPage.vue';
 import BackupsPage from './pages/backups/BackupsPage.vue';
 import PeoplePage from './pages/people/PeoplePage.vue';
 import SignInPage from './pages/people/SignInPage.vue';
@@ -38,6 +39,7 @@ export const router = createRouter({
     },
     { path: '/jugs/:id', component: JugPage, meta: { title: 'One jug' } },
     { path: '/pour', component: PourPage, meta: { title: 'Pour' } },
+    { path: '/pour/quick', component: QuickPage, meta: { title: 'Quick dilution' } },
     { path: '/pour/menu', component: MenuPage, meta: { title: 'The menu' } },
     { path: '/pour/card', component: CardPage, meta: { title: 'Build card' } },
     {

@@ -18,6 +18,7 @@ const PAGES: readonly Found[] = [
   { key: 'steep', name: 'Steeping', kind: 'page', to: '/steep' },
   { key: 'jugs', name: 'Concentrate on hand', kind: 'page', to: '/jugs' },
   { key: 'pour', name: 'Pour a drink', kind: 'page', to: '/pour' },
+  { key: 'quick', name: 'Quick dilution', kind: 'page', to: '/pour/quick' },
   { key: 'menu', name: 'The whole menu', kind: 'page', to: '/pour/menu' },
   { key: 'house-recipes', name: 'House recipes', kind: 'page', to: '/shelf/house-recipes' },
   { key: 'ingredients', name: 'Ingredients', kind: 'page', to: '/shelf/ingredients' },

@@ -88,7 +88,8 @@ function trouble({ solution }: MenuRow): string {
     <IceToday class="ice" :temp-c="iceTodayC" :format @change="emit('ice', $event)" />
     <div class="more">
       <ElButton v-if="mayAdd" @click="emit('add')">New drink</ElButton>
-      <RouterLink to="/pour/menu">Whole menu</RouterLink>
+      <RouterLink to="/pour/quick">Quick sum</RouterLink>
+      <RouterLink to="/pour/menu">Menu</RouterLink>
     </div>
     <div v-if="usual > 0" class="usual">
       <p class="soft fine">Usual glasses to begin with.</p>
