@@ -46,7 +46,7 @@ describe('batches and jugs', () => {
     expect(await get('/api/coffees')).to.have.length(4);
     const vessels = await get('/api/vessels');
     const uses = vessels.map(({ use }: { use: string }) => use);
-    expect(uses.filter((use: string) => use === 'steep')).to.have.length(5);
+    expect(uses.filter((use: string) => use === 'steep')).to.have.length(6);
     expect(uses.filter((use: string) => use === 'jug')).to.have.length(4);
     expect(await get('/api/drinks')).to.have.length(lidoDrinks.length);
   });
@@ -248,6 +248,37 @@ describe('batches and jugs', () => {
     expect(await server.db.jugEntries.about('lido', 'lido-jug-1')).to.have.length(6);
   });
 
+  it('are corrected with a reason: the entry stays, and the jug is as it would have been', async () => {
+    const before = (await jugs())[0].onHandG;
+    await enter('lido-jug-1', { id: 'draw-1', kind: 'poured', massG: 88, note: 'Lido black' });
+    const right = { id: 'fix-1', kind: 'corrected', entryId: 'draw-1', volumeMl: 60 };
+    expect((await enter('lido-jug-1', right)).status).to.equal(400);
+    const fixed = await enter('lido-jug-1', { ...right, reason: 'small glass' });
+    // 60 mL of a concentrate of 3 to 4 % weigh 60.6 to 60.9 g.
+    expect(before - fixed.body.onHandG).to.be.within(60.4, 61.1);
+    const { body: rows } = await request(server.app).get('/api/jugs/lido-jug-1/entries');
+    expect(rows[0]).to.include({ kind: 'corrected', corrects: 'draw-1', note: 'small glass' });
+    expect(rows[1]).to.include({ id: 'draw-1', massG: -88, corrected: true, undone: false });
+    const strength = { id: 'fix-2', kind: 'corrected', entryId: 'draw-1', strengthFrac: 0.03 };
+    const refused = await enter('lido-jug-1', { ...strength, reason: 'x' });
+    expect(refused.body).to.include({
+      status: 400,
+      detail: 'Of this entry the amount can be corrected.',
+    });
+    const filled = rows.find(({ kind }: { kind: string }) => kind === 'filled').id;
+    const refill = { id: 'fix-3', kind: 'corrected', entryId: filled, strengthFrac: 0.02 };
+    const weaker = await enter('lido-jug-1', { ...refill, reason: 'read again' });
+    expect(weaker.body.strengthFrac).to.be.closeTo(0.02, 1e-12);
+    expect((await enter('lido-jug-1', { ...refill, reason: 'read again' })).status).to.equal(201);
+    const undo = await enter('lido-jug-1', {
+      id: 'u',
+      kind: 'undone',
+      entryId: 'fix-1',
+      note: 'no',
+    });
+    expect(before - undo.body.onHandG).to.be.closeTo(88, 1e-9);
+  });
+
   it('pour no more than a jug holds', async () => {
     const { status, body } = await enter('lido-jug-1', {
       id: 'draw-9',
@@ -275,7 +306,7 @@ describe('batches and jugs', () => {
       await db.write((transaction) => db.jugEntries.add(
         { shopId: 'lido', author: 'unsigned' },
         { id: 'before-the-kill', jugId: 'lido-jug-1', kind: 'poured', massG: -1, note: '', at: '2026-06-13T06:40:00Z',
-          undoes: null, strengthFrac: null, caffeineMgPerG: null, pricePerKg: null, useBy: null, pairId: null },
+          undoes: null, corrects: null, strengthFrac: null, caffeineMgPerG: null, pricePerKg: null, useBy: null, pairId: null },
         transaction));
       process.kill(process.pid, 'SIGKILL');`;
     const child = spawn(

@@ -1,3 +1,4 @@
+import { ANY_VESSEL_ID } from '../brew/vessel.ts';
 import type { Batch } from './schema.ts';
 
 const HOUR_MS = 3_600_000;
@@ -9,7 +10,7 @@ const HOUR_MS = 3_600_000;
  * @param input.batches those that still steep
  * @param input.startMs when the other one would start, ms since 1970 UTC
  * @param input.hours how long the other one steeps, h
- * @returns the one that ends last; null where the vessel is free
+ * @returns the one that ends last; null where the vessel is free, as any vessel always is
  */
 export function vesselInUse<
   B extends Pick<Batch, 'id' | 'startedAt' | 'endsAt' | 'status' | 'plan'>,
@@ -21,6 +22,7 @@ export function vesselInUse<
   nowMs: number;
 }): B | null {
   const { batches, vesselId, startMs, hours, nowMs } = input;
+  if (vesselId === ANY_VESSEL_ID) return null;
   const endMs = startMs + hours * HOUR_MS;
   const overlapping = batches.filter(
     ({ status, plan, startedAt, endsAt }) =>

@@ -2,6 +2,7 @@ export { blended, blendToStrengthG, roomFor, stretched, waterToStrengthG } from 
 export {
   afterRow,
   contentOfJug,
+  correctableOf,
   emptyJug,
   ledgerRow,
   replay,

@@ -13,10 +13,12 @@ export interface LedgerRow {
   readonly pricePerKg: number | null;
   /** ISO instant. */
   readonly useBy: string | null;
-  /** What a count found on hand, g. */
+  /** What a count found on hand, or what a correction says that it was, g. */
   readonly countedG: number | null;
   /** The row that this one takes back. */
   readonly undoes: string | null;
+  /** The row that this one corrects. */
+  readonly corrects: string | null;
   /** The other row of a blend. */
   readonly pairId: string | null;
 }
@@ -30,6 +32,7 @@ export const ledgerRow = <R extends Partial<LedgerRow>>(row: R) => ({
   useBy: null,
   countedG: null,
   undoes: null,
+  corrects: null,
   pairId: null,
   ...row,
 });
@@ -83,6 +86,7 @@ export function afterRow(input: {
 }): JugState {
   const { state, row, taken } = input;
   const lastEntryId = NEVER_LAST.includes(row.kind) ? state.lastEntryId : row.id;
+  if (row.kind === 'corrected') return { ...state, lastEntryId };
   const onHandG = held(row.countedG ?? state.onHandG + row.massG);
   return { ...state, ...contentAfter({ state, row, taken }), onHandG, lastEntryId };
 }
@@ -179,8 +183,8 @@ export type Replay =
     };
 
 /**
- * Works out ledgers from the start, without what was taken back: a blend brings what its source held at
- * that moment.
+ * Works out ledgers from the start, without what was taken back, and with what was corrected as it is
+ * now known to have been: a blend brings what its source held at that moment.
  *
  * @param input.jugs those to work out, by identity
  * @param input.rows all of theirs in the order of writing, and the other halves of their blends
@@ -194,6 +198,11 @@ export function replay(input: {
 }): Replay {
   const { jugs, rows, checkedFrom } = input;
   const undone = new Set(rows.map(({ undoes }) => undoes));
+  const corrections = new Map(
+    rows
+      .filter(({ id, kind }) => kind === 'corrected' && !undone.has(id))
+      .map((row) => [row.corrects, row]),
+  );
   const states = new Map<string, JugState>();
   for (const [id, { filled }] of jugs) states.set(id, emptyJug(filled));
   const said = new Map<string, JugState>();
@@ -202,7 +211,10 @@ export function replay(input: {
   for (const row of rows) {
     isChecked ||= row.id === checkedFrom;
     if (row.kind === 'undone' || undone.has(row.id)) continue;
-    const before = states.get(row.jugId);
+    const jug = states.get(row.jugId);
+    const correction = corrections.get(row.id);
+    const before =
+      jug && correction && row.kind === 'filled' ? refilled(jug, row, correction) : jug;
     if (!before) {
       // The other half of a blend from a jug that nothing changed.
       if (row.strengthFrac !== null) taken.set(row.id, contentOf(row, EMPTY));
@@ -211,7 +223,7 @@ export function replay(input: {
     if (row.kind === 'blended-out') taken.set(row.id, contentOfJug(before));
     const state = afterRow({
       state: before,
-      row,
+      row: correction ? correctedRow(row, correction) : row,
       taken: row.pairId === null ? null : (taken.get(row.pairId) ?? null),
     });
     if (isChecked) {
@@ -223,6 +235,43 @@ export function replay(input: {
   }
   return { status: 'done', jugs: states, rows: said };
 }
+
+/** A row as it is now known to have been. */
+function correctedRow(row: LedgerRow, { countedG, strengthFrac }: LedgerRow): LedgerRow {
+  if (row.kind === 'read') return { ...row, strengthFrac: strengthFrac ?? row.strengthFrac };
+  if (countedG === null) return row;
+  if (row.kind === 'counted') return { ...row, countedG };
+  return { ...row, massG: row.massG < 0 ? -countedG : countedG };
+}
+
+/** A jug before it was filled with what it is now known to have been filled with. */
+function refilled(jug: JugState, { massG }: LedgerRow, correction: LedgerRow): JugState {
+  const strengthFrac = correction.strengthFrac ?? jug.strengthFrac;
+  const filledG = correction.countedG ?? massG;
+  return {
+    ...jug,
+    strengthFrac,
+    caffeineMgPerG: scaled(jug.caffeineMgPerG, strengthFrac, jug.strengthFrac),
+    // The same coffee was paid for, whatever came out of it.
+    pricePerKg:
+      jug.pricePerKg === null || filledG === 0 ? null : (jug.pricePerKg * massG) / filledG,
+    readBy: correction.strengthFrac === null ? jug.readBy : 'refractometer',
+  };
+}
+
+/** Kinds of row that can be corrected, and whether it is their amount or their strength. */
+const CORRECTED: Readonly<Partial<Record<JugEntryKind, readonly ('amount' | 'strength')[]>>> = {
+  filled: ['amount', 'strength'],
+  poured: ['amount'],
+  watered: ['amount'],
+  discarded: ['amount'],
+  counted: ['amount'],
+  read: ['strength'],
+};
+
+/** @returns what of a row can be corrected: its amount, its strength, both or nothing */
+export const correctableOf = (kind: JugEntryKind): readonly ('amount' | 'strength')[] =>
+  CORRECTED[kind] ?? [];
 
 const EMPTY: JugState = emptyJug({
   strengthFrac: 0,

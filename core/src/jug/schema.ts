@@ -21,6 +21,7 @@ const JUG_ENTRY_KINDS = [
   'blended-in',
   'blended-out',
   'undone',
+  'corrected',
 ] as const;
 export type JugEntryKind = (typeof JUG_ENTRY_KINDS)[number];
 
@@ -62,7 +63,11 @@ export const jugEntrySchema = z.object({
   /** The other row of a blend; null for any other. */
   pairId: idSchema.nullable(),
   undone: z.boolean(),
-  /** What a count found; null for any other. */
+  /** The row that this one corrects; null for any other. */
+  corrects: idSchema.nullable().default(null),
+  /** Whether a later row corrects this one. */
+  corrected: z.boolean().default(false),
+  /** What a count found, or what a correction says that it was; null for any other. */
   countedG: z.number().nullable(),
   /** Who did it. */
   author: authorSchema,
@@ -165,7 +170,30 @@ export const jugEntryRequest = z.discriminatedUnion('kind', [
     note,
     at,
   }),
-  z.strictObject({ id: idSchema, kind: z.literal('undone'), entryId: idSchema, at }),
+  z.strictObject({
+    id: idSchema,
+    kind: z.literal('undone'),
+    entryId: idSchema,
+    note: z.string().max(200).optional(),
+    at,
+  }),
+  z
+    .strictObject({
+      id: idSchema,
+      kind: z.literal('corrected'),
+      entryId: idSchema,
+      massG: counted.optional(),
+      volumeMl: counted.optional(),
+      strengthFrac: z.number().positive().max(0.5).optional(),
+      reason: z.string().trim().min(1).max(200),
+      at,
+    })
+    .refine(
+      ({ massG, volumeMl, strengthFrac }) =>
+        (massG === undefined || volumeMl === undefined) &&
+        (massG !== undefined || volumeMl !== undefined || strengthFrac !== undefined),
+      'Give massG or volumeMl, or strengthFrac.',
+    ),
 ]);
 
 export type Jug = z.infer<typeof jugSchema>;

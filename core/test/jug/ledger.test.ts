@@ -3,6 +3,7 @@ import fc from 'fast-check';
 import {
   afterRow,
   contentOfJug,
+  correctableOf,
   emptyJug,
   ledgerRow,
   replay,
@@ -81,6 +82,26 @@ describe('a ledger', () => {
     expect(done(rows, 'a').get('a')!.onHandG).to.equal(1600);
   });
 
+  it('takes what was corrected for how it was, and what was there before once that is taken back', () => {
+    const rows = [
+      fill('a', 2000),
+      row({ id: 'w', kind: 'watered', massG: 500 }),
+      row({ id: 'p', kind: 'poured', massG: -1000 }),
+      // It was 400 g of water, and 1900 g of 3.8 % that it was filled with.
+      row({ id: 'c1', kind: 'corrected', corrects: 'w', countedG: 400 }),
+      row({ id: 'c2', kind: 'corrected', corrects: 'a-f', countedG: 1900, strengthFrac: 0.038 }),
+    ];
+    const state = done(rows, 'a').get('a')!;
+    expectNear(state.onHandG, 1300, 1e-12);
+    expectNear(state.strengthFrac, (1900 * 0.038) / 2300, 1e-12);
+    // 10 of money were paid for what turned out to be 1.9 kg, and 2.3 kg with the water.
+    expectNear(state.pricePerKg!, 10 / 2.3, 1e-12);
+    const back = [...rows, row({ id: 'u', kind: 'undone', undoes: 'c2' })];
+    expectNear(done(back, 'a').get('a')!.strengthFrac, (2000 * 0.04) / 2400, 1e-12);
+    const tooMuch = [...rows, row({ id: 'c3', kind: 'corrected', corrects: 'p', countedG: 2400 })];
+    expect(replay({ jugs: jugs(['a']), rows: tooMuch })).to.include({ why: 'too_little' });
+  });
+
   it('leaves an emptied jug at exactly nothing', () => {
     const state = done(
       [fill('a', 0.1 + 0.2), row({ id: 'p', kind: 'poured', massG: -0.3 })],
@@ -138,7 +159,8 @@ describe('a ledger', () => {
     | { kind: 'poured' | 'watered'; jug: string; part: number }
     | { kind: 'read'; jug: string; part: number }
     | { kind: 'blended'; jug: string; from: string; part: number }
-    | { kind: 'undone'; which: number };
+    | { kind: 'undone'; which: number }
+    | { kind: 'corrected'; which: number; part: number };
   const NAMES = ['a', 'b', 'c'];
   const jug = fc.constantFrom(...NAMES);
   const part = fc.double({ min: 0.05, max: 1, noNaN: true });
@@ -147,15 +169,28 @@ describe('a ledger', () => {
       fc.record({ kind: fc.constantFrom('poured', 'watered', 'read'), jug, part }),
       fc.record({ kind: fc.constant('blended'), jug, from: jug, part }),
       fc.record({ kind: fc.constant('undone'), which: fc.nat(40) }),
+      fc.record({ kind: fc.constant('corrected'), which: fc.nat(40), part }),
     ) as fc.Arbitrary<Step>,
     { minLength: 5, maxLength: 25 },
   );
 
   function inAmounts(rows: readonly LedgerRow[]): Map<string, Amounts> {
     const undone = new Set(rows.map(({ undoes }) => undoes));
+    // The latest correction that stands is how it was.
+    const corrections = new Map(
+      rows.filter(({ id }) => !undone.has(id)).map((one) => [one.corrects, one]),
+    );
     const all = new Map<string, Amounts>();
     const taken = new Map<string, Amounts>();
-    for (const one of rows.filter(({ id, kind }) => kind !== 'undone' && !undone.has(id))) {
+    for (const written of rows.filter(({ id, kind }) => kind !== 'undone' && !undone.has(id))) {
+      if (written.kind === 'corrected') continue;
+      const correction = corrections.get(written.id);
+      const saidG = correction?.countedG;
+      const one = {
+        ...written,
+        massG: saidG == null ? written.massG : Math.sign(written.massG) * saidG,
+        strengthFrac: correction?.strengthFrac ?? written.strengthFrac,
+      };
       const { massG, solidsG, caffeineMg } = all.get(one.jugId) ?? {
         massG: 0,
         solidsG: 0,
@@ -168,7 +203,11 @@ describe('a ledger', () => {
       });
       let next: Amounts;
       if (one.kind === 'filled')
-        next = { massG: one.massG, solidsG: one.massG * 0.04, caffeineMg: one.massG * 2 };
+        next = {
+          massG: one.massG,
+          solidsG: one.massG * (one.strengthFrac ?? 0.04),
+          caffeineMg: (one.massG * 2 * (one.strengthFrac ?? 0.04)) / 0.04,
+        };
       else if (one.kind === 'watered') next = { massG: massG + one.massG, solidsG, caffeineMg };
       else if (one.kind === 'read') {
         const found = massG * one.strengthFrac!;
@@ -219,6 +258,28 @@ describe('a ledger', () => {
                 .map((one) =>
                   row({ id: `${id}-pair`, jugId: one.jugId, kind: 'undone', undoes: one.id }),
                 ),
+            ];
+            const result = replay({ jugs: held, rows: next, checkedFrom: target.id });
+            if (result.status === 'impossible') return;
+            rows = next;
+            states = new Map(result.jugs);
+            return;
+          }
+          if (step.kind === 'corrected') {
+            const known = rows.filter(({ id: of }) => !rows.some(({ undoes }) => undoes === of));
+            const right = known.filter(({ kind }) => correctableOf(kind).length > 0);
+            const target = right[step.which % right.length]!;
+            const parts = correctableOf(target.kind);
+            const next = [
+              ...rows,
+              row({
+                id,
+                jugId: target.jugId,
+                kind: 'corrected',
+                corrects: target.id,
+                countedG: parts.includes('amount') ? Math.abs(target.massG) * 2 * step.part : null,
+                strengthFrac: parts.includes('strength') ? 0.01 + 0.05 * step.part : null,
+              }),
             ];
             const result = replay({ jugs: held, rows: next, checkedFrom: target.id });
             if (result.status === 'impossible') return;

@@ -52,7 +52,7 @@ export const LINE_SCHEMAS: Readonly<Record<ShopTable, z.ZodType>> = {
   batches: of(batchSchema),
   batch_actuals: batchActualSchema,
   jugs: of(jugSchema).extend({ filled: filledSchema, request: z.unknown().optional() }),
-  jug_entries: jugEntrySchema.omit({ undone: true }).extend({
+  jug_entries: jugEntrySchema.omit({ undone: true, corrected: true }).extend({
     undoes: idSchema.nullable(),
     useBy: instantSchema.nullable(),
     request: z.unknown(),

@@ -3,6 +3,7 @@ import { Umzug, type UmzugStorage } from 'umzug';
 import { drinksInFull } from './migrations/20261126-drinks-in-full.ts';
 import { drafts } from './migrations/20261125-drafts.ts';
 import { sampleSets } from './migrations/20261125-sample-sets.ts';
+import { corrections } from './migrations/20261130-corrections.ts';
 import { people } from './migrations/20261129-people.ts';
 import { ledgerInFull } from './migrations/20261128-ledger-in-full.ts';
 import { shopsAndAuthors } from './migrations/20261127-shops-and-authors.ts';
@@ -17,6 +18,7 @@ const MIGRATIONS = [
   shopsAndAuthors,
   ledgerInFull,
   people,
+  corrections,
 ];
 type Migration = (typeof MIGRATIONS)[number];
 

@@ -128,6 +128,7 @@ export function defineTables(of: {
         massG: 'number',
         note: 'text',
         undoes: 'once',
+        corrects: 'text',
         strengthFrac: 'number',
         caffeineMgPerG: 'number',
         pricePerKg: 'number',

@@ -12,7 +12,7 @@ import { ProblemError } from '../problem.ts';
 import type { JugService } from './service.ts';
 
 /** What changes a jug's strength. */
-const BREWING: readonly JugEntryRequest['kind'][] = ['read', 'watered', 'blended'];
+const BREWING: readonly JugEntryRequest['kind'][] = ['read', 'watered', 'blended', 'corrected'];
 
 /** Jugs: what is on hand, and each draw from it. */
 export const jugEndpoints = (jugs: JugService): readonly Endpoint[] => [
@@ -51,7 +51,7 @@ export const jugEndpoints = (jugs: JugService): readonly Endpoint[] => [
     method: 'post',
     path: '/api/jugs/{id}/entries',
     summary:
-      'Draw off, read, thin, count, discard, blend from another jug, or take something back; sent again with the same id it counts once, and something else under it is refused',
+      'Draw off, read, thin, count, discard, correct, blend from another jug, or take something back; sent again with the same id it counts once, and something else under it is refused',
     body: jugEntryRequest,
     answer: jugSchema,
     status: 201,

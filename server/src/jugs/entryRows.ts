@@ -22,7 +22,7 @@ export interface Entered {
 
 type Request<K extends JugEntryRequest['kind']> = Extract<JugEntryRequest, { kind: K }>;
 /** What is done to one jug alone. */
-export type OwnRequest = Exclude<JugEntryRequest, { kind: 'blended' | 'undone' }>;
+export type OwnRequest = Exclude<JugEntryRequest, { kind: 'blended' | 'undone' | 'corrected' }>;
 
 // A scale and a sum of rounded rows may disagree by this much.
 const SLACK_G = 0.5;

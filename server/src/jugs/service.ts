@@ -19,7 +19,7 @@ import type { StoredJug, StoredJugRow } from '../database/tables.ts';
 import { ProblemError } from '../problem.ts';
 import { blendRows, ownRow, type Entered } from './entryRows.ts';
 import { fillJug, useByOf, vesselsOfJugs } from './filling.ts';
-import { undoEntry, type Undone } from './undo.ts';
+import { correctEntry, undoEntry, type Undone } from './undo.ts';
 
 export interface JugService {
   /** Jugs that hold something, the oldest first. */
@@ -55,6 +55,8 @@ export function createJugService({ db, clock, changes }: Needs): JugService {
     const { shopId } = caller;
     if (request.kind === 'undone')
       return undoEntry({ db, shopId, jugId: jug.id, request, transaction });
+    if (request.kind === 'corrected')
+      return correctEntry({ db, shopId, jugId: jug.id, request, transaction });
     if (request.kind !== 'blended') return together([ownRow(jug, request)]);
     const from = await jugs.find(shopId, request.fromJugId, transaction);
     if (!from || from.id === jug.id)
@@ -69,7 +71,16 @@ export function createJugService({ db, clock, changes }: Needs): JugService {
     entries: async ({ shopId }, id) => {
       const rows = await jugEntries.about(shopId, id);
       const undone = new Set(rows.map(({ undoes }) => undoes));
-      return rows.map((row) => ({ ...shownRow(row), undone: undone.has(row.id) })).toReversed();
+      const corrected = new Set(
+        rows.filter(({ id: of }) => !undone.has(of)).map(({ corrects }) => corrects),
+      );
+      return rows
+        .map((row) => ({
+          ...shownRow(row),
+          undone: undone.has(row.id),
+          corrected: corrected.has(row.id),
+        }))
+        .toReversed();
     },
 
     add: async (caller, request) => {
@@ -143,7 +154,7 @@ const together = (entered: readonly Entered[]): Undone => ({
   jugs: new Map(entered.map(({ row, state }) => [row.jugId, state])),
 });
 
-const shownRow = (row: Written<StoredJugRow>): Omit<JugEntry, 'undone'> => {
+const shownRow = (row: Written<StoredJugRow>): Omit<JugEntry, 'undone' | 'corrected'> => {
   const { undoes: _, useBy: __, request: ___, ...shown } = answered(row);
   return shown;
 };

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { ElButton } from 'element-plus';
+import ActButton from '../../components/fields/ActButton.vue';
+import { useRefusals } from '../../components/fields/refusals.ts';
 import type { Balance } from './useJug.ts';
 
 /** Something to do to a jug: what is asked, the balance worked out, and the button that does it. */
@@ -13,8 +14,11 @@ defineProps<{
   menu: string;
   action: string;
   doing: boolean;
+  /** Whether something is still to be said. */
+  disabled?: boolean;
 }>();
 const emit = defineEmits<{ act: [] }>();
+const { firstRefused } = useRefusals();
 </script>
 
 <template>
@@ -27,11 +31,13 @@ const emit = defineEmits<{ act: [] }>();
       <p class="figures worked">{{ worked }}</p>
       <p class="soft fine">{{ menu }}</p>
     </template>
-    <ElButton
-      :disabled="balance !== null && (balance.wrong !== '' || balance.addG <= 0)"
-      :loading="doing"
-      @click="emit('act')"
-      >{{ action }}</ElButton
+    <ActButton
+      primary
+      :refused="firstRefused"
+      :disabled="disabled || (balance !== null && (balance.wrong !== '' || balance.addG <= 0))"
+      :doing
+      @act="emit('act')"
+      >{{ action }}</ActButton
     >
   </section>
 </template>

@@ -1,16 +1,31 @@
 <script setup lang="ts">
-import type { JugEntry } from '@ratio/core/jug';
+import { correctableOf, type JugEntry } from '@ratio/core/jug';
 import { ElButton } from 'element-plus';
+import { ref } from 'vue';
+import type { AmountFormat } from '../../format/amountFormat.ts';
 import { clockTime } from '../../format/formatClock.ts';
+import CorrectRow from './CorrectRow.vue';
 
 /** What was done to a jug, the latest first. Nothing is ever overwritten. */
 defineProps<{
   entries: readonly JugEntry[];
   zone: string;
-  writeMass: (massG: number) => string;
-  writePercent: (frac: number) => string;
+  /** Of what is in the jug, g/mL. */
+  gPerMl: number;
+  /** Whether whoever stands here may correct what was done. */
+  mayCorrect: boolean;
+  doing: boolean;
+  format: AmountFormat;
 }>();
-const emit = defineEmits<{ undo: [entry: JugEntry] }>();
+type Told = { massG?: number; volumeMl?: number; strengthFrac?: number; reason: string };
+const emit = defineEmits<{ undo: [entry: JugEntry]; correct: [entry: JugEntry, told: Told] }>();
+const correctingId = ref<string | null>(null);
+function correct(entry: JugEntry, told: Told): void {
+  emit('correct', entry, told);
+  correctingId.value = null;
+}
+const canBeCorrected = ({ kind, undone }: JugEntry): boolean =>
+  !undone && correctableOf(kind).length > 0;
 
 /** What can be taken back: not what it was filled with, nor one half of another jug's blend. */
 const canBeUndone = ({ kind, undone }: JugEntry): boolean =>
@@ -26,9 +41,12 @@ const KINDS: Readonly<Record<JugEntry['kind'], string>> = {
   'blended-in': 'blended in',
   'blended-out': 'drawn off for a blend',
   undone: 'undone',
+  corrected: 'corrected to',
 };
-const signed = (massG: number, write: (massG: number) => string): string =>
-  massG === 0 ? '' : `${massG > 0 ? '+' : '−'}${write(Math.abs(massG))}`;
+const signed = ({ kind, massG, countedG }: JugEntry, write: (massG: number) => string): string => {
+  if (kind === 'corrected') return countedG === null ? '' : write(countedG);
+  return massG === 0 ? '' : `${massG > 0 ? '+' : '−'}${write(Math.abs(massG))}`;
+};
 </script>
 
 <template>
@@ -42,29 +60,56 @@ const signed = (massG: number, write: (massG: number) => string): string =>
           <th scope="col">Amount</th>
           <th scope="col">Strength from then on</th>
           <th scope="col">Note</th>
-          <th scope="col">Take back</th>
+          <th scope="col">Who</th>
+          <th scope="col">Take back or correct</th>
         </tr>
       </thead>
       <tbody>
-        <tr v-for="entry in entries.slice(0, 40)" :key="entry.id" :class="{ undone: entry.undone }">
-          <td class="figures">{{ clockTime({ at: new Date(entry.at), zone }) }}</td>
-          <td>{{ KINDS[entry.kind] }}<template v-if="entry.undone">, undone</template></td>
-          <td class="figures amount">{{ signed(entry.massG, writeMass) }}</td>
-          <td class="figures">
-            {{ entry.strengthFrac === null ? '' : writePercent(entry.strengthFrac) }}
-          </td>
-          <td class="soft">{{ entry.note }}</td>
-          <td>
-            <ElButton
-              v-if="canBeUndone(entry)"
-              link
-              class="text-button"
-              :aria-label="`Take back: ${KINDS[entry.kind]} ${signed(entry.massG, writeMass)}`"
-              @click="emit('undo', entry)"
-              >Take back</ElButton
-            >
-          </td>
-        </tr>
+        <template v-for="entry in entries.slice(0, 40)" :key="entry.id">
+          <tr :class="{ undone: entry.undone, corrected: entry.corrected }">
+            <td class="figures">{{ clockTime({ at: new Date(entry.at), zone }) }}</td>
+            <td>
+              {{ KINDS[entry.kind] }}<template v-if="entry.undone">, undone</template
+              ><template v-else-if="entry.corrected">, corrected</template>
+            </td>
+            <td class="figures amount">{{ signed(entry, format.mass) }}</td>
+            <td class="figures">
+              {{ entry.strengthFrac === null ? '' : format.percent(entry.strengthFrac) }}
+            </td>
+            <td class="soft">{{ entry.note }}</td>
+            <td class="soft">{{ entry.author === 'unsigned' ? '' : entry.author }}</td>
+            <td>
+              <ElButton
+                v-if="canBeUndone(entry)"
+                link
+                class="text-button"
+                :aria-label="`Take back: ${KINDS[entry.kind]} ${signed(entry, format.mass)}`"
+                @click="emit('undo', entry)"
+                >Take back</ElButton
+              >
+              <ElButton
+                v-if="mayCorrect && canBeCorrected(entry)"
+                link
+                class="text-button"
+                :aria-label="`Correct: ${KINDS[entry.kind]} ${signed(entry, format.mass)}`"
+                @click="correctingId = entry.id"
+                >Correct</ElButton
+              >
+            </td>
+          </tr>
+          <tr v-if="correctingId === entry.id">
+            <td colspan="7">
+              <CorrectRow
+                :entry
+                :g-per-ml
+                :doing
+                :format
+                @correct="correct(entry, $event)"
+                @leave="correctingId = null"
+              />
+            </td>
+          </tr>
+        </template>
       </tbody>
     </table>
   </section>
@@ -78,6 +123,10 @@ td {
 
 .amount {
   text-align: right;
+}
+
+.corrected td {
+  color: var(--past);
 }
 
 .undone td {

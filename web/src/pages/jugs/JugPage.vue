@@ -1,15 +1,19 @@
 <script setup lang="ts">
 import { percentFigure } from '@ratio/core/units';
 import { coffeeOf, storedCoffeeMl } from '@ratio/core/matter';
-import { computed } from 'vue';
+import { waterDensityGPerMl } from '@ratio/core/matter';
+import type { Expected } from '@ratio/core/units';
+import { computed, ref } from 'vue';
 import { RouterLink } from 'vue-router';
 import { clockTime, dayName } from '../../format/formatClock.ts';
 import { READ_BY } from '../../format/readBy.ts';
 import { jugOption } from '../../format/jugOption.ts';
 import JugDrawing from '../../components/drawings/JugDrawing.vue';
 import { cssColour } from '../../components/drawings/colour.ts';
-import { STRENGTH, massKind } from '../../components/fields/amountKind.ts';
+import { STRENGTH, massKind, pouredKind } from '../../components/fields/amountKind.ts';
 import AmountRow from '../../components/fields/AmountRow.vue';
+import PickButtons from '../../components/fields/PickButtons.vue';
+import TextRow from '../../components/fields/TextRow.vue';
 import PickRow from '../../components/fields/PickRow.vue';
 import BigFigure from '../../components/figures/BigFigure.vue';
 import { onHandMl } from '../../stores/jugs.ts';
@@ -23,8 +27,35 @@ import { useJugBench } from './useJugBench.ts';
 const bench = useJugBench();
 const { jug, entries, others, other, shelf, jugs, menus } = bench;
 const { readFrac, thinFrac, blendFrac, stretchG, thin, blend, stretch } = bench;
+const { waterG, water, countedG, discardG, discardReason } = bench;
 const format = useAmountFormat();
+const WATER_G_PER_ML = waterDensityGPerMl(4);
 const session = useSession();
+const gPerMl = computed(() => 1 / storedCoffeeMl({ massG: 1, strengthFrac: c.value }));
+const tareG = computed(
+  () => shelf.jugVessels.find(({ id }) => id === jug.value?.vesselId)?.tareG ?? null,
+);
+/** On the scale the jug is weighed too, where its own mass is known. */
+function setCounted(volumeMl: number, quantity: Expected): void {
+  const seenG = volumeMl * gPerMl.value;
+  countedG.value = quantity === 'mass' ? Math.max(0, seenG - (tareG.value ?? 0)) : seenG;
+}
+const VIEWS = [
+  { value: 'read', text: 'Read it', least: 'brews' },
+  { value: 'water', text: 'Add water', least: 'brews' },
+  { value: 'thin', text: 'To a strength', least: 'brews' },
+  { value: 'blend', text: 'Blend', least: 'brews' },
+  { value: 'stretch', text: 'Stretch', least: 'brews' },
+  { value: 'count', text: 'Count', least: 'pours' },
+  { value: 'discard', text: 'Discard', least: 'pours' },
+] as const;
+type View = (typeof VIEWS)[number]['value'];
+const views = computed(() =>
+  VIEWS.filter(
+    ({ value, least }) => session.can(least) && (value !== 'blend' || others.value.length > 0),
+  ),
+);
+const view = ref<View | null>(session.can('brews') ? 'read' : 'count');
 
 const m = computed(() => jug.value?.onHandG ?? 0);
 const c = computed(() => jug.value?.strengthFrac ?? 0);
@@ -74,31 +105,46 @@ const afterMl = (massG: number, strengthFrac: number): string =>
         }}<template v-if="room !== null">, room for {{ format.volume(room) }} more</template>
       </BigFigure>
     </header>
-    <div v-if="session.can('brews')" class="cards">
+    <PickButtons
+      v-model="view"
+      class="no-print"
+      label="What to do to it"
+      look="tab"
+      :options="views"
+    />
+    <div class="cards">
       <BalanceCard
+        v-if="view === 'read'"
         title="Read it"
         reason="Black coffee, stirred, at room temperature. A refractometer counts milk and sugar too."
         :balance="null"
-        :worked="`${format.percent(c)} → ${format.percent(readFrac)}, caffeine with it`"
+        :worked="
+          readFrac === null
+            ? `Now ${format.percent(c)}.`
+            : `${format.percent(c)} → ${format.percent(readFrac)}, caffeine with it`
+        "
+        :disabled="readFrac === null"
         :menu="menus.read.value"
-        action="Note this reading"
+        :action="readFrac === null ? 'Say what was read' : 'Note this reading'"
         :doing="bench.doing.value"
         @act="
           bench.enter(
-            { kind: 'read', strengthFrac: readFrac, note: '' },
-            `${jug.label}: read ${format.percent(readFrac)}.`,
+            { kind: 'read', strengthFrac: readFrac!, note: '' },
+            `${jug.label}: read ${format.percent(readFrac!)}.`,
           )
         "
       >
         <AmountRow
           label="Refractometer"
           name="Reading of the jug"
+          :placeholder="format.percent(c)"
           :value="readFrac"
           :kind="STRENGTH"
           @change="readFrac = $event"
         />
       </BalanceCard>
       <BalanceCard
+        v-if="view === 'thin'"
         title="Bring it down to a strength"
         reason="Water, cold and filtered: the solids stay, so m (c / c* − 1)."
         :balance="thin"
@@ -122,7 +168,7 @@ const afterMl = (massG: number, strengthFrac: number): string =>
         />
       </BalanceCard>
       <BalanceCard
-        v-if="other && blend"
+        v-if="view === 'blend' && other && blend"
         title="Blend it with another jug"
         reason="Up or down, between the two: m (c* − c) / (c₂ − c*). The older one’s date then holds for both."
         :balance="blend"
@@ -158,6 +204,7 @@ const afterMl = (massG: number, strengthFrac: number): string =>
         />
       </BalanceCard>
       <BalanceCard
+        v-if="view === 'stretch'"
         title="Stretch it for a rush"
         reason="Water to an amount. Drinks poured by hand come out weaker; those to a strength take more of it."
         :balance="stretch"
@@ -180,12 +227,121 @@ const afterMl = (massG: number, strengthFrac: number): string =>
           @change="stretchG = $event"
         />
       </BalanceCard>
+      <BalanceCard
+        v-if="view === 'water'"
+        title="I add water"
+        reason="As it was seen, by volume or by mass."
+        :balance="water"
+        :worked="
+          waterG === null
+            ? 'Say how much.'
+            : `${format.mass(m)} · ${format.percent(c)} / ${format.mass(water.afterG)} = ${format.percent(water.afterFrac)}, ${afterMl(water.afterG, water.afterFrac)} in all`
+        "
+        :menu="menus.water.value"
+        :action="waterG === null ? 'Say how much water' : `${format.mass(waterG)} of water are in`"
+        :doing="bench.doing.value"
+        @act="
+          bench.enter(
+            { kind: 'watered', massG: waterG!, note: '' },
+            `${jug.label}: ${format.mass(waterG!)} of water added.`,
+          )
+        "
+      >
+        <AmountRow
+          label="Water, mL or g"
+          name="Water added"
+          placeholder="250 mL"
+          :value="waterG === null ? null : waterG / WATER_G_PER_ML"
+          :kind="pouredKind(format, { step: 10, min: 1, max: 200000, gPerMl: WATER_G_PER_ML })"
+          @change="(volumeMl) => (waterG = volumeMl * WATER_G_PER_ML)"
+        />
+      </BalanceCard>
+      <BalanceCard
+        v-if="view === 'count'"
+        title="Count what it holds"
+        :reason="
+          tareG === null
+            ? 'By its marks, or on the scale without the jug.'
+            : `By its marks; or on the scale, jug and all: its ${format.mass(tareG)} are taken off.`
+        "
+        :balance="null"
+        :worked="
+          countedG === null
+            ? `By the ledger: ${format.mass(m)}, ${level}.`
+            : `${format.mass(m)} by the ledger, ${format.mass(countedG)} by the count: ${format.mass(Math.abs(countedG - m))} ${countedG < m ? 'are missing' : 'more'}.`
+        "
+        menu=""
+        :action="countedG === null ? 'Say what it holds' : `It holds ${afterMl(countedG, c)}`"
+        :disabled="countedG === null"
+        :doing="bench.doing.value"
+        @act="
+          bench.enter(
+            { kind: 'counted', massG: countedG!, note: '' },
+            `${jug.label}: ${afterMl(countedG!, c)} counted.`,
+          )
+        "
+      >
+        <AmountRow
+          label="It holds, mL or g"
+          name="Counted in the jug"
+          :placeholder="level"
+          :value="countedG === null ? null : countedG / gPerMl"
+          :kind="pouredKind(format, { step: 10, min: 0, max: 200000, gPerMl })"
+          @change="setCounted"
+        />
+      </BalanceCard>
+      <BalanceCard
+        v-if="view === 'discard'"
+        title="Discard"
+        reason="What is thrown away stays in the log, with the reason and what it had cost."
+        :balance="null"
+        :worked="
+          jug.pricePerKg === null
+            ? `${format.mass(discardG ?? m)} go.`
+            : `${format.mass(discardG ?? m)} go: ${format.money(((discardG ?? m) / 1000) * jug.pricePerKg)} of coffee.`
+        "
+        menu=""
+        :action="discardReason === '' ? 'Say why' : `Discard ${afterMl(discardG ?? m, c)}`"
+        :disabled="discardReason === ''"
+        :doing="bench.doing.value"
+        @act="
+          bench.enter(
+            { kind: 'discarded', massG: discardG ?? m, reason: discardReason },
+            `${jug.label}: ${format.mass(discardG ?? m)} discarded.`,
+          )
+        "
+      >
+        <AmountRow
+          label="How much, mL or g"
+          name="How much is discarded"
+          placeholder="all of it"
+          :value="discardG === null ? null : discardG / gPerMl"
+          :kind="pouredKind(format, { step: 10, min: 1, max: m / gPerMl, gPerMl })"
+          @change="(volumeMl) => (discardG = volumeMl * gPerMl)"
+        />
+        <TextRow
+          label="Because"
+          name="Why it is discarded"
+          placeholder="past its date"
+          :value="discardReason"
+          @change="discardReason = $event"
+        />
+      </BalanceCard>
     </div>
     <JugLedger
       :entries
       :zone="shelf.zone"
-      :write-mass="format.mass"
-      :write-percent="format.percent"
+      :g-per-ml
+      :may-correct="session.can('brews')"
+      :doing="bench.doing.value"
+      :format
+      @correct="
+        (entry, told) =>
+          bench.enter(
+            { kind: 'corrected', entryId: entry.id, ...told },
+            `${jug!.label}: corrected, ${told.reason}.`,
+          )
+      "
       @undo="bench.enter({ kind: 'undone', entryId: $event.id }, `${jug.label}: taken back.`)"
     />
   </div>

@@ -14,10 +14,16 @@ const rounded = (value: number, step: number): number =>
 export function useJugBench() {
   const bench = useJug();
   const { jug, others } = bench;
-  const readFrac = ref(0);
+  /** As it was read; null before anybody has said it. */
+  const readFrac = ref<number | null>(null);
   const thinFrac = ref(0);
   const blendFrac = ref(0);
   const stretchG = ref(0);
+  /** What somebody has said that they add, count, throw away; null before they have. */
+  const waterG = ref<number | null>(null);
+  const countedG = ref<number | null>(null);
+  const discardG = ref<number | null>(null);
+  const discardReason = ref('');
   const otherId = ref('');
   const other = computed(() => others.value.find(({ id }) => id === otherId.value) ?? null);
 
@@ -33,15 +39,20 @@ export function useJugBench() {
     () => {
       if (!jug.value) return;
       const { strengthFrac, onHandG } = jug.value;
-      readFrac.value = strengthFrac;
+      readFrac.value = null;
       thinFrac.value = rounded(strengthFrac * THINNER, STEP_FRAC);
       stretchG.value = rounded(onHandG * STRETCHED, STEP_G);
+      waterG.value = null;
+      countedG.value = null;
+      discardG.value = null;
+      discardReason.value = '';
       chooseOther(other.value?.id ?? others.value[0]?.id ?? '');
     },
     { immediate: true },
   );
 
   const thin = computed(() => bench.thinTo(thinFrac.value));
+  const water = computed(() => bench.stretchTo((jug.value?.onHandG ?? 0) + (waterG.value ?? 0)));
   const blend = computed(() =>
     other.value ? bench.blendWith(other.value, blendFrac.value) : null,
   );
@@ -65,14 +76,22 @@ export function useJugBench() {
   const afterwards = (balance: Balance | null): string =>
     balance && balance.wrong === '' ? menuText(balance.afterFrac, balance.afterG) : '';
   const menus = {
-    read: computed(() => menuText(readFrac.value, jug.value?.onHandG ?? 0)),
+    read: computed(() =>
+      readFrac.value === null ? '' : menuText(readFrac.value, jug.value?.onHandG ?? 0),
+    ),
     thin: computed(() => afterwards(thin.value)),
     blend: computed(() => afterwards(blend.value)),
     stretch: computed(() => afterwards(stretch.value)),
+    water: computed(() => (waterG.value === null ? '' : afterwards(water.value))),
   };
 
   return {
     ...bench,
+    waterG,
+    water,
+    countedG,
+    discardG,
+    discardReason,
     readFrac,
     thinFrac,
     blendFrac,

@@ -11,8 +11,7 @@ export function usePlanVessels(startMs: Readonly<Ref<number>>) {
   const { plan } = storeToRefs(drafts);
   const format = useAmountFormat();
 
-  const inIt = (id: string) =>
-    id === ANY_VESSEL_ID ? null : batches.inVessel(id, plan.value, startMs.value);
+  const inIt = (id: string) => batches.inVessel(id, plan.value, startMs.value);
   const until = (endsAt: string): string => clockTime({ at: new Date(endsAt), zone: shelf.zone });
   const needMl = computed(() => slurryMl({ ...plan.value, tempC: plan.value.waterC }));
   const holds = ({ brimMl, shaken }: Vessel): boolean =>

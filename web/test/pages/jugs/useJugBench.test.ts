@@ -24,7 +24,7 @@ describe('useJugBench', () => {
 
   it('begins a little weaker, a little more, and halfway to the other jug', async () => {
     const { readFrac, thinFrac, stretchG, blendFrac, chooseOther, other } = await open();
-    expect([readFrac.value, thinFrac.value]).to.deep.equal([0.03, 0.027]);
+    expect([readFrac.value, thinFrac.value]).to.deep.equal([null, 0.027]);
     expect(stretchG.value).to.equal(1150);
     expect(other.value!.id).to.equal('two');
     expect(blendFrac.value).to.equal(0.035);
@@ -34,6 +34,8 @@ describe('useJugBench', () => {
 
   it('says what a reading would lose, and what a blend would bring back', async () => {
     const { readFrac, blendFrac, menus } = await open();
+    expect(menus.read.value).to.equal('');
+    readFrac.value = 0.03;
     expect(menus.read.value).to.match(
       /^The menu stays in reach as it is\. Lido black: \d+ → \d+\.$/,
     );
@@ -63,6 +65,6 @@ describe('useJugBench', () => {
     browser.answer(() => ({ status: 200, body: changed }));
     await jugs.load();
     await nextTick();
-    expect([readFrac.value, thinFrac.value]).to.deep.equal([0.025, 0.0225]);
+    expect([readFrac.value, thinFrac.value]).to.deep.equal([null, 0.0225]);
   });
 });
