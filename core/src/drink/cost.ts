@@ -20,6 +20,23 @@ export function fromJugG(input: {
   return input.solution.concentrateG + cubesG;
 }
 
+/**
+ * How many of a drink a jug still holds.
+ *
+ * @param input.onHandG in the jug, g, 0 or more
+ * @returns whole drinks; 0 where it cannot be made so; Infinity where it takes nothing from the jug
+ */
+export function drinksLeft(input: {
+  drink: Pick<DrinkInput, 'glass' | 'concentrate'>;
+  solution: Pick<DrinkSolution, 'concentrateG' | 'status'>;
+  onHandG: number;
+}): number {
+  if (input.solution.status !== 'met') return 0;
+  const eachG = fromJugG(input);
+  // A scale does not tell a thousandth of a drink that is missing.
+  return eachG > 0 ? Math.floor(input.onHandG / eachG + 1e-6) : Infinity;
+}
+
 /** What goes into a drink costs. */
 export interface DrinkCost {
   /** In the shop's money; what has no price on the shelf is left out. */

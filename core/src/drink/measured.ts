@@ -14,6 +14,8 @@ export interface Measured {
   /** Steps of the tool: pumps, spoons, jigger marks, grams. */
   readonly count: number;
   readonly volumeMl: number;
+  /** Whether no tool of the bar comes near: what it gives is off by more than a quarter. */
+  readonly noneNear: boolean;
 }
 
 /** A drink measured with the bar's tools, and what that does to it. */
@@ -29,16 +31,22 @@ export interface MeasuredDrink {
   readonly overLineMl: number;
 }
 
-/** @returns the tool that an ingredient is measured with */
-function toolOf(ingredient: Ingredient | null, by: MeasuredBy): BarTool {
-  if (ingredient?.kind === 'syrup') return 'pump';
-  if (ingredient?.looseGPerMl) return 'spoon';
-  return by;
+/** @returns the tools that an ingredient can be measured with, the usual one first */
+function toolsOf(ingredient: Ingredient | null, by: MeasuredBy): readonly BarTool[] {
+  if (ingredient?.kind === 'syrup') return ['pump', 'spoon', by];
+  if (ingredient?.looseGPerMl) return ['spoon', 'scale'];
+  return [by];
 }
 
+/** This near its amount the usual tool is taken; it is only left where another one is nearer. */
+const NEAR_FRAC = 0.15;
+const FAR_FRAC = 0.25;
+/** A spoon is halved by eye. */
+const HALF = 2;
+
 /**
- * A solved drink rounded to the bar's tools: syrups to pumps, powders to spoons, the rest to the
- * marks of a jigger or the step of a scale, ice to the scale.
+ * A solved drink rounded to the bar's tools: syrups to pumps, powders to spoons, or to what is nearer;
+ * the rest to the marks of a jigger or the step of a scale, ice to the scale.
  *
  * @returns the rounded amounts and the drink that they give; nothing that was above 0 becomes 0
  */
@@ -50,7 +58,10 @@ export function measuredDrink(input: {
 }): MeasuredDrink {
   const { drink, solution, tools, by } = input;
   const round = (part: { volumeMl: number; gPerMl: number; ingredient: Ingredient | null }) =>
-    rounded({ ...part, tool: toolOf(part.ingredient, by), tools });
+    nearest(
+      toolsOf(part.ingredient, by).map((tool) => rounded({ ...part, tool, tools })),
+      part.volumeMl,
+    );
   const concentrateGPerMl =
     solution.concentrateMl > 0 ? solution.concentrateG / solution.concentrateMl : 1;
   const concentrate = round({
@@ -103,11 +114,27 @@ function rounded(input: {
   const stepMl = {
     jigger: tools.jiggerMl,
     pump: tools.pumpMl,
-    spoon: tools.spoonMl,
+    spoon: tools.spoonMl / HALF,
     scale: tools.scaleG / gPerMl,
   }[tool];
   const amount = stepped(volumeMl, stepMl);
-  return { tool, count: Math.round(amount / stepMl), volumeMl: amount };
+  const steps = Math.round(amount / stepMl);
+  return {
+    tool,
+    count: tool === 'spoon' ? steps / HALF : steps,
+    volumeMl: amount,
+    noneNear: offFracOf(amount, volumeMl) > FAR_FRAC,
+  };
+}
+
+const offFracOf = (amount: number, wanted: number): number =>
+  wanted <= 0 ? 0 : Math.abs(amount / wanted - 1);
+
+/** The usual tool as long as it comes near; else the one that comes nearest. */
+function nearest([usual, ...others]: readonly Measured[], wantedMl: number): Measured {
+  const off = (one: Measured): number => offFracOf(one.volumeMl, wantedMl);
+  if (off(usual!) <= NEAR_FRAC) return usual!;
+  return others.reduce((best, one) => (off(one) < off(best) - 1e-9 ? one : best), usual!);
 }
 
 const stepped = (amount: number, step: number): number =>

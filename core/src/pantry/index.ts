@@ -12,6 +12,7 @@ export {
   measuredGPerMl,
   ofMass,
   type Pantry,
+  usualTempC,
 } from './ingredients.ts';
 export { type MadeRecipe } from './makeHouseRecipe.ts';
 export { openedCautions } from './openedCautions.ts';

@@ -95,6 +95,11 @@ const LABELLED = {
   source: 'its label’s alcohol by volume; the rest USDA FoodData Central, legacy tables',
   mark: 'memory',
 } as const;
+/** What pumps hold: sugar and water with a flavour. */
+const BAR_SYRUP = {
+  source: 'typical nutrition label of a flavoured bar syrup',
+  mark: 'practice',
+} as const;
 const BY_MASS = { source: 'weighed sugar and water', mark: 'exact' } as const;
 
 const INSTANT_COFFEE = of100({ coffeeG: 96.9 });
@@ -237,6 +242,144 @@ const TABLE = {
     openedDays: 180,
     per100G: of100({ sugarG: 60.5, carbohydrateG: 6.5, fatG: 0.1, ashG: 0.5 }),
     ...FOOD_TABLE,
+  },
+  'vanilla-syrup': {
+    name: 'Vanilla syrup',
+    kind: 'syrup',
+    openedDays: 60,
+    per100G: of100({ sugarG: 64 }),
+    ...BAR_SYRUP,
+  },
+  'caramel-syrup': {
+    name: 'Caramel syrup',
+    kind: 'syrup',
+    openedDays: 60,
+    per100G: of100({ sugarG: 64 }),
+    ...BAR_SYRUP,
+  },
+  'hazelnut-syrup': {
+    name: 'Hazelnut syrup',
+    kind: 'syrup',
+    openedDays: 60,
+    per100G: of100({ sugarG: 64 }),
+    // Most are flavoured without nuts; the label says so, and not this table.
+    allergens: ['nuts'],
+    ...BAR_SYRUP,
+  },
+  'brown-sugar': {
+    name: 'Brown sugar',
+    kind: 'powder',
+    per100G: of100({ sugarG: 97, carbohydrateG: 1.1, proteinG: 0.1, ashG: 0.5 }),
+    // A US cup of it, packed, weighs 220 g.
+    looseGPerMl: 0.93,
+    ...FOOD_TABLE,
+  },
+  'brown-sugar-syrup': {
+    name: 'Brown sugar syrup, 1:1',
+    kind: 'syrup',
+    openedDays: 14,
+    per100G: of100({ sugarG: 48.5, carbohydrateG: 0.5, ashG: 0.3 }),
+    source: 'weighed brown sugar and water; the sugar from USDA FoodData Central',
+    mark: 'memory',
+  },
+  'agave-syrup': {
+    name: 'Agave syrup',
+    kind: 'syrup',
+    openedDays: 180,
+    per100G: of100({ sugarG: 68, carbohydrateG: 8.4, fatG: 0.5, proteinG: 0.1, ashG: 0.1 }),
+    ...FOOD_TABLE,
+  },
+  'date-syrup': {
+    name: 'Date syrup',
+    kind: 'syrup',
+    openedDays: 60,
+    per100G: of100({ sugarG: 66, carbohydrateG: 4, fatG: 0.1, proteinG: 1.2, ashG: 1.5 }),
+    source: 'typical package of a date syrup',
+    mark: 'practice',
+  },
+  'vanilla-extract': {
+    name: 'Vanilla extract, 35 % vol',
+    kind: 'spirit',
+    per100G: ofStrength(0.35, { sugarG: 12.6, ashG: 0.3 }),
+    ...LABELLED,
+  },
+  'banana-puree': {
+    name: 'Banana purée',
+    kind: 'juice',
+    openedDays: 2,
+    per100G: of100({ sugarG: 12.2, carbohydrateG: 8, fatG: 0.3, proteinG: 1.1, ashG: 0.8 }),
+    ...FOOD_TABLE,
+  },
+  'berry-puree': {
+    name: 'Berry purée',
+    kind: 'juice',
+    openedDays: 3,
+    per100G: of100({ sugarG: 6, carbohydrateG: 2.5, fatG: 0.4, proteinG: 0.8, ashG: 0.4 }),
+    ...FOOD_TABLE,
+  },
+  'barista-oat-drink': {
+    name: 'Oat drink, barista',
+    kind: 'plant',
+    openedDays: 5,
+    per100G: of100({ sugarG: 3.4, carbohydrateG: 3.2, fatG: 3, proteinG: 1, ashG: 0.8 }),
+    allergens: ['gluten'],
+    ...PACKAGE,
+  },
+  'barista-soy-drink': {
+    name: 'Soy drink, barista',
+    kind: 'plant',
+    openedDays: 5,
+    per100G: of100({ sugarG: 2.3, carbohydrateG: 0.7, fatG: 2, proteinG: 3.3, ashG: 0.7 }),
+    allergens: ['soy'],
+    ...PACKAGE,
+  },
+  'barista-almond-drink': {
+    name: 'Almond drink, barista',
+    kind: 'plant',
+    openedDays: 5,
+    per100G: of100({ sugarG: 2.5, carbohydrateG: 1, fatG: 2.2, proteinG: 0.8, ashG: 0.6 }),
+    allergens: ['nuts'],
+    ...PACKAGE,
+  },
+  'plant-cream': {
+    name: 'Plant cream',
+    kind: 'plant',
+    openedDays: 5,
+    per100G: of100({ sugarG: 1, carbohydrateG: 5, fatG: 15, proteinG: 1, ashG: 0.5 }),
+    allergens: ['gluten'],
+    source: 'typical nutrition label of an oat cream for cooking and whipping',
+    mark: 'practice',
+  },
+  'sparkling-water': {
+    name: 'Sparkling water',
+    kind: 'tonic',
+    openedDays: 1,
+    per100G: of100({}),
+    source: 'definition; its carbon dioxide is not counted',
+    mark: 'exact',
+  },
+  'ground-cinnamon': {
+    name: 'Cinnamon, ground',
+    kind: 'powder',
+    // 53 g of it are fibre: half counts as carbohydrate and half as what gives no energy.
+    per100G: of100({ sugarG: 2.2, carbohydrateG: 52, fatG: 1.2, proteinG: 4, ashG: 30 }),
+    looseGPerMl: 0.53,
+    ...FOOD_TABLE,
+  },
+  'ground-cardamom': {
+    name: 'Cardamom, ground',
+    kind: 'powder',
+    per100G: of100({ carbohydrateG: 54.5, fatG: 6.7, proteinG: 10.8, ashG: 19.7 }),
+    looseGPerMl: 0.41,
+    ...FOOD_TABLE,
+  },
+  flavour: {
+    name: 'A flavour, no amount worth counting',
+    kind: 'powder',
+    per100G: of100({}),
+    looseGPerMl: 1,
+    source: 'a pinch, a twist, a drop: nothing of it is counted',
+    mark: 'practice',
   },
   'condensed-milk': {
     name: 'Condensed milk, sweetened',
@@ -388,6 +531,22 @@ export function measuredGPerMl(input: { ingredient: Ingredient; tempC: number })
 /** @returns food energy of a mass of an ingredient, g, 0 or more; kcal */
 export const ingredientKcal = (input: { ingredient: Ingredient; massG: number }): number =>
   energyKcal(ofMass(input)) + input.massG * input.ingredient.extraKcalPerG;
+
+/** Kinds that come out of the fridge; syrups, spirits and powders stand at the bar. */
+const COLD_KINDS: readonly IngredientKind[] = [
+  'dairy',
+  'plant',
+  'juice',
+  'foam',
+  'tonic',
+  'coffee',
+];
+
+/** @returns how warm an ingredient usually is where it is poured, °C */
+export const usualTempC = (
+  { kind }: Pick<Ingredient, 'kind'>,
+  { fridgeC, roomC }: { fridgeC: number; roomC: number },
+): number => (kind === 'water' || COLD_KINDS.includes(kind) ? fridgeC : roomC);
 
 /** Whether an ingredient stands on top of a drink and does not mix with it. */
 export const isFoam = ({ kind, overrunFrac }: Ingredient): boolean =>

@@ -15,16 +15,35 @@ describe('measuredDrink', () => {
   const solution = solveDrink(drink);
   const byJigger = measuredDrink({ drink, solution, tools, by: 'jigger' });
 
-  it('pumps syrups, spoons powders, and pours the rest by the jigger', () => {
+  it('pumps syrups, spoons powders, or takes what is nearer, and pours the rest by the jigger', () => {
     const given = byJigger.additions.map(({ tool, count, volumeMl }) => [tool, count, volumeMl]);
     expect(given).to.deep.equal([
-      ['pump', 1, 7.5],
-      ['spoon', 1, 5],
+      // 10 mL: two bar spoons of 5 mL are nearer than a pump of 7.5 mL; 4 mL: the scale.
+      ['spoon', 2, 10],
+      ['scale', 4, 4],
     ]);
     expect(byJigger.concentrate.tool).to.equal('jigger');
     for (const part of [byJigger.concentrate, ...byJigger.diluents])
       expectNear(part.volumeMl, part.count * 5, 1e-12);
   });
+
+  for (const [ingredient, wantedMl, tool, count, noneNear] of [
+    ['simple-syrup', 2.5, 'spoon', 0.5, false],
+    ['simple-syrup', 7.5, 'pump', 1, false],
+    ['simple-syrup', 15, 'pump', 2, false],
+    ['simple-syrup', 1, 'spoon', 0.5, true],
+    ['cocoa-powder', 5, 'spoon', 1, false],
+  ] as const)
+    it(`takes what is nearest for ${wantedMl} mL of ${ingredient}`, () => {
+      const one = lidoDrink({ additions: [added(ingredient, wantedMl)] });
+      const { additions } = measuredDrink({
+        drink: one,
+        solution: solveDrink(one),
+        tools,
+        by: 'jigger',
+      });
+      expect(additions[0]).to.include({ tool, count, noneNear });
+    });
 
   it('says what the rounding does, by pouring the rounded amounts', () => {
     const { offFrac, overLineMl, solution: poured } = byJigger;

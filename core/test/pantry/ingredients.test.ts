@@ -46,7 +46,7 @@ describe('labels of the ingredient table', () => {
   // Energy of 100 g as tables and packages print it, kcal, from memory (USDA legacy tables, typical
   // packages). Labels round and count fibre apart, which leaves 8 %, or 3 kcal of a thin drink. The
   // coffee liqueur is not among them: its printed 336 kcal goes with 21.7 g of ethanol, which is
-  // 31 % by volume and not its label's 26.
+  // 31 % by volume and not its label's 26; nor is vanilla extract, whose 288 kcal go with 34 g of it.
   const energies: Partial<Record<keyof typeof INGREDIENTS, number>> = {
     water: 0,
     'whole-milk': 61,
@@ -66,6 +66,23 @@ describe('labels of the ingredient table', () => {
     'granulated-sugar': 387,
     honey: 328,
     'maple-syrup': 260,
+    'vanilla-syrup': 256,
+    'caramel-syrup': 256,
+    'hazelnut-syrup': 256,
+    'brown-sugar': 380,
+    'brown-sugar-syrup': 190,
+    'agave-syrup': 310,
+    'date-syrup': 290,
+    'banana-puree': 89,
+    'berry-puree': 42,
+    'barista-oat-drink': 59,
+    'barista-soy-drink': 44,
+    'barista-almond-drink': 37,
+    'plant-cream': 163,
+    'sparkling-water': 0,
+    'ground-cinnamon': 247,
+    'ground-cardamom': 311,
+    flavour: 0,
     'condensed-milk': 321,
     'instant-coffee': 353,
     'orange-juice': 45,

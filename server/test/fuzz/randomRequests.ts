@@ -166,9 +166,12 @@ export function randomRequests(input: {
       () => NUL,
     ])();
 
-  const operations = Object.entries(document.paths).flatMap(([path, methods]) =>
-    Object.entries(methods).map(([method, operation]) => ({ path, method, operation })),
-  );
+  const operations = Object.entries(document.paths)
+    // Once people must sign in, all else is refused alike.
+    .filter(([path]) => path !== '/api/access')
+    .flatMap(([path, methods]) =>
+      Object.entries(methods).map(([method, operation]) => ({ path, method, operation })),
+    );
 
   return Array.from({ length: count }, () => {
     const { path, method, operation } = pick(operations);

@@ -1,5 +1,6 @@
 import {
   drinkCost,
+  drinksLeft,
   fromJugG,
   drinkRequest,
   solveRequest,
@@ -30,7 +31,7 @@ export interface MenuRow extends SolvedDrink {
   readonly cost: DrinkCost;
   /** Price less cost over price; null where a cost is not known or nothing is asked. */
   readonly marginFrac: number | null;
-  /** How many the jug still holds; 0 where it is out of reach. */
+  /** How many the jug still holds; 0 where it is out of reach, Infinity where it takes nothing from it. */
   readonly left: number;
 }
 
@@ -73,10 +74,8 @@ export const useMenu = defineStore('menu', () => {
     });
   }
 
-  function countIn({ input, solution }: SolvedDrink, onHandG: number): number {
-    const eachG = fromJugG({ drink: input, solution });
-    return solution.status === 'met' && eachG > 0 ? Math.floor(onHandG / eachG) : 0;
-  }
+  const countIn = ({ input: drink, solution }: SolvedDrink, onHandG: number): number =>
+    drinksLeft({ drink, solution, onHandG });
 
   function countOf(from: PouredFrom & { onHandG: number }, drink: Drink): number {
     const solved = solve(drink, from);

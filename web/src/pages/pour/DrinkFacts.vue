@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { countText } from '../../format/countText.ts';
 import { percentFigure } from '@ratio/core/units';
 import type { ExplainedOfDrink } from '@ratio/core/drink';
 import { computed } from 'vue';
@@ -38,7 +39,7 @@ const facts = computed<Fact[]>(() => [
     : []),
   { label: 'Cost', figure: props.cost, unit: '', why: 'cost' },
   { label: 'Price', figure: props.price, unit: props.margin },
-  { label: 'In the jug', figure: String(props.left), unit: 'left' },
+  { label: 'In the jug', figure: countText(props.left), unit: 'left' },
 ]);
 </script>
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import LeaveOutButton from '../../components/fields/LeaveOutButton.vue';
 import type { Drink, DrinkSolution } from '@ratio/core/drink';
-import { measuredGPerMl, type Ingredient } from '@ratio/core/pantry';
+import { measuredGPerMl, usualTempC, type Ingredient } from '@ratio/core/pantry';
 import type { OwnMeasure } from '@ratio/core/units';
 import { ElButton } from 'element-plus';
 import { computed } from 'vue';
@@ -18,6 +18,8 @@ const props = defineProps<{
   ingredients: readonly Ingredient[];
   /** What the bar counts in: pumps, spoons. */
   measures: readonly OwnMeasure[];
+  /** How warm the fridge and the room are, °C. */
+  rooms: { fridgeC: number; roomC: number };
   format: AmountFormat;
 }>();
 const emit = defineEmits<{ change: [change: Partial<Drink>] }>();
@@ -63,10 +65,16 @@ function setDiluentAmount(i: number): void {
     additions: [...props.drink.additions, { ingredient, tempC, volumeMl }],
   });
 }
-const add = (): void =>
+const tempOf = (id: string): number => {
+  const ingredient = props.ingredients.find((one) => one.id === id);
+  return ingredient ? usualTempC(ingredient, props.rooms) : props.rooms.fridgeC;
+};
+const add = (ingredient: string, volumeMl: number): void =>
   emit('change', {
-    additions: [...props.drink.additions, { ingredient: 'simple-syrup', volumeMl: 10, tempC: 20 }],
+    additions: [...props.drink.additions, { ingredient, volumeMl, tempC: tempOf(ingredient) }],
   });
+/** A drop: nothing of it is counted. */
+const FLAVOUR_ML = 0.05;
 </script>
 
 <template>
@@ -78,7 +86,7 @@ const add = (): void =>
           :label="`Ingredient ${i + 1}`"
           :ingredients
           :model-value="one.ingredient"
-          @update:model-value="setAddition(i, { ingredient: $event })"
+          @update:model-value="setAddition(i, { ingredient: $event, tempC: tempOf($event) })"
         />
         <AmountField
           :label="`Amount of ingredient ${i + 1}`"
@@ -104,7 +112,7 @@ const add = (): void =>
           :label="`Diluent ${i + 1}`"
           :ingredients
           :model-value="one.ingredient"
-          @update:model-value="setDiluent(i, { ingredient: $event })"
+          @update:model-value="setDiluent(i, { ingredient: $event, tempC: tempOf($event) })"
         />
         <AmountField
           v-if="diluents.length > 1"
@@ -145,7 +153,10 @@ const add = (): void =>
       Nothing takes the rest: these amounts stand {{ format.volume(solution.levelMl) }} high in
       {{ format.volume(drink.cupMl) }}.
     </p>
-    <ElButton @click="add">Add an ingredient</ElButton>
+    <div class="add">
+      <ElButton @click="add('simple-syrup', 10)">Add an ingredient</ElButton>
+      <ElButton text @click="add('flavour', FLAVOUR_ML)">A flavour, no amount</ElButton>
+    </div>
   </section>
 </template>
 
@@ -168,7 +179,7 @@ li :deep(.el-select__selected-item) {
   font-size: var(--t13);
 }
 
-.ingredients > .el-button {
+.add {
   margin-top: 8px;
 }
 </style>

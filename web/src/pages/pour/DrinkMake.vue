@@ -35,6 +35,7 @@ const props = defineProps<{
   jugFrac: number;
   made: readonly MadeRecipe[];
   ingredients: readonly Ingredient[];
+  rooms: { fridgeC: number; roomC: number };
   bar: Shop['bar'];
   format: AmountFormat;
 }>();
@@ -156,7 +157,7 @@ const setBefore = (value: 'as-is' | 'chilled' | 'stirred'): void =>
         @change="(tempC) => change({ chilledToC: tempC })"
       />
     </div>
-    <DrinkIngredients :drink :solution :ingredients :measures :format @change="change" />
+    <DrinkIngredients :drink :solution :ingredients :measures :rooms :format @change="change" />
     <div class="grid sold">
       <PickRow
         label="Served"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { countText } from '../../format/countText.ts';
 import { percentFigure } from '@ratio/core/units';
 import { RouterLink } from 'vue-router';
 import LadderAxis from './LadderAxis.vue';
@@ -62,8 +63,8 @@ const emit = defineEmits<{ choose: [drinkId: string] }>();
           <td class="n money" :title="row.costWithout">{{ row.cost }}</td>
           <td class="n">{{ row.price }}</td>
           <td class="n money">{{ row.margin }}</td>
-          <td class="n no-print">{{ row.left }}</td>
-          <td class="n no-print">{{ row.inAll }}</td>
+          <td class="n no-print">{{ countText(row.left) }}</td>
+          <td class="n no-print">{{ countText(row.inAll) }}</td>
           <td>{{ row.allergens }}</td>
         </tr>
       </tbody>

@@ -131,6 +131,7 @@ useKeys({ n: startNew });
         :made="Object.values(page.pantry.resolved.made)"
         :ingredients="page.pantry.all"
         :bar="page.shelf.shop.bar"
+        :rooms="page.shelf.shop"
         :format
         @change="hand.change"
         @aim="page.aim"

@@ -55,6 +55,8 @@ export function useBuild(of: {
           also: n === 1 ? (iceText.value?.pieces ?? '') : `${n} × ${format.value.mass(step.massG)}`,
         };
       const tool = toolFor(step);
+      if (step.kind !== 'concentrate' && step.ingredient.id === 'flavour')
+        return { key: keyOf(step), name: 'A flavour', amount: '', also: 'to taste' };
       const volumeMl = n * (tool?.volumeMl ?? step.volumeMl);
       return {
         key: keyOf(step),
@@ -102,11 +104,12 @@ const nameOf = (step: Exclude<BuildStep, { kind: 'ice' }>): string =>
   step.kind === 'concentrate' ? 'Concentrate' : step.ingredient.name;
 
 function toolText(
-  { tool, count, volumeMl }: Measured,
+  { tool, count, volumeMl, noneNear }: Measured,
   times: number,
   mass: (massG: number) => string,
 ): string {
   const each = times === 1 ? '' : `${times} × `;
+  if (noneNear) return `${each}${volumeMl.toFixed(1)} mL is nearest: weigh it`;
   if (tool === 'pump') return `${each}${count} pump${count === 1 ? '' : 's'}`;
   if (tool === 'spoon') return `${each}${count} tsp`;
   if (tool === 'scale') return `${each}${mass(count)} on the scale`;

@@ -1,4 +1,4 @@
-import { fromJugG, type Drink, type SolvedDrink } from '@ratio/core/drink';
+import { drinksLeft, fromJugG, type Drink, type SolvedDrink } from '@ratio/core/drink';
 import { computed, ref, type Ref } from 'vue';
 import { newId, sentenceOf } from '../../api/client.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
@@ -25,8 +25,9 @@ export function usePouring(of: {
   const enough = computed(() => jugs.chosen.onHandG >= wholeG.value);
   /** How many of it the jug still holds. */
   const left = computed(() => {
-    if (solved.value?.solution.status !== 'met' || eachG.value <= 0) return 0;
-    return Math.floor(jugs.chosen.onHandG / eachG.value);
+    if (!solved.value) return 0;
+    const { input, solution } = solved.value;
+    return drinksLeft({ drink: input, solution, onHandG: jugs.chosen.onHandG });
   });
 
   async function pour(): Promise<void> {
