@@ -206,6 +206,28 @@ describe('batches and jugs', () => {
     expect((await request(server.app).post('/api/batches').send(forgotten)).status).to.equal(201);
   });
 
+  it('left on the grounds are poured from at the strength of now, and end with the strain', async () => {
+    const onGrounds = { ...PLAN, filtration: { method: 'on-grounds', rinseG: 0 } };
+    const startedAt = '2026-06-12T18:00:00.000Z';
+    const begin = { id: 'grounds', plan: onGrounds, startedAt };
+    const { body } = await request(server.app).post('/api/batches').send(begin);
+    const now = (await jugs()).find(({ onGrounds: is }: { onGrounds: boolean }) => is);
+    expect(now).to.include({ label: 'Wide jar 3 L, on its grounds', batchId: 'grounds' });
+    // 12 h 40 min of 18 h: weaker than it will be, and not by much.
+    expect(now.strengthFrac).to.be.within(
+      0.7 * body.predicted.strengthFrac,
+      body.predicted.strengthFrac,
+    );
+    const pour = await enter(now.id, { id: 'p', kind: 'poured', massG: 200 });
+    expect(pour.body.onHandG).to.be.closeTo(body.predicted.brewG - 200, 1e-9);
+    expect((await enter(now.id, { id: 'w', kind: 'watered', massG: 10 })).status).to.equal(409);
+    const strained = await strain('grounds', '"1"', into('off', 900));
+    expect(strained.body.status).to.equal('strained');
+    expect(strained.body.strengthFrac).to.be.closeTo(now.strengthFrac, 1e-9);
+    const after = (await jugs()).map(({ id }: { id: string }) => id);
+    expect(after).to.include('off').and.not.to.include(now.id);
+  });
+
   it('take in a jug that was made elsewhere, once', async () => {
     const elsewhere = {
       id: 'carton',

@@ -10,6 +10,7 @@ export const jugOf = (over: Partial<Jug> = {}): Jug => ({
   label: 'Jug 1',
   coffeeName: 'Slack Tide',
   batchId: null,
+  onGrounds: false,
   vesselId: null,
   filledRange: null,
   strengthFrac: 0.035,

@@ -32,7 +32,7 @@ export {
   type StrainBatchRequest,
 } from './schema.ts';
 export { startedBatch, steepHoursOf, vesselOf } from './start.ts';
-export { predictStrain, strainTiming, type StrainTiming } from './strain.ts';
+export { brewAt, predictStrain, strainTiming, type StrainTiming } from './strain.ts';
 export { roundedToBench, roundedToMeasures, splitBatch } from './split.ts';
 export { vesselInUse } from './vesselInUse.ts';
 export { strengthByDay } from './strengthByDay.ts';

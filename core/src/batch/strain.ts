@@ -26,6 +26,21 @@ export function predictStrain(input: {
   });
 }
 
+/**
+ * What could be poured off a batch now, by the hours that it has had: of one that is left on its grounds.
+ *
+ * @param input.atMs ms since 1970 UTC; before the start it counts as the start
+ */
+export function brewAt(input: {
+  batch: Pick<Batch, 'plan' | 'model' | 'startedAt'>;
+  atMs: number;
+}): Pick<Prediction, 'strengthFrac' | 'caffeineMgPerG'> {
+  const { batch, atMs } = input;
+  const strainedS = Math.max(1, (atMs - Date.parse(batch.startedAt)) / 1000);
+  const { strengthFrac, caffeineMgPerG } = brew(planInput(batch.plan, { strainedS }), batch.model);
+  return { strengthFrac, caffeineMgPerG };
+}
+
 /** How far a strain is from its plan. */
 export interface StrainTiming {
   /** Hours after the plan's end; below 0 before it. */

@@ -70,3 +70,31 @@ const stepOf = (
   index: number,
   { ingredient, volumeMl }: { ingredient: Ingredient; volumeMl: number },
 ): Poured => ({ kind, index, ingredient, volumeMl });
+
+/** The liquid that lies on top of a drink that is served in layers. */
+export interface TopLayer {
+  readonly name: string;
+  /** Coffee solids over its mass, 0–1. */
+  readonly strengthFrac: number;
+}
+
+/**
+ * Where the first sips of a layered drink come from: the last liquid that is poured, foam apart.
+ *
+ * @param input.steps in pouring order
+ * @param input.concentrateFrac strength of the concentrate, 0–1
+ * @returns null for a glass without liquid
+ */
+export function topLayer(input: {
+  steps: readonly BuildStep[];
+  concentrateFrac: number;
+}): TopLayer | null {
+  const { steps, concentrateFrac } = input;
+  const top = steps.findLast(
+    (step) => step.kind === 'concentrate' || ('ingredient' in step && !isFoam(step.ingredient)),
+  );
+  if (!top || top.kind === 'ice') return null;
+  if (top.kind === 'concentrate') return { name: 'concentrate', strengthFrac: concentrateFrac };
+  const { name, per100G } = top.ingredient;
+  return { name: name.toLowerCase(), strengthFrac: per100G.coffeeG / 100 };
+}

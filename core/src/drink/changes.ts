@@ -53,6 +53,7 @@ export function drinkChanges(input: {
     ['ice', iceText],
     ['diluted with', dilutionText],
     ['served', (drink) => drink.serve],
+    ['layers', (drink) => (drink.layered ? 'in layers' : 'stirred')],
     ['before the ice', (drink) => beforeIce(drink, texts)],
     ['price', (drink) => drink.price.toFixed(2)],
     ['a week', (drink) => String(drink.weekCount)],

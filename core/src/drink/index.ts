@@ -1,13 +1,13 @@
 export { adjustDrink, type Adjustment, ADJUSTMENTS } from './adjust.ts';
 export { applyRemedy } from './applyRemedy.ts';
-export { buildOrder, type BuildStep } from './build.ts';
+export { buildOrder, type BuildStep, topLayer, type TopLayer } from './build.ts';
 export { type Bulk, bulkOf, type SiphonPlan, siphonPlan } from './bulk.ts';
 export { drinkChanges } from './changes.ts';
 export { type DrinkCost, drinkCost, drinksLeft, fromJugG } from './cost.ts';
 export { diluentTempC } from './diluentTemp.ts';
 export { explainDrink, EXPLAINED_OF_DRINK, type ExplainedOfDrink } from './explain.ts';
 export { type DrinkPoint } from './glass.ts';
-export { ICE_KINDS, ICE_SHAPES, type IceKind, icePieceG } from './ice.ts';
+export { fullIceG, ICE_KINDS, ICE_SHAPES, type IceKind, icePieceG } from './ice.ts';
 export { liquidColour } from './liquidColour.ts';
 export { type Measured, type MeasuredBy, type MeasuredDrink, measuredDrink } from './measured.ts';
 export { menuCautions } from './menuCautions.ts';

@@ -98,6 +98,8 @@ export const drinkSchema = z.object({
   diluents: z.array(diluentSchema).max(MOST_DILUENTS),
   target: targetSchema,
   stirredDown: z.boolean(),
+  /** Poured in layers and served so: the first sips come from the top one. */
+  layered: z.boolean().optional(),
   chilledToC: z.number().min(0).max(100).nullable(),
   serve: z.enum(SERVES),
   price: z.number().min(0),

@@ -31,6 +31,8 @@ export const jugSchema = z.object({
   label: z.string(),
   coffeeName: z.string(),
   batchId: idSchema.nullable(),
+  /** Whether it is a batch that still steeps on its grounds: its strength is that of now. */
+  onGrounds: z.boolean().default(false),
   strengthFrac: z.number(),
   readBy: z.enum(['refractometer', 'prediction', 'taste', 'balance']),
   /** 5th and 95th percentile of the strength with which it was filled; null for a reading. */

@@ -25,7 +25,7 @@ import type { Clock } from '../clock.ts';
 import type { Database } from '../database/database.ts';
 import { answered } from '../database/rows.ts';
 import { derivedId } from '../derivedId.ts';
-import { fillJug, useByOf, vesselsOfJugs } from '../jugs/filling.ts';
+import { endOnGrounds, fillJug, onGroundsId, useByOf, vesselsOfJugs } from '../jugs/filling.ts';
 import { ProblemError } from '../problem.ts';
 
 export interface BatchService {
@@ -160,6 +160,39 @@ export function createBatchService({ db, clock, changes }: Needs): BatchService 
     return { batch, jugs, actuals: strainedActuals(of1) };
   }
 
+  /** A batch that is left on its grounds can be poured from at once. */
+  async function fillOnGrounds(of: {
+    caller: Caller;
+    id: string;
+    body: Omit<Batch, 'id' | 'version'>;
+    transaction: Transaction;
+  }): Promise<void> {
+    const { caller, id, body, transaction } = of;
+    const { coffeeName, vesselName, predicted, plan, startedAt } = body;
+    const [{ zone }, coffee] = await Promise.all([
+      db.shops.get(caller.shopId, caller.shopId, transaction),
+      usualCoffee(plan.coffeeId) ?? db.coffees.find(caller.shopId, plan.coffeeId, transaction),
+    ]);
+    const { strengthFrac, caffeineMgPerG, brewG: massG } = predicted;
+    if (massG <= 0) return;
+    const jug = {
+      label: `${vesselName}, on its grounds`,
+      coffeeName,
+      batchId: id,
+      onGrounds: true,
+      vesselId: null,
+      capacityMl: null,
+      filledRange: null,
+      strengthFrac,
+      readBy: 'prediction' as const,
+      caffeineMgPerG,
+      pricePerKg: coffee?.pricePerKg == null ? null : (coffee.pricePerKg * plan.doseG) / massG,
+      madeAt: startedAt,
+      useBy: useByOf(startedAt, zone),
+    };
+    await fillJug(db, { caller, transaction, id: onGroundsId(id), massG, jug });
+  }
+
   async function inFull(caller: Caller, id: string): Promise<BatchInFull> {
     const batch = await batches.get(caller.shopId, id);
     const actuals = await batchActuals.about(caller.shopId, id);
@@ -180,6 +213,8 @@ export function createBatchService({ db, clock, changes }: Needs): BatchService 
         // A draft that is started is one no more, on any tablet.
         const draft = await db.drafts.find(shopId, id, transaction);
         if (draft) await db.drafts.remove(caller, { id, seenVersion: draft.version }, transaction);
+        if (plan.filtration.method === 'on-grounds')
+          await fillOnGrounds({ caller, id, body, transaction });
         return batches.save(caller, { id, seenVersion: 0, body }, transaction);
       });
       changes.publish(caller, { noun: 'batches', id });
@@ -216,6 +251,12 @@ export function createBatchService({ db, clock, changes }: Needs): BatchService 
         requireStrainable(current, seenVersion);
         const strainedAt = strainedWhen(current, clock.momentOf(request.strainedAt), request);
         const strained = await strainedBatch({ shopId, current, request, strainedAt, transaction });
+        await endOnGrounds(db, {
+          caller,
+          transaction,
+          batchId: id,
+          at: strainedAt.toISOString(),
+        });
         for (const { jugId, massG, jug } of strained.jugs)
           await fillJug(db, { caller, transaction, id: jugId, massG, jug });
         for (const actual of strained.actuals) await batchActuals.add(caller, actual, transaction);
@@ -223,6 +264,7 @@ export function createBatchService({ db, clock, changes }: Needs): BatchService 
         return batches.save(caller, { id, seenVersion, body }, transaction);
       });
       changes.publish(caller, { noun: 'batches', id });
+      changes.publish(caller, { noun: 'jugs', id: onGroundsId(id) });
       for (const { jugId } of request.jugs) changes.publish(caller, { noun: 'jugs', id: jugId });
       return batch;
     },

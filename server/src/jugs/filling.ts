@@ -15,6 +15,7 @@ export interface NewJug extends FilledJug {
   readonly label: string;
   readonly coffeeName: string;
   readonly batchId: string | null;
+  readonly onGrounds?: boolean;
   readonly capacityMl: number | null;
   readonly vesselId: string | null;
   readonly madeAt: string;
@@ -38,7 +39,7 @@ export async function fillJug(
     throw new ProblemError('already_exists', 'A jug with this id exists.');
   const { strengthFrac, readBy, caffeineMgPerG, pricePerKg, useBy } = jug;
   const filled = { strengthFrac, readBy, caffeineMgPerG, pricePerKg, useBy };
-  const body = { ...jug, filled, request, onHandG: massG, lastEntryId: null };
+  const body = { onGrounds: false, ...jug, filled, request, onHandG: massG, lastEntryId: null };
   await db.jugs.save(caller, { id, seenVersion: 0, body }, transaction);
   const row = { jugId: id, id: derivedId(id, 'filled'), kind: 'filled' as const, massG };
   await db.jugEntries.add(
@@ -113,4 +114,29 @@ export async function vesselsOfJugs(
       return { vesselId: vessel?.id ?? null, capacityMl, ...(vessel && { label: vessel.name }) };
     },
   };
+}
+
+/** Identity of the jug that a batch is while it is left on its grounds. */
+export const onGroundsId = (batchId: string): string => derivedId(batchId, 'on-grounds');
+
+/** Ends what is poured off a batch: it is strained, and stands in its jugs from now on. */
+export async function endOnGrounds(
+  db: Database,
+  of: { caller: Caller; transaction: Transaction; batchId: string; at: string },
+): Promise<void> {
+  const { caller, transaction, batchId, at } = of;
+  const jugId = onGroundsId(batchId);
+  const jug = await db.jugs.find(caller.shopId, jugId, transaction);
+  if (!jug) return;
+  const row = rowOf({
+    jugId,
+    id: derivedId(batchId, 'off-grounds'),
+    kind: 'counted',
+    massG: -jug.onHandG,
+    countedG: 0,
+    note: 'strained',
+  });
+  await db.jugEntries.add(caller, { ...row, at }, transaction);
+  const { id, version: _, ...body } = jug;
+  await db.jugs.restate(caller, { id, body: { ...body, onHandG: 0 } }, transaction);
 }

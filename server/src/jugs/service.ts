@@ -1,4 +1,5 @@
 import { isDeepStrictEqual } from 'node:util';
+import { brewAt } from '@ratio/core/batch';
 import { usualCoffee } from '@ratio/core/coffee';
 import { massOfStoredG } from '@ratio/core/matter';
 import {
@@ -38,11 +39,22 @@ interface Needs {
   readonly changes: Changes;
 }
 
+/** What takes a jug that is none of coffee and grounds any more. */
+const NOT_ON_GROUNDS: readonly JugEntryRequest['kind'][] = ['read', 'watered', 'blended'];
+
 const jugOf = ({ filled: _, request: __, ...jug }: StoredJug): Jug => jug;
 
 /** @returns the use cases of the jugs, each in one transaction */
 export function createJugService({ db, clock, changes }: Needs): JugService {
   const { jugs, jugEntries, write } = db;
+
+  /** A jug as it is now: one on its grounds grows stronger by the hour. */
+  async function asOfNow(shopId: string, jug: StoredJug, transaction?: Transaction) {
+    if (!jug.onGrounds || jug.batchId === null) return jug;
+    const batch = await db.batches.find(shopId, jug.batchId, transaction);
+    if (batch?.status !== 'steeping') return jug;
+    return { ...jug, ...brewAt({ batch, atMs: clock.now().getTime() }) };
+  }
 
   /** What a request does: rows to add, and the jugs as they are then. */
   async function doneBy(of: {
@@ -53,6 +65,8 @@ export function createJugService({ db, clock, changes }: Needs): JugService {
   }): Promise<Undone> {
     const { caller, jug, request, transaction } = of;
     const { shopId } = caller;
+    if (jug.onGrounds && NOT_ON_GROUNDS.includes(request.kind))
+      throw new ProblemError('not_possible_now', 'It steeps still: strain it into a jug first.');
     if (request.kind === 'undone')
       return undoEntry({ db, shopId, jugId: jug.id, request, transaction });
     if (request.kind === 'corrected')
@@ -65,8 +79,11 @@ export function createJugService({ db, clock, changes }: Needs): JugService {
   }
 
   return {
-    list: async ({ shopId }) => (await jugs.list(shopId, { above: { onHandG: 0 } })).map(jugOf),
-    get: async ({ shopId }, id) => jugOf(await jugs.get(shopId, id)),
+    list: async ({ shopId }) => {
+      const onHand = await jugs.list(shopId, { above: { onHandG: 0 } });
+      return Promise.all(onHand.map(async (jug) => jugOf(await asOfNow(shopId, jug))));
+    },
+    get: async ({ shopId }, id) => jugOf(await asOfNow(shopId, await jugs.get(shopId, id))),
 
     entries: async ({ shopId }, id) => {
       const rows = await jugEntries.about(shopId, id);
@@ -128,7 +145,8 @@ export function createJugService({ db, clock, changes }: Needs): JugService {
     enter: async (caller, { id, request }) => {
       const { shopId } = caller;
       const touched = await write(async (transaction) => {
-        const jug = await jugs.get(shopId, id, transaction);
+        const stored = await jugs.get(shopId, id, transaction);
+        const jug = await asOfNow(shopId, stored, transaction);
         const repeat = await jugEntries.find(shopId, request.id, transaction);
         if (repeat) {
           requireSame(repeat, { jugId: jug.id, request });
@@ -143,7 +161,7 @@ export function createJugService({ db, clock, changes }: Needs): JugService {
         return [...after.keys()];
       });
       for (const jugId of touched) changes.publish(caller, { noun: 'jugs', id: jugId });
-      return jugOf(await jugs.get(shopId, id));
+      return jugOf(await asOfNow(shopId, await jugs.get(shopId, id)));
     },
   };
 }

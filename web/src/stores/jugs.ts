@@ -76,6 +76,7 @@ export const useJugs = defineStore('jugs', () => {
       label: 'A concentrate of about',
       coffeeName: '',
       batchId: null,
+      onGrounds: false,
       vesselId: null,
       filledRange: null,
       strengthFrac,

@@ -52,10 +52,13 @@ const VIEWS = [
 type View = (typeof VIEWS)[number]['value'];
 const views = computed(() =>
   VIEWS.filter(
-    ({ value, least }) => session.can(least) && (value !== 'blend' || others.value.length > 0),
+    ({ value, least }) =>
+      session.can(least) &&
+      (value !== 'blend' || others.value.length > 0) &&
+      (!jug.value?.onGrounds || ['count', 'discard'].includes(value)),
   ),
 );
-const view = ref<View | null>(session.can('brews') ? 'read' : 'count');
+const view = ref<View | null>(session.can('brews') && !jug.value?.onGrounds ? 'read' : 'count');
 
 const m = computed(() => jug.value?.onHandG ?? 0);
 const c = computed(() => jug.value?.strengthFrac ?? 0);
@@ -79,6 +82,7 @@ const afterMl = (massG: number, strengthFrac: number): string =>
       <div>
         <h1>{{ jug.label }}</h1>
         <p class="soft">
+          <template v-if="jug.onGrounds">Still on its grounds, at the strength of now. </template>
           {{ jug.coffeeName }}, made
           {{ clockTime({ at: new Date(jug.madeAt), zone: shelf.zone }) }}, use by
           {{ dayName({ at: new Date(jug.useBy), zone: shelf.zone }) }}

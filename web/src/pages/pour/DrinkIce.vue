@@ -1,7 +1,14 @@
 <script setup lang="ts">
-import { ICE_KINDS, icePieceG, STARTING_DRINKS, type Drink, type IceKind } from '@ratio/core/drink';
+import {
+  fullIceG,
+  ICE_KINDS,
+  icePieceG,
+  STARTING_DRINKS,
+  type Drink,
+  type IceKind,
+} from '@ratio/core/drink';
 import type { MadeRecipe } from '@ratio/core/pantry';
-import type { OwnMeasure } from '@ratio/core/units';
+import { convert, type OwnMeasure } from '@ratio/core/units';
 import { computed } from 'vue';
 import { massKind } from '../../components/fields/amountKind.ts';
 import AmountField from '../../components/fields/AmountField.vue';
@@ -93,9 +100,14 @@ function setIceTemp(value: string): void {
 const pieces = computed<OwnMeasure[]>(() => {
   const kind = props.ice?.kind ?? 'cubes';
   const canonical = icePieceG(kind);
+  const cup: OwnMeasure = {
+    name: 'cup',
+    quantity: 'mass',
+    canonical: fullIceG({ cupMl: convert({ value: 1, from: 'cup', to: 'millilitre' }), kind }),
+  };
   return kind === 'crushed'
-    ? []
-    : ['cube', 'piece'].map((name) => ({ name, quantity: 'mass', canonical }));
+    ? [cup]
+    : [cup, ...['cube', 'piece'].map((name) => ({ name, quantity: 'mass' as const, canonical }))];
 });
 const details = computed(() => [
   {

@@ -75,6 +75,11 @@ const BEFORE_OPTIONS = [
     label: 'shaken or stirred down',
     reason: 'melts all that it can, then holds',
   },
+  {
+    value: 'layered',
+    label: 'in layers',
+    reason: 'not stirred: the first sips come from the top one',
+  },
 ] as const;
 
 /** What the bar counts in. */
@@ -83,10 +88,20 @@ const measures = computed<OwnMeasure[]>(() => [
   { name: 'spoon', quantity: 'volume', canonical: props.bar.spoonMl },
 ]);
 const before = computed(() =>
-  props.drink.stirredDown ? 'stirred' : props.drink.chilledToC === null ? 'as-is' : 'chilled',
+  props.drink.layered
+    ? 'layered'
+    : props.drink.stirredDown
+      ? 'stirred'
+      : props.drink.chilledToC === null
+        ? 'as-is'
+        : 'chilled',
 );
-const setBefore = (value: 'as-is' | 'chilled' | 'stirred'): void =>
-  change({ stirredDown: value === 'stirred', chilledToC: value === 'chilled' ? 2 : null });
+const setBefore = (value: (typeof BEFORE_OPTIONS)[number]['value']): void =>
+  change({
+    layered: value === 'layered',
+    stirredDown: value === 'stirred',
+    chilledToC: value === 'chilled' ? 2 : null,
+  });
 </script>
 
 <template>

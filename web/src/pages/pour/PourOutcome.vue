@@ -11,6 +11,7 @@ import {
   type ExplainedOfDrink,
   type SiphonPlan,
   type SolvedDrink,
+  type TopLayer,
 } from '@ratio/core/drink';
 import { useIntersectionObserver } from '@vueuse/core';
 import { computed, ref } from 'vue';
@@ -44,6 +45,8 @@ const props = defineProps<{
   ownIceName: string;
   otherIce: { name: string; timeline: readonly DrinkPoint[] } | null;
   build: readonly BuildRow[];
+  /** Of a drink in layers, where its first sips come from. */
+  top: TopLayer | null;
   measuring: Measuring;
   rounding: string;
   count: number;
@@ -103,6 +106,7 @@ useIntersectionObserver(
       :drink
       :solved
       :minute
+      :top
       :format
       @why="asked = 'strength'"
       @aim="(strengthFrac) => emit('aim', { strengthFrac })"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { CONSTANTS } from '@ratio/core/constants';
-import { drinkingWindowOf, type Drink, type SolvedDrink } from '@ratio/core/drink';
+import { drinkingWindowOf, type Drink, type SolvedDrink, type TopLayer } from '@ratio/core/drink';
 import { percentFigure } from '@ratio/core/units';
 import { computed } from 'vue';
 import type { AmountFormat } from '../../format/amountFormat.ts';
@@ -14,6 +14,8 @@ const props = defineProps<{
   solved: SolvedDrink;
   /** Minute at which it is to have its strength. */
   minute: number;
+  /** Of a drink in layers, where its first sips come from. */
+  top: TopLayer | null;
   format: AmountFormat;
 }>();
 const emit = defineEmits<{ why: []; aim: [strengthFrac: number] }>();
@@ -33,6 +35,9 @@ const sips = computed(() => {
       ? '. As meant for half an hour'
       : `. As meant until ${until} min`
     : '';
+  // In layers the number is the whole, stirred.
+  if (props.top)
+    return `stirred; the first sips are ${props.top.name}, ${percentFigure(props.top.strengthFrac)}. At ${lastSip} min ${percentFigure(last.strengthFrac)}${meant}`;
   return `first sip ${percentFigure(first.strengthFrac)}, at ${lastSip} min ${percentFigure(last.strengthFrac)}${meant}`;
 });
 const target = computed(() => {

@@ -2,6 +2,7 @@ import {
   buildOrder,
   ICE_SHAPES,
   icePieceG,
+  topLayer,
   type BuildStep,
   type Drink,
   type Measured,
@@ -94,7 +95,17 @@ export function useBuild(of: {
     }),
   );
 
-  return { iceText, build, layers };
+  /** Of a drink that is served in layers: where its first sips come from. */
+  const top = computed(() =>
+    drink.value?.layered && solved.value
+      ? topLayer({
+          steps: steps.value,
+          concentrateFrac: solved.value.input.concentrate.strengthFrac,
+        })
+      : null,
+  );
+
+  return { iceText, build, layers, top };
 }
 
 const isOnTop = ({ overrunFrac }: Ingredient): boolean => overrunFrac > 0;

@@ -24,6 +24,7 @@ export function usePourOutcome(pour: ReturnType<typeof usePour>) {
       ownIceName: pour.ownIceName.value,
       otherIce: pour.otherIce.value,
       build: pour.build.value,
+      top: pour.top.value,
       measuring: pour.measuring.value,
       rounding: texts.rounding.value,
       count: pour.count.value,

@@ -9,7 +9,7 @@ import { clockTime, dayName, fromNow } from '../../format/formatClock.ts';
 import StrainForm from './StrainForm.vue';
 import { useStrain } from './useStrain.ts';
 
-const { shelf, batches } = useStores();
+const { shelf, batches, jugs } = useStores();
 const router = useRouter();
 
 /** One batch is open for its strain, the rest are a line each: the one picked, or the next one. */
@@ -23,6 +23,7 @@ const { format, told } = strain;
 const at = (instant: string): string => clockTime({ at: new Date(instant), zone: shelf.zone });
 const when = (instant: string): string => fromNow({ at: new Date(instant), now: shelf.now });
 const isDue = ({ endsAt }: Batch): boolean => Date.parse(endsAt) <= shelf.now.getTime();
+const onGrounds = ({ id }: Batch) => jugs.onHand.find((jug) => jug.onGrounds && jug.batchId === id);
 const mostG = computed(() => {
   const { doseG, waterG, filtration } = open.value.plan;
   return doseG + waterG + filtration.rinseG;
@@ -74,6 +75,13 @@ async function strainIt(): Promise<void> {
             to {{ percentFigure(batch.predicted.strengthHighFrac) }})
           </span>
           <span>{{ at(batch.endsAt) }}</span>
+        </p>
+        <p v-if="onGrounds(batch)" class="whole">
+          Left on its grounds it can be poured from:
+          <strong class="figures">{{ percentText(onGrounds(batch)!.strengthFrac) }}</strong> now.
+          <RouterLink to="/pour" @click="jugs.choose(onGrounds(batch)!.id)"
+            >Pour from it</RouterLink
+          >
         </p>
         <p v-if="batch.version === 0" class="soft whole">
           Kept on this tablet until the server is back.
