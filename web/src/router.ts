@@ -10,6 +10,7 @@ import PourPage from './pages/pour/PourPage.vue';
 import QuickPage from './pages/quick/QuickPage.vue';
 import BackupsPage from './pages/backups/BackupsPage.vue';
 import PeoplePage from './pages/people/PeoplePage.vue';
+import SetUpPage from './pages/setUp/SetUpPage.vue';
 import SignInPage from './pages/people/SignInPage.vue';
 import IngredientsPage from './pages/ingredients/IngredientsPage.vue';
 import HouseRecipesPage from './pages/houseRecipes/HouseRecipesPage.vue';
@@ -56,6 +57,7 @@ export const router = createRouter({
     { path: '/shelf', component: ShelfPage, meta: { title: 'Shelf', least: 'brews' } },
     { path: '/shelf/people', component: PeoplePage, meta: { title: 'People', least: 'leads' } },
     { path: '/shelf/backups', component: BackupsPage, meta: { title: 'Backups', least: 'leads' } },
+    { path: '/set-up', component: SetUpPage, meta: { title: 'Set up', least: 'leads' } },
     { path: '/sign-in', component: SignInPage, meta: { title: 'Sign in' } },
     { path: '/:rest(.*)*', redirect: '/plan' },
   ],

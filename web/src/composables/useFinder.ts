@@ -22,6 +22,8 @@ const PAGES: readonly Found[] = [
   { key: 'menu', name: 'The whole menu', kind: 'page', to: '/pour/menu' },
   { key: 'house-recipes', name: 'House recipes', kind: 'page', to: '/shelf/house-recipes' },
   { key: 'ingredients', name: 'Ingredients', kind: 'page', to: '/shelf/ingredients' },
+  { key: 'set-up', name: 'Set up in five questions', kind: 'page', to: '/set-up' },
+  { key: 'new-jug', name: 'Note a jug from elsewhere', kind: 'page', to: '/jugs/new' },
   { key: 'shelf', name: 'Shelf and defaults', kind: 'page', to: '/shelf' },
 ];
 const MOST = 8;

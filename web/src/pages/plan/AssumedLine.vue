@@ -25,7 +25,7 @@ const emit = defineEmits<{ coffee: [id: string] }>();
       </template>
       <template v-if="anyVessel"> any vessel that is large enough</template>.
     </span>
-    <RouterLink v-if="mayShelve" to="/shelf">Say which you have</RouterLink>
+    <RouterLink v-if="mayShelve" to="/set-up">Make it exact in five questions</RouterLink>
   </p>
 </template>
 

@@ -106,7 +106,7 @@ const refused = computed(() =>
         v-if="isUsual(coffee.id) || plan.vesselId === ANY_VESSEL_ID"
         :coffee-id="coffee.id"
         :any-vessel="plan.vesselId === ANY_VESSEL_ID"
-        :may-shelve="session.can('brews')"
+        :may-shelve="session.can('leads')"
         @coffee="drafts.change({ coffeeId: $event })"
       />
       <p v-if="failure" class="due" role="alert">{{ failure }}</p>

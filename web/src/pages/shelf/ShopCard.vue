@@ -16,6 +16,7 @@ import AmountField from '../../components/fields/AmountField.vue';
 import AmountRow from '../../components/fields/AmountRow.vue';
 import TextRow from '../../components/fields/TextRow.vue';
 import PickRow from '../../components/fields/PickRow.vue';
+import ClockField from '../../components/fields/ClockField.vue';
 import ChoiceRow from '../../components/fields/ChoiceRow.vue';
 import TextField from '../../components/fields/TextField.vue';
 
@@ -38,8 +39,6 @@ const HOURS = [
   { key: 'crewFromHours', label: 'Crew from' },
   { key: 'crewToHours', label: 'Crew until' },
 ] as const;
-const clock = (hours: number): string =>
-  `${String(Math.floor(hours)).padStart(2, '0')}:${String(Math.round((hours % 1) * 60)).padStart(2, '0')}`;
 const GRIND_OPTIONS = GRIND_NAMES.map((value) => ({
   value,
   label: value,
@@ -57,10 +56,6 @@ const defaults = computed(() => props.shop.defaults);
 const setDefault = (change: Partial<Shop['defaults']>): void =>
   emit('change', { defaults: { ...props.shop.defaults, ...change } }, 'Default changed');
 
-function setClock(key: (typeof HOURS)[number]['key'], text: string): void {
-  const [hours = 0, minutes = 0] = text.split(':').map(Number);
-  emit('change', { [key]: hours + minutes / 60 }, 'Hours changed');
-}
 function setFilter(i: number, change: Partial<Shop['filters'][number]>): void {
   const filters = props.shop.filters.map((filter, k) =>
     k === i ? { ...filter, ...change } : filter,
@@ -73,7 +68,6 @@ const addFilter = (kind: Shop['filters'][number]['kind']): void =>
     { filters: [...props.shop.filters, { name: `New ${kind}`, kind, takesG: 500 }] },
     'Filter added',
   );
-const valueOf = (event: Event): string => (event.target as HTMLInputElement).value;
 </script>
 
 <template>
@@ -113,12 +107,10 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
         @change="(volumeMl) => emit('change', { fridgeL: volumeMl / 1000 }, 'room in the fridge')"
       />
       <ChoiceRow v-for="{ key, label } in HOURS" :key :label>
-        <input
-          class="time"
-          type="time"
-          :aria-label="label"
-          :value="clock(shop[key])"
-          @change="setClock(key, valueOf($event))"
+        <ClockField
+          :label
+          :hours="shop[key]"
+          @change="(hours) => emit('change', { [key]: hours }, 'Hours changed')"
         />
       </ChoiceRow>
     </div>
@@ -227,13 +219,5 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
 
 .filter {
   display: grid;
-}
-
-.time {
-  min-height: 32px;
-  border: 0;
-  background: none;
-  font-size: var(--t18);
-  font-weight: 600;
 }
 </style>

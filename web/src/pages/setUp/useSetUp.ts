@@ -1,0 +1,105 @@
+import type { Vessel } from '@ratio/core/brew';
+import { ROASTS, USUAL_COFFEES, type Coffee } from '@ratio/core/coffee';
+import type { Shop } from '@ratio/core/shop';
+import { computed, ref } from 'vue';
+import { useRouter } from 'vue-router';
+import { z } from 'zod';
+import { newId, sentenceOf } from '../../api/client.ts';
+import { useStored } from '../../composables/useStored.ts';
+import { useStores } from '../../stores/useStores.ts';
+
+/** What is asked, one after another. */
+export const QUESTIONS = ['coffee', 'vessel', 'steep', 'hours', 'menu'] as const;
+
+const VESSEL = { heightMm: 1.9, mmPerRoot: 93 } as const;
+
+/** Five questions that make a fresh shop exact; each answer is kept as it is given. */
+export function useSetUp() {
+  const { shelf, drinks, drafts, notice } = useStores();
+  const router = useRouter();
+  /** Where it stopped. */
+  const at = useStored('ratio.setUp', z.number().int().min(0).max(QUESTIONS.length), 0);
+  const doing = ref(false);
+
+  const coffee = useStored(
+    'ratio.setUp.coffee',
+    z.object({ name: z.string(), roast: z.enum(ROASTS), pricePerKg: z.number().nullable() }),
+    { name: '', roast: 'medium', pricePerKg: null },
+  );
+  const vessel = useStored(
+    'ratio.setUp.vessel',
+    z.object({ name: z.string(), brimMl: z.number().nullable() }),
+    { name: '', brimMl: null },
+  );
+  const shop = computed(() => shelf.shop);
+
+  async function next(does: () => Promise<unknown> = () => Promise.resolve()): Promise<void> {
+    doing.value = true;
+    try {
+      await does();
+      at.value = at.value + 1;
+      if (at.value >= QUESTIONS.length) {
+        at.value = 0;
+        drafts.restart();
+        notice.say({ tone: 'done', text: 'That is all. What you told is on the shelf.' });
+        await router.push('/plan');
+      }
+    } catch (error) {
+      notice.say({ tone: 'wrong', text: `Not kept. ${sentenceOf(error)}` });
+    } finally {
+      doing.value = false;
+    }
+  }
+
+  const saveCoffee = () =>
+    next(async () => {
+      const { name, roast, pricePerKg } = coffee.value;
+      const usual = USUAL_COFFEES.find((one) => one.roast === roast)!;
+      const told: Coffee = { ...usual, id: newId(), version: 0, name, pricePerKg };
+      await shelf.documents.coffees.save(told);
+      coffee.value = { name: '', roast: 'medium', pricePerKg: null };
+    });
+  const saveVessel = () =>
+    next(async () => {
+      const { name, brimMl } = vessel.value;
+      const told: Vessel = {
+        id: newId(),
+        version: 0,
+        name,
+        brimMl: brimMl!,
+        // As most jars are, not quite twice as high as wide.
+        heightMm: Math.round(VESSEL.heightMm * VESSEL.mmPerRoot * Math.cbrt(brimMl! / 1000)),
+        kind: 'jar',
+        shaken: false,
+        bagHoldsG: null,
+        fitsFridge: true,
+        use: 'steep',
+        tareG: null,
+        markMl: null,
+      };
+      await shelf.documents.vessels.save(told);
+      vessel.value = { name: '', brimMl: null };
+    });
+  const saveShop = async (part: Partial<Shop>): Promise<void> => {
+    const now = shelf.shop;
+    if (!now) return;
+    await shelf.documents.shops.save({ ...now, ...part }).catch((error: unknown) => {
+      notice.say({ tone: 'wrong', text: `Not kept. ${sentenceOf(error)}` });
+    });
+  };
+
+  return {
+    at,
+    doing,
+    coffee,
+    vessel,
+    shop,
+    drinks,
+    next,
+    saveCoffee,
+    saveVessel,
+    saveShop,
+    keepMenu: () => next(drinks.keepUsual),
+    leave: () => router.push('/plan'),
+  };
+}
