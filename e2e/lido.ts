@@ -31,8 +31,9 @@ export class Lido {
     return `http://${TABLET_NAME}:${this.#port}`;
   }
 
-  async open(): Promise<void> {
-    cpSync(process.env[SEEDED_DIR]!, this.dataDir, { recursive: true });
+  /** @param isSeeded whether it begins with the lido's data; else with nothing at all */
+  async open(isSeeded = true): Promise<void> {
+    if (isSeeded) cpSync(process.env[SEEDED_DIR]!, this.dataDir, { recursive: true });
     this.#port = await freePort();
     await this.start();
   }
@@ -101,6 +102,16 @@ export const test = base.extend<{ lido: Lido }>({
   lido: async ({ page }, use) => {
     const lido = new Lido();
     await lido.open();
+    await watched(page, lido, use);
+    await lido.close();
+  },
+});
+
+/** A test in a shop that has nothing yet. */
+export const freshTest = base.extend<{ lido: Lido }>({
+  lido: async ({ page }, use) => {
+    const lido = new Lido();
+    await lido.open(false);
     await watched(page, lido, use);
     await lido.close();
   },

@@ -2,6 +2,7 @@ import { computed } from 'vue';
 import { fieldsOf } from '../format/heldFields.ts';
 import { duration } from '../format/formatClock.ts';
 import { useConnection } from '../stores/connection.ts';
+import { useDraft } from '../stores/draft.ts';
 import { useOutbox } from '../stores/outbox.ts';
 import { useShop } from '../stores/shop.ts';
 
@@ -14,13 +15,18 @@ export function useStateStrip(refresh: () => Promise<unknown>) {
   const outbox = useOutbox();
   const connection = useConnection();
   const shelf = useShop();
+  const drafts = useDraft();
   const heldBy = (id: string) => outbox.held.find(({ write }) => write.id === id);
 
   return {
     strip: computed(() => ({
-      stopped: outbox.stopped,
+      stopped: outbox.stopped || (drafts.saving === 'offline' ? 'The server does not answer.' : ''),
       away: connection.away,
-      waiting: outbox.waiting.map(({ what }) => what),
+      waiting: [
+        ...outbox.waiting.map(({ what }) => what),
+        ...(drafts.saving === 'offline' ? ['the plan on the bench'] : []),
+      ],
+      draftRefused: drafts.saving === 'refused' ? drafts.refusal : '',
       held: outbox.held.map((held) => ({
         id: held.write.id,
         what: held.write.what,
@@ -33,6 +39,7 @@ export function useStateStrip(refresh: () => Promise<unknown>) {
     })),
     tryNow: async (): Promise<void> => {
       await outbox.send();
+      await drafts.save();
       await refresh();
     },
     insist(id: string): void {

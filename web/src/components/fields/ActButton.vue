@@ -1,22 +1,22 @@
 <script setup lang="ts">
 import { ElButton } from 'element-plus';
+import { useRefused } from './refusals.ts';
 
-/** A button that writes something; disabled, it says by which field. */
+/** A button that writes something; as long as a field around it is refused, it is disabled and names it. */
 defineProps<{
-  /** What the field is called that is not understood; null where all are. */
-  refused: string | null;
   primary?: boolean;
   doing?: boolean;
   disabled?: boolean;
-  submits?: boolean;
 }>();
 const emit = defineEmits<{ act: [] }>();
+/** What the first field around is called that is not understood. */
+const refused = useRefused();
 </script>
 
 <template>
   <ElButton
     :type="primary ? 'primary' : 'default'"
-    :native-type="submits ? 'submit' : 'button'"
+    native-type="button"
     :loading="doing ?? false"
     :disabled="(disabled ?? false) || refused !== null"
     @click="emit('act')"

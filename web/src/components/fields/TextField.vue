@@ -9,12 +9,18 @@ const props = defineProps<{
   type?: 'text' | 'date';
   needed?: boolean;
   placeholder?: string;
+  /** Emits each change as it is typed, for what is not saved yet. */
+  live?: boolean;
 }>();
 const emit = defineEmits<{ change: [text: string] }>();
 
 const typed = ref<string | null>(null);
 const shown = computed(() => typed.value ?? props.value);
 
+function input(text: string): void {
+  typed.value = text;
+  if (props.live) emit('change', text);
+}
 function leave(): void {
   const text = typed.value?.trim();
   typed.value = null;
@@ -31,7 +37,7 @@ function leave(): void {
       :aria-label="label"
       :placeholder="placeholder ?? ''"
       autocomplete="off"
-      @update:model-value="typed = $event"
+      @update:model-value="input"
       @blur="leave"
       @keydown.enter="leave"
       @keydown.esc="typed = null"
@@ -40,6 +46,11 @@ function leave(): void {
 </template>
 
 <style scoped>
+.text :deep(.el-input__inner::placeholder) {
+  font-size: var(--t15);
+  font-weight: 400;
+}
+
 .text :deep(.el-input__inner) {
   font-size: var(--t18);
 }

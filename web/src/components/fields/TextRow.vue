@@ -11,6 +11,7 @@ const { name, ...field } = defineProps<{
   needed?: boolean;
   type?: 'text' | 'date';
   placeholder?: string;
+  live?: boolean;
 }>();
 const emit = defineEmits<{ change: [value: string] }>();
 </script>

@@ -12,6 +12,12 @@ import {
 /** Fields that refuse what was typed into them, by their identity, with what they are called. */
 const KEY: InjectionKey<Map<string, string>> = Symbol('refusals');
 
+/** @returns what the first field is called that is refused around here; null where all are understood */
+export function useRefused() {
+  const refused = inject(KEY, null);
+  return computed(() => refused?.values().next().value ?? null);
+}
+
 /**
  * Collects the fields below that refuse what was typed into them: nothing that depends on them is
  * written until they are mended.
@@ -22,7 +28,7 @@ export function useRefusals() {
   const above = inject(KEY, null);
   const refused = reactive(new Map<string, string>());
   provide(KEY, refused);
-  const first = computed(() => refused.values().next().value ?? null);
+  const firstRefused = computed(() => refused.values().next().value ?? null);
   // What a card refuses, its page does too.
   if (above)
     watch(
@@ -32,7 +38,7 @@ export function useRefusals() {
         for (const [id, label] of now) above.set(id, label);
       },
     );
-  return { firstRefused: first };
+  return { firstRefused };
 }
 
 /** Tells the page above whether a field refuses what was typed into it. */

@@ -19,6 +19,8 @@ const props = defineProps<{
     fields: readonly HeldField[];
     canInsist: boolean;
   }[];
+  /** Why the server did not take the plan on the bench; empty where it did. */
+  draftRefused: string;
   /** How far the machine's clock is behind, in words; empty as it should be. */
   clockBehind: string;
 }>();
@@ -38,7 +40,7 @@ const keptText = computed(() => {
 
 <template>
   <section
-    v-if="away || stopped !== '' || held.length > 0 || clockBehind !== ''"
+    v-if="away || stopped !== '' || held.length > 0 || clockBehind !== '' || draftRefused !== ''"
     class="strip no-print"
     role="status"
     aria-label="The server"
@@ -51,6 +53,10 @@ const keptText = computed(() => {
       </p>
       <ElButton @click="emit('send')">Try now</ElButton>
     </div>
+    <p v-if="draftRefused !== ''">
+      <strong>The plan on the bench is not saved.</strong> {{ draftRefused }} It is kept on this
+      tablet.
+    </p>
     <p v-if="clockBehind !== ''">
       <strong>The clock of the machine that runs Ratio is {{ clockBehind }} behind</strong> what was
       written last. Set it right: what is written now would get the wrong time.

@@ -3,6 +3,8 @@ import type { HouseRecipe, MadeRecipe } from '@ratio/core/pantry';
 import { ElButton } from 'element-plus';
 import { computed, ref, watch } from 'vue';
 import { massKind } from '../../components/fields/amountKind.ts';
+import ActButton from '../../components/fields/ActButton.vue';
+import { useRefusals } from '../../components/fields/refusals.ts';
 import AmountField from '../../components/fields/AmountField.vue';
 import ChoiceField from '../../components/fields/ChoiceField.vue';
 import type { AmountFormat } from '../../format/amountFormat.ts';
@@ -39,6 +41,7 @@ const recipeG = computed(
     props.made.yieldG,
 );
 const factor = computed(() => leftG.value / recipeG.value);
+useRefusals();
 </script>
 
 <template>
@@ -60,9 +63,9 @@ const factor = computed(() => leftG.value / recipeG.value);
         @change="leftG = $event"
       />
       <ChoiceField v-model="leftOf" label="Left of what" :options />
-      <ElButton :disabled="factor <= 0" @click="emit('scale', factor, 'made from what is left')">{{
+      <ActButton :disabled="factor <= 0" @act="emit('scale', factor, 'made from what is left')">{{
         factor > 0 ? times(factor) : 'Make that'
-      }}</ElButton>
+      }}</ActButton>
     </div>
   </div>
 </template>

@@ -9,6 +9,8 @@ import {
   percentKind,
   priceKind,
 } from '../../components/fields/amountKind.ts';
+import ActButton from '../../components/fields/ActButton.vue';
+import { useRefusals } from '../../components/fields/refusals.ts';
 import AmountRow from '../../components/fields/AmountRow.vue';
 import TextRow from '../../components/fields/TextRow.vue';
 import PickRow from '../../components/fields/PickRow.vue';
@@ -54,6 +56,7 @@ const check = computed(() => {
   const kcal = energyKcal(per100G) * (props.form.per === '100 mL' ? gPerMl : 1);
   return `That is ${gPerMl.toFixed(3)} g/mL and ${kcal.toFixed(0)} kcal per ${props.form.per}: does the package say so too?`;
 });
+useRefusals();
 </script>
 
 <template>
@@ -124,11 +127,11 @@ const check = computed(() => {
     </fieldset>
     <p v-if="'wrong' in fromPackage" class="due" role="alert">{{ fromPackage.wrong }}</p>
     <p v-else class="soft fine">{{ check }}</p>
-    <ElButton
-      type="primary"
+    <ActButton
+      primary
       :disabled="'wrong' in fromPackage || form.name.trim() === ''"
-      @click="emit('add')"
-      >{{ form.id === null ? 'Put it on the shelf' : 'Save what it says' }}</ElButton
+      @act="emit('add')"
+      >{{ form.id === null ? 'Put it on the shelf' : 'Save what it says' }}</ActButton
     >
     <ElButton v-if="form.id !== null" text @click="emit('discard')">Leave it as it was</ElButton>
   </section>

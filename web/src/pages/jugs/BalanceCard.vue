@@ -18,7 +18,7 @@ defineProps<{
   disabled?: boolean;
 }>();
 const emit = defineEmits<{ act: [] }>();
-const { firstRefused } = useRefusals();
+useRefusals();
 </script>
 
 <template>
@@ -33,7 +33,6 @@ const { firstRefused } = useRefusals();
     </template>
     <ActButton
       primary
-      :refused="firstRefused"
       :disabled="disabled || (balance !== null && (balance.wrong !== '' || balance.addG <= 0))"
       :doing
       @act="emit('act')"

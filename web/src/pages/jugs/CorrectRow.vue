@@ -22,7 +22,7 @@ const emit = defineEmits<{
   correct: [told: { massG?: number; volumeMl?: number; strengthFrac?: number; reason: string }];
   leave: [];
 }>();
-const { firstRefused } = useRefusals();
+useRefusals();
 
 const parts = computed(() => correctableOf(props.entry.kind));
 const amount = ref<{ massG: number } | { volumeMl: number } | null>(null);
@@ -68,12 +68,13 @@ const act = (): void =>
     <TextRow
       label="Because"
       name="Why it is corrected"
+      live
       placeholder="misread the scale"
       :value="reason"
       @change="reason = $event"
     />
     <div class="do">
-      <ActButton :refused="firstRefused" :disabled="untold || reason === ''" :doing @act="act">{{
+      <ActButton :disabled="untold || reason === ''" :doing @act="act">{{
         untold ? 'Say what it was' : reason === '' ? 'Say why' : 'Correct it'
       }}</ActButton>
       <ElButton text @click="emit('leave')">Leave it</ElButton>

@@ -326,6 +326,7 @@ const afterMl = (massG: number, strengthFrac: number): string =>
         <TextRow
           label="Because"
           name="Why it is discarded"
+          live
           placeholder="past its date"
           :value="discardReason"
           @change="discardReason = $event"

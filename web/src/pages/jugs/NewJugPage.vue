@@ -22,7 +22,7 @@ import { useNewJug } from './useNewJug.ts';
 /** Notes a jug that was made elsewhere: how strong, how much, when. */
 const page = useNewJug();
 const { form, change, known, free, shelf, format } = page;
-const { firstRefused } = useRefusals();
+useRefusals();
 
 const WAYS = [
   { value: 'taste', text: 'By taste' },
@@ -175,6 +175,7 @@ const untold = computed(() => {
         />
         <TextRow
           label="Label"
+          live
           :placeholder="free.find(({ id }) => id === form.vesselId)?.name ?? page.UNTITLED"
           :value="form.label"
           @change="change({ label: $event })"
@@ -183,7 +184,6 @@ const untold = computed(() => {
     </div>
     <ActButton
       primary
-      :refused="firstRefused"
       :disabled="untold !== '' || page.wrong.value !== ''"
       :doing="page.saving.value"
       @act="page.add"

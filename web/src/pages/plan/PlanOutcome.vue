@@ -38,8 +38,6 @@ const props = defineProps<{
   began: boolean;
   /** What stands in the way of starting it; empty where nothing does. */
   notYet: string;
-  /** The field that refuses what was typed into it; null where none does. */
-  unheard: string | null;
 }>();
 const emit = defineEmits<{
   start: [];
@@ -191,7 +189,6 @@ const noStart = computed(() => {
       <ActButton
         v-if="mayStart"
         primary
-        :refused="unheard"
         :disabled="noStart !== ''"
         :doing="starting"
         @act="emit('start')"

@@ -38,7 +38,7 @@ const page = usePlan();
 const { vessel, hours, result, failure, sampled, drawing, chart, pours, costPerL, format } = page;
 const clock = usePlanClock(hours);
 const vessels = usePlanVessels(clock.startMs);
-const { firstRefused } = useRefusals();
+useRefusals();
 const variants = useVariants();
 const extras = useExtras();
 const sheet = useBatchSheet({ result, timeline: clock.timeline });
@@ -156,7 +156,6 @@ const refused = computed(() =>
       :may-start="session.can('brews')"
       :began="clock.pastText.value !== ''"
       :not-yet="vessels.wrong.value === '' ? '' : 'Its vessel is in use.'"
-      :unheard="firstRefused"
       @start="start"
       @compare="variants.keep"
       @why="asked = $event"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ElButton } from 'element-plus';
 import { ref } from 'vue';
+import ActButton from '../../components/fields/ActButton.vue';
 import TextField from '../../components/fields/TextField.vue';
 
 /** What was changed of the drink in hand, and what is done with it: kept, kept for somebody, or discarded. */
@@ -24,9 +25,9 @@ function keepFor(): void {
       <span v-if="changes.length > 0" class="soft what">{{ changes.join('; ') }}</span>
     </p>
     <div class="ways">
-      <ElButton :loading="keeping" @click="emit('keep', '')">{{
+      <ActButton :doing="keeping" @act="emit('keep', '')">{{
         isNew ? 'Put it on the menu' : 'Keep as the usual'
-      }}</ElButton>
+      }}</ActButton>
       <ElButton v-if="!isNew && !naming" text @click="naming = true">Keep for …</ElButton>
       <template v-if="naming">
         <TextField
@@ -35,7 +36,7 @@ function keepFor(): void {
           placeholder="who it is for"
           @change="forWhom = $event"
         />
-        <ElButton :disabled="forWhom === ''" @click="keepFor">Keep</ElButton>
+        <ActButton :disabled="forWhom === ''" @act="keepFor">Keep</ActButton>
       </template>
       <ElButton text @click="emit('usual')">{{ isNew ? 'Discard' : 'As usual' }}</ElButton>
     </div>

@@ -61,8 +61,6 @@ const props = defineProps<{
   pouring: boolean;
   /** Whether the jug is only assumed: nothing is counted out of it. */
   assumed: boolean;
-  /** The field that refuses what was typed into it; null where none does. */
-  unheard: string | null;
   format: AmountFormat;
 }>();
 const emit = defineEmits<{
@@ -173,7 +171,6 @@ useIntersectionObserver(
       <ActButton
         v-else
         primary
-        :refused="unheard"
         :disabled="!enough || solution.concentrateG <= 0"
         :doing="pouring"
         @act="emit('pour')"

@@ -29,7 +29,7 @@ const versions = useDrinkVersions(
   computed(() => view.value === 'versions'),
 );
 const session = useSession();
-const { firstRefused } = useRefusals();
+useRefusals();
 const { drinks, notice } = useStores();
 /** How many drinks of the usual menu nobody has kept yet. */
 const menuIsUsual = computed(() => (session.can('brews') ? drinks.usual.length : 0));
@@ -109,7 +109,6 @@ useKeys({ n: startNew });
         v-if="view === 'pour' && outcome"
         v-bind="outcome"
         :assumed="jugs.isAssumed"
-        :unheard="firstRefused"
         @aim="page.aim"
         @apply="page.applyRemedy"
         @adjust="hand.adjust"

@@ -23,7 +23,7 @@ import { QUESTIONS, useSetUp } from './useSetUp.ts';
 const page = useSetUp();
 const { at, coffee, vessel, shop, drinks } = page;
 const format = useAmountFormat();
-const { firstRefused } = useRefusals();
+useRefusals();
 
 const HEADS = [
   'Which coffee?',
@@ -68,6 +68,7 @@ async function answer(): Promise<void> {
         <TextRow
           label="Name"
           name="Name of the coffee"
+          live
           placeholder="as it stands on the bag"
           :value="coffee.name"
           @change="coffee = { ...coffee, name: $event }"
@@ -90,6 +91,7 @@ async function answer(): Promise<void> {
         <TextRow
           label="Name"
           name="Name of the vessel"
+          live
           placeholder="Tall jar"
           :value="vessel.name"
           @change="vessel = { ...vessel, name: $event }"
@@ -144,16 +146,9 @@ async function answer(): Promise<void> {
       </ul>
     </form>
     <div class="do">
-      <ActButton
-        primary
-        :refused="firstRefused"
-        :disabled="untold !== ''"
-        :doing="page.doing.value"
-        @act="answer"
-        >{{
-          untold || (question === 'menu' ? `Keep these ${drinks.usual.length}` : 'Next')
-        }}</ActButton
-      >
+      <ActButton primary :disabled="untold !== ''" :doing="page.doing.value" @act="answer">{{
+        untold || (question === 'menu' ? `Keep these ${drinks.usual.length}` : 'Next')
+      }}</ActButton>
       <ElButton @click="page.next()">Leave it out</ElButton>
       <ElButton text @click="page.leave">Go on another time</ElButton>
     </div>

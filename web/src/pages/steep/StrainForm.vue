@@ -163,7 +163,6 @@ const startMs = computed(() => Date.parse(props.startedAt));
       </ElPopconfirm>
       <ActButton
         v-else
-        :refused="firstRefused"
         :disabled="asked !== null"
         :primary="due"
         :doing="busy"

@@ -1,0 +1,172 @@
+import type { Page } from '@playwright/test';
+import { expect, freshTest, test } from './lido.ts';
+
+const field = (page: Page, name: string) => page.getByRole('textbox', { name, exact: true });
+async function fill(page: Page, name: string, text: string): Promise<void> {
+  await field(page, name).fill(text);
+  await field(page, name).press('Enter');
+}
+const choose = async (page: Page, name: string, option: RegExp): Promise<void> => {
+  await page.getByRole('combobox', { name, exact: true }).click();
+  await page.getByRole('option', { name: option }).click();
+};
+
+freshTest.describe('from nothing', () => {
+  freshTest('a stranger’s first drink is right after one touch', async ({ page, lido }) => {
+    await page.goto(lido.url);
+    await page.getByRole('link', { name: /^Pour/ }).click();
+    const drink = page.getByRole('region', { name: 'This drink' });
+    // By hand at 3.5 %: 85 mL of concentrate, 117 of water and 150 g of ice are 1.4 % after 4 min.
+    await expect(drink).toContainText('1.40');
+    await expect(drink.getByRole('listitem').filter({ hasText: 'Concentrate' })).toContainText('85');
+    // Two more make it exact: how strong it is.
+    await fill(page, 'Strength of the concentrate', '2.6 %');
+    await expect(drink).toContainText('1.40');
+    await expect(drink.getByRole('button', { name: /^Pour/ })).toHaveCount(0);
+    await page.getByRole('button', { name: 'Keep these 6' }).click();
+    await expect(page.getByRole('status').filter({ hasText: 'shop’s menu now' })).toBeVisible();
+  });
+
+  freshTest('last night’s batch goes in as it was, and comes out as it did', async ({ page, lido }) => {
+    await page.goto(lido.url);
+    await expect(page.getByText('Assumed:')).toContainText('a usual coffee');
+    await page.getByRole('button', { name: 'dark', exact: true }).click();
+    await page.getByRole('button', { name: 'yesterday 18:00' }).click();
+    await expect(page.getByText(/Began Fri 18:00: it has steeped for/)).toBeVisible();
+    await page.getByRole('button', { name: 'It is steeping' }).click();
+    await expect(page).toHaveURL(/\/steep$/);
+    const batch = page.getByRole('listitem').filter({ hasText: 'Any vessel' });
+    await expect(batch).toContainText('Fri 18:00');
+    await expect(batch.getByRole('button', { name: 'Say what came out' })).toBeDisabled();
+    // Refused, it keeps its text, and nothing is written in its place.
+    await fill(page, 'Came out', '480 bushels');
+    await expect(batch.getByRole('button', { name: /Mend “Came out” first/ })).toBeDisabled();
+    await expect(field(page, 'Came out')).toHaveValue('480 bushels');
+    await fill(page, 'Came out', '2480 mL');
+    await batch.getByRole('button', { name: 'Strain it' }).click();
+    await page.getByRole('button', { name: 'Yes, that is how it was' }).click();
+    await expect(page).toHaveURL(/\/jugs$/);
+    await expect(page.getByRole('listitem').filter({ hasText: 'A usual dark roast' })).toContainText(
+      '2.48',
+    );
+  });
+
+  freshTest('a jug from elsewhere is thinned by 250 mL', async ({ page, lido }) => {
+    await page.goto(`${lido.url}/jugs/new`);
+    await fill(page, 'Concentrate to water at which it tastes right', '1 to 2');
+    await fill(page, 'How much is in it', '1 L');
+    await page.getByRole('button', { name: 'Put it on hand' }).click();
+    const jug = page.getByRole('listitem').filter({ hasText: 'Jug from elsewhere' });
+    // A cup of 1.15 to 1.45 % at 1 to 2 is 3.43 to 4.32 %; 3.87 in the middle.
+    await expect(jug).toContainText('3.87');
+    await jug.getByRole('link', { name: 'Read, thin, blend' }).click();
+    await page.getByRole('button', { name: 'Add water' }).click();
+    await fill(page, 'Water added', '250 mL');
+    await page.getByRole('button', { name: /of water are in/ }).click();
+    // 1 L of 3.87 % is 1015 g: 39.3 g of solids in 1265 g.
+    await expect(page.getByText('Strength (TDS), by the balance')).toBeVisible();
+    await expect(page.getByText('3.11').first()).toBeVisible();
+    // It was 200: the entry stays, and another says so.
+    await page.getByRole('button', { name: /Correct: water added/ }).click();
+    await fill(page, 'What the amount really was', '200 g');
+    await fill(page, 'Why it is corrected', 'misread');
+    await page.getByRole('button', { name: 'Correct it' }).click();
+    await expect(page.getByRole('cell', { name: 'misread' })).toBeVisible();
+    await expect(page.getByText('3.23').first()).toBeVisible();
+  });
+
+  freshTest('five questions come back to where they stopped', async ({ page, lido }) => {
+    await page.goto(lido.url);
+    await page.getByRole('link', { name: 'Make it exact in five questions' }).click();
+    await fill(page, 'Name of the coffee', 'Sea wall');
+    await page.getByRole('button', { name: 'Next' }).click();
+    await expect(page.getByRole('heading', { name: 'What does it steep in?' })).toBeVisible();
+    await page.reload();
+    await fill(page, 'Name of the vessel', 'Tall jar');
+    await fill(page, 'Holds to the brim', '6 L');
+    await page.getByRole('button', { name: 'Next' }).click();
+    await page.getByRole('button', { name: 'Leave it out' }).click();
+    await fill(page, 'Opens', '7');
+    await page.getByRole('button', { name: 'Next' }).click();
+    await page.getByRole('button', { name: 'Leave out With tonic' }).click();
+    await page.getByRole('button', { name: 'Keep these 5' }).click();
+    await expect(page).toHaveURL(/\/plan$/);
+    const choices = page.getByRole('form', { name: 'Choices' });
+    await expect(choices).toContainText('Sea wall');
+    await expect(choices).toContainText('Tall jar');
+    await expect(page.getByRole('link', { name: /^Pour/ })).toContainText('5 drinks');
+  });
+});
+
+test('one strain fills three jugs, and what does not fit says so', async ({ page, lido }) => {
+  await page.goto(`${lido.url}/steep`);
+  const batch = page.getByRole('listitem').filter({ hasText: 'Sat 08:10' });
+  await fill(page, 'Came out', '2.4 L');
+  await expect(batch.getByText(/It takes 2\.00.L/)).toBeVisible();
+  await fill(page, 'Came out', '1.2 L');
+  await batch.getByRole('button', { name: 'Into one more jug' }).click();
+  await fill(page, 'Came out into jug 2', '800 g');
+  await batch.getByRole('button', { name: 'Into one more jug' }).click();
+  await fill(page, 'Came out into jug 3', '480 mL');
+  await page.reload();
+  await expect(field(page, 'Came out into jug 3')).toHaveValue(/480/);
+  await batch.getByRole('button', { name: /^Strain 2\.4\d/ }).click();
+  await expect(page).toHaveURL(/\/jugs$/);
+  await expect(page.getByRole('listitem').filter({ hasText: 'Slack Tide' })).toHaveCount(4);
+});
+
+test('coffee takes the rest, and two thirds of the glass are that', async ({ page, lido }) => {
+  await page.goto(`${lido.url}/pour`);
+  await page.getByRole('button', { name: 'What is in it' }).click();
+  await choose(page, 'Target', /coffee takes the rest/);
+  await page.getByRole('button', { name: 'Pour it' }).click();
+  const drink = page.getByRole('region', { name: 'This drink' });
+  await expect(drink.getByRole('listitem').filter({ hasText: 'Water' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'What is in it' }).click();
+  await choose(page, 'Target', /a share of the glass/);
+  await fill(page, 'Share of the glass that is concentrate', '2/3');
+  await expect(field(page, 'Share of the glass that is concentrate')).toHaveValue(/67/);
+});
+
+test('start, reload, start again: each is one batch, on two tablets and through a kill', async ({
+  page,
+  lido,
+  context,
+}) => {
+  await page.goto(lido.url);
+  await fill(page, 'Coffee in', '300 g');
+  await choose(page, 'Vessel', /Wide jar/);
+  const other = await context.newPage();
+  await other.goto(lido.url);
+  await page.getByRole('button', { name: 'Start this steep' }).dblclick();
+  await expect(page.getByRole('link', { name: /^Steep/ })).toContainText('3 steeping');
+  // The started plan is gone from both, and what is there now is another one.
+  await page.goto(lido.url);
+  await expect(field(page, 'Coffee in')).toHaveValue(/850/);
+  await lido.kill();
+  await lido.start();
+  await page.reload();
+  await expect(field(page, 'Coffee in')).toHaveValue(/850/);
+  await fill(page, 'Coffee in', '250 g');
+  await choose(page, 'Vessel', /Pitcher/);
+  await page.getByRole('button', { name: 'Start this steep' }).click();
+  await expect(page.getByRole('link', { name: /^Steep/ })).toContainText('4 steeping');
+  await other.reload();
+  await expect(other.getByRole('link', { name: /^Steep/ })).toContainText('4 steeping');
+  await expect(field(other, 'Coffee in')).toHaveValue(/850/);
+});
+
+test('a vessel in use says until when, and a plan that is too much is refused at its field', async ({
+  page,
+  lido,
+}) => {
+  await page.goto(lido.url);
+  await choose(page, 'Vessel', /Bag bucket/);
+  await expect(page.getByText(/Holds Harbour Wall, dark until Sat 18:40/)).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Start this steep' })).toBeDisabled();
+  await page.getByRole('button', { name: 'Other tall jar 6 L' }).click();
+  await expect(page.getByRole('button', { name: 'Start this steep' })).toBeEnabled();
+  await fill(page, 'Coffee in', '1000 L');
+  await expect(page.getByRole('button', { name: 'Mend “Coffee in” first' })).toBeDisabled();
+  await expect(field(page, 'Coffee in')).toHaveValue('1000 L');
+});
