@@ -57,11 +57,11 @@ test('ready by a time works backwards, and a strain when nobody is in offers way
 }) => {
   await page.goto(`${lido.url}/plan`);
   const clock = page.getByRole('region', { name: 'On the clock' });
-  await clock.getByLabel('Ready by').fill('2026-06-14T10:00');
-  await expect(clock.getByLabel('Start')).toHaveValue('2026-06-13T15:20');
+  await clock.getByLabel('Ready by').fill('tomorrow 10:00');
+  await expect(clock.getByLabel('Start')).toHaveValue('Sat 15:20');
   await expect(clock).toContainText('strain Sun 09:20');
   await expect(clock).not.toContainText('nobody in');
-  await clock.getByLabel('Ready by').fill('2026-06-14T03:00');
+  await clock.getByLabel('Ready by').fill('tomorrow 3 am');
   await expect(clock).toContainText('strain Sun 02:20, nobody in');
   await clock.getByRole('button', { name: /^start Sat 12:05/ }).click();
   await expect(clock).not.toContainText('nobody in');
@@ -127,7 +127,7 @@ test('the batch sheet prints on one page, in black', async ({ page, lido }) => {
   expect(pdf.match(/\/Type\s*\/Page\b/g)).toHaveLength(1);
   await page.emulateMedia({ media: 'print' });
   const sheet = page.locator('.sheet');
-  await expect(sheet).toContainText('Slack Tide, natural, Tall jar 6 L');
+  await expect(sheet).toContainText('Slack Tide, natural, Other tall jar 6 L');
   await expect(sheet).toContainText('850');
   await expect(page.getByRole('button', { name: 'Start this steep' })).toBeHidden();
 });
@@ -146,7 +146,7 @@ test('the bench measures in steps, scoops and bags, and scales the whole batch',
   await expect(coffee).toHaveValue(/1000\sg/);
   await expect(page.getByRole('textbox', { name: 'Ratio' })).toHaveValue('1 : 5.0');
   await page.getByRole('button', { name: 'doubled' }).click();
-  await expect(page.getByText('Split over 3 of Tall jar 6 L')).toBeVisible();
+  await expect(page.getByText('Split over 3 of Other tall jar 6 L')).toBeVisible();
   await page.getByRole('button', { name: 'halved' }).click();
   await expect(coffee).toHaveValue(/1000\sg/);
 });

@@ -118,6 +118,7 @@ test('a weak jug, and the menu after it', async ({ page, lido }) => {
   // Brought up by the stronger jug, the menu is in reach again.
   await page.goto(`${lido.url}/jugs/lido-jug-1`);
   const blend = page.getByRole('region', { name: 'Blend it with another jug' });
+  await page.getByRole('button', { name: 'Blend', exact: true }).click();
   await fill(page, 'Strength of the blend', '2.4 %');
   await expect(blend).toContainText('In reach again');
   await blend.getByRole('button', { name: /^Add .* of Jug 2/ }).click();
@@ -138,7 +139,7 @@ test('the menu follows wet ice, and can be looked at from a batch that still ste
   await pick(page, 'Ice today', /^all ice at 0/);
   await expect(page.getByRole('group', { name: /The glass, to scale/ })).toContainText('0\u2009°C');
   expect(Number(await concentrate.getAttribute('aria-valuenow'))).toBeGreaterThanOrEqual(usual);
-  await page.getByRole('link', { name: 'Whole menu' }).click();
+  await page.getByRole('link', { name: 'Menu', exact: true }).click();
   await expect(page.getByText(/Saltstep Lido café · .* · all ice at 0/)).toBeVisible();
   await pick(page, 'From', /^Batch of/);
   await expect(page.getByRole('heading', { level: 1 })).toContainText('from the batch of');

@@ -96,7 +96,9 @@ export function useStrain(batch: Readonly<Ref<Batch>>) {
 
   async function strain(): Promise<boolean> {
     doing.value = true;
+    // Once it is strained another batch is open, or none.
     const of = batch.value;
+    const whole = format.value.volume(wholeMl.value);
     try {
       const { fills, strengthFrac: read, strainedMs } = told.value;
       const request: StrainBatchRequest = {
@@ -113,7 +115,7 @@ export function useStrain(batch: Readonly<Ref<Batch>>) {
       const into = fills.length === 1 ? 'in a jug' : `in ${fills.length} jugs`;
       notice.say({
         tone: 'done',
-        text: `${of.coffeeName} is ${into}: ${format.value.volume(wholeMl.value)}.`,
+        text: `${of.coffeeName} is ${into}: ${whole}.`,
       });
       forget(of.id);
       return true;
