@@ -8,6 +8,9 @@ const PAGES = [
   'steep',
   'jugs',
   'jugs/lido-jug-2',
+  'jugs/new',
+  'pour/quick',
+  'set-up',
   'pour',
   'pour/menu',
   'pour/card',
@@ -19,6 +22,9 @@ const PAGES = [
   'sign-in',
   'label?jug=lido-jug-1',
 ];
+
+/** What is held in one hand. */
+const AT_THE_BENCH = ['pour', 'pour/quick', 'steep', 'jugs/lido-jug-2', 'jugs/new', 'plan'];
 
 /** What axe judges by colours. */
 const OF_COLOURS = ['color-contrast', 'link-in-text-block'];
@@ -41,7 +47,7 @@ for (const name of PAGES) {
   lookingTest(
     `${name}: nothing is cut off sideways at the sizes that it promises`,
     async ({ page, lido }) => {
-      const widths = name === 'pour' ? [1280, 768, 390] : [1280, 768];
+      const widths = AT_THE_BENCH.includes(name) ? [1280, 768, 390] : [1280, 768];
       for (const width of widths) {
         await page.setViewportSize({ width, height: width === 1280 ? 800 : 1024 });
         await page.goto(`${lido.url}/${name}`);

@@ -32,6 +32,10 @@ const picked = defineModel<T | null>({ required: true });
 }
 
 .tab {
+  flex-wrap: wrap;
+}
+
+.tab {
   gap: 4px;
 }
 

@@ -154,11 +154,16 @@ nav {
     grid-column: 1 / -1;
     grid-row: 2;
     min-height: 64px;
+    align-items: stretch;
     border-top: 1px solid var(--hairline);
   }
 
   .mark {
     min-height: 52px;
+  }
+
+  .station {
+    padding-block: 6px;
   }
 
   .end {

@@ -52,70 +52,76 @@ const signed = ({ kind, massG, countedG }: JugEntry, write: (massG: number) => s
 <template>
   <section aria-labelledby="ledger">
     <h2 id="ledger">Ledger</h2>
-    <table>
-      <thead class="visually-hidden">
-        <tr>
-          <th scope="col">When</th>
-          <th scope="col">What</th>
-          <th scope="col">Amount</th>
-          <th scope="col">Strength from then on</th>
-          <th scope="col">Note</th>
-          <th scope="col">Who</th>
-          <th scope="col">Take back or correct</th>
-        </tr>
-      </thead>
-      <tbody>
-        <template v-for="entry in entries.slice(0, 40)" :key="entry.id">
-          <tr :class="{ undone: entry.undone, corrected: entry.corrected }">
-            <td class="figures">{{ clockTime({ at: new Date(entry.at), zone }) }}</td>
-            <td>
-              {{ KINDS[entry.kind] }}<template v-if="entry.undone">, undone</template
-              ><template v-else-if="entry.corrected">, corrected</template>
-            </td>
-            <td class="figures amount">{{ signed(entry, format.mass) }}</td>
-            <td class="figures">
-              {{ entry.strengthFrac === null ? '' : format.percent(entry.strengthFrac) }}
-            </td>
-            <td class="soft">{{ entry.note }}</td>
-            <td class="soft">{{ entry.author === 'unsigned' ? '' : entry.author }}</td>
-            <td>
-              <ElButton
-                v-if="canBeUndone(entry)"
-                link
-                class="text-button"
-                :aria-label="`Take back: ${KINDS[entry.kind]} ${signed(entry, format.mass)}`"
-                @click="emit('undo', entry)"
-                >Take back</ElButton
-              >
-              <ElButton
-                v-if="mayCorrect && canBeCorrected(entry)"
-                link
-                class="text-button"
-                :aria-label="`Correct: ${KINDS[entry.kind]} ${signed(entry, format.mass)}`"
-                @click="correctingId = entry.id"
-                >Correct</ElButton
-              >
-            </td>
+    <div class="sideways">
+      <table>
+        <thead class="visually-hidden">
+          <tr>
+            <th scope="col">When</th>
+            <th scope="col">What</th>
+            <th scope="col">Amount</th>
+            <th scope="col">Strength from then on</th>
+            <th scope="col">Note</th>
+            <th scope="col">Who</th>
+            <th scope="col">Take back or correct</th>
           </tr>
-          <tr v-if="correctingId === entry.id">
-            <td colspan="7">
-              <CorrectRow
-                :entry
-                :g-per-ml
-                :doing
-                :format
-                @correct="correct(entry, $event)"
-                @leave="correctingId = null"
-              />
-            </td>
-          </tr>
-        </template>
-      </tbody>
-    </table>
+        </thead>
+        <tbody>
+          <template v-for="entry in entries.slice(0, 40)" :key="entry.id">
+            <tr :class="{ undone: entry.undone, corrected: entry.corrected }">
+              <td class="figures">{{ clockTime({ at: new Date(entry.at), zone }) }}</td>
+              <td>
+                {{ KINDS[entry.kind] }}<template v-if="entry.undone">, undone</template
+                ><template v-else-if="entry.corrected">, corrected</template>
+              </td>
+              <td class="figures amount">{{ signed(entry, format.mass) }}</td>
+              <td class="figures">
+                {{ entry.strengthFrac === null ? '' : format.percent(entry.strengthFrac) }}
+              </td>
+              <td class="soft">{{ entry.note }}</td>
+              <td class="soft">{{ entry.author === 'unsigned' ? '' : entry.author }}</td>
+              <td>
+                <ElButton
+                  v-if="canBeUndone(entry)"
+                  link
+                  class="text-button"
+                  :aria-label="`Take back: ${KINDS[entry.kind]} ${signed(entry, format.mass)}`"
+                  @click="emit('undo', entry)"
+                  >Take back</ElButton
+                >
+                <ElButton
+                  v-if="mayCorrect && canBeCorrected(entry)"
+                  link
+                  class="text-button"
+                  :aria-label="`Correct: ${KINDS[entry.kind]} ${signed(entry, format.mass)}`"
+                  @click="correctingId = entry.id"
+                  >Correct</ElButton
+                >
+              </td>
+            </tr>
+            <tr v-if="correctingId === entry.id">
+              <td colspan="7">
+                <CorrectRow
+                  :entry
+                  :g-per-ml
+                  :doing
+                  :format
+                  @correct="correct(entry, $event)"
+                  @leave="correctingId = null"
+                />
+              </td>
+            </tr>
+          </template>
+        </tbody>
+      </table>
+    </div>
   </section>
 </template>
 
 <style scoped>
+.sideways {
+  overflow-x: auto;
+}
+
 td {
   border-bottom: 1px solid var(--hairline);
   padding: 5px 14px 5px 0;

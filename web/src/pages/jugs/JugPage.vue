@@ -359,6 +359,7 @@ const afterMl = (massG: number, strengthFrac: number): string =>
 <style scoped>
 .page {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 16px;
   max-width: 1240px;
   padding: 18px 24px;
@@ -379,7 +380,8 @@ header {
 
 @media (max-width: 860px) {
   header {
-    grid-template-columns: 92px 1fr;
+    grid-template-columns: 92px minmax(0, 1fr);
+    gap: 8px 18px;
   }
 
   .cards {
