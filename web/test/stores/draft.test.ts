@@ -74,6 +74,17 @@ describe('useDraft', () => {
     expect(drafts.conflict?.solution.status).to.equal('out_of_reach');
   });
 
+  it('refuses at its field what would be more than a batch holds', () => {
+    const before = drafts.plan;
+    drafts.setAmount('waterG', 400_000);
+    expect(drafts.plan).to.equal(before);
+    expect(drafts.conflict?.solution).to.include({
+      status: 'too_much',
+      of: 'doseG',
+      mostG: 50_000,
+    });
+  });
+
   it('keeps the amounts as they are when a choice makes the targets impossible', () => {
     drafts.setAmount('strengthFrac', 0.08);
     const { doseG, waterG } = drafts.plan;
@@ -92,13 +103,24 @@ describe('useDraft', () => {
 
   it('begins a new plan by the shop’s defaults', () => {
     drafts.setAmount('doseG', 500);
+    drafts.change({
+      vesselId: 'small-jar',
+      waterC: 40,
+      filtration: { method: 'press', rinseG: 90 },
+    });
+    drafts.commit({ startAt: '2026-06-12T17:00:00.000Z' });
     drafts.restart();
     expect(drafts.plan).to.include({
       grind: 'coarse',
       doseG: 850,
       waterG: 4250,
       coffeeId: 'slack-tide',
+      vesselId: 'tall-jar',
+      waterC: 12,
     });
+    // Nothing of the one before is in it.
+    expect(drafts.draft.startAt).to.equal(null);
+    expect(drafts.plan.filtration).to.deep.equal({ method: 'drain', rinseG: 0 });
     expect(drafts.plan.steep).to.deep.equal([{ place: 'fridge', hours: 18, tempC: 4 }]);
   });
 
@@ -170,6 +192,44 @@ describe('useDraft', () => {
       drafts.settle('theirs');
       expect(drafts.plan.doseG).to.equal(600);
       expect(drafts.draft).to.include({ version: 4, unsaved: false });
+    });
+
+    it('is another one, under an identity of its own, where it was started meanwhile', async () => {
+      const { id } = drafts.draft;
+      const started = { detail: 'This plan is started.', code: 'already_exists', status: 409 };
+      browser.answer(saving(() => ({ status: 409, body: started })));
+      drafts.setAmount('doseG', 700);
+      await wait(SAVED_BY_MS);
+      expect(drafts.draft.id).not.to.equal(id);
+      expect(drafts.draft).to.include({ version: 0, unsaved: true });
+      expect(drafts.plan.doseG).to.equal(700);
+    });
+
+    it('is gone from this tablet too once another one started it', async () => {
+      browser.answer(
+        saving((body) => ({
+          status: 200,
+          body: { ...(body as object), id: drafts.draft.id, version: 1, savedAt: SAVED_AT },
+        })),
+      );
+      drafts.setAmount('doseG', 700);
+      await wait(SAVED_BY_MS);
+      const { id } = drafts.draft;
+      browser.answer(lidoShelf);
+      await drafts.load();
+      expect(drafts.draft.id).not.to.equal(id);
+      expect(drafts.plan.doseG).to.equal(850);
+    });
+
+    it('says why where the server refuses it, and does not send it again and again', async () => {
+      const refused = { detail: 'The water is too much.', code: 'bad_body', status: 400 };
+      browser.answer(saving(() => ({ status: 400, body: refused })));
+      drafts.setAmount('doseG', 700);
+      await wait(SAVED_BY_MS);
+      expect([drafts.saving, drafts.refusal]).to.deep.equal(['refused', 'The water is too much.']);
+      const before = saves().length;
+      await wait(SAVED_BY_MS);
+      expect(saves()).to.have.length(before);
     });
 
     it('stays unsaved, and says so, while no server answers', async () => {

@@ -1,0 +1,76 @@
+import type { Batch } from '@ratio/core/batch';
+import { expect } from 'chai';
+import { ref } from 'vue';
+import { useStrain } from '../../../src/pages/steep/useStrain.ts';
+import { useNotice } from '../../../src/stores/notice.ts';
+import { installBrowser, type Handler } from '../../browser.ts';
+import { batchOf, jugOf } from '../../documents.ts';
+import { withApp } from '../../withApp.ts';
+
+describe('useStrain', () => {
+  let browser: ReturnType<typeof installBrowser>;
+  before(() => {
+    browser = installBrowser();
+  });
+  const open = (answer: Handler = () => ({ status: 200, body: batchOf({ status: 'strained' }) })) =>
+    withApp({
+      browser,
+      path: '/steep',
+      jugs: [jugOf({ vesselId: 'jug-1' })],
+      answers: (request) => (request.path.endsWith('/strain') ? answer(request) : null),
+      use: () => {
+        const batch = ref<Batch>(batchOf());
+        return { batch, ...useStrain(batch), notice: useNotice() };
+      },
+    });
+
+  it('offers the jugs that are empty, and takes nothing for what came out', async () => {
+    const { free, told } = await open();
+    expect(free.value.map(({ id }) => id)).to.deep.equal(['jug-2', 'jug-3', 'jug-4']);
+    expect(told.value.fills[0]).to.include({ vesselId: 'jug-2', amount: null });
+    expect(told.value).to.include({ strengthFrac: null, strainedMs: null });
+  });
+
+  it('says what early and late do, by the hours that it had', async () => {
+    const { change, timingText, timing, predicted } = await open();
+    // 07:40 now, planned to 08:10.
+    expect(timingText.value).to.match(/^30.min early: /);
+    const planned = predicted.value.strengthFrac;
+    change({ strainedMs: Date.parse('2026-06-12T13:40:00Z') });
+    expect(timingText.value).to.match(/^17.h 30.min early: \d\.\d.% instead of \d\.\d.%\.$/);
+    expect(timing.value.isFarOff).to.equal(true);
+    expect(predicted.value.strengthFrac).to.be.below(0.6 * planned);
+  });
+
+  it('says what does not fit, and sends each amount as it was seen', async () => {
+    const { setFill, addFill, wrongOf, told, strain } = await open();
+    setFill(0, { vesselId: 'jug-3', amount: 1900, seenAs: 'volume' });
+    expect(wrongOf(told.value.fills[0]!)).to.match(/takes 1\.50.L: 40\d.mL do not fit/);
+    setFill(0, { amount: 1400 });
+    expect(wrongOf(told.value.fills[0]!)).to.equal('');
+    addFill();
+    setFill(1, { vesselId: 'other', amount: 480, seenAs: 'mass' });
+    const [a, b] = told.value.fills;
+    expect(await strain()).to.equal(true);
+    const sent = browser.asked.find(({ method }) => method === 'POST')!;
+    expect(sent.body).to.deep.equal({
+      jugs: [
+        { jugId: a!.jugId, vesselId: 'jug-3', volumeMl: 1400 },
+        { jugId: b!.jugId, massG: 480 },
+      ],
+    });
+    // What was told of it is done with.
+    expect(told.value.fills[0]!.amount).to.equal(null);
+  });
+
+  it('keeps what was told where the server refuses it, and tells it anew', async () => {
+    const detail = 'Jug 2 still holds Jug 2.';
+    const { setFill, told, strain, notice } = await open(() => ({ status: 409, body: { detail } }));
+    setFill(0, { amount: 900 });
+    const { jugId } = told.value.fills[0]!;
+    expect(await strain()).to.equal(false);
+    expect(notice.shown?.text).to.equal(detail);
+    expect(told.value.fills[0]!.amount).to.equal(900);
+    expect(told.value.fills[0]!.jugId).not.to.equal(jugId);
+  });
+});
