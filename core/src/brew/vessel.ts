@@ -69,27 +69,36 @@ export const vesselTakesMl = ({ markMl, brimMl }: Pick<Vessel, 'markMl' | 'brimM
 /** Identity of whatever vessel is at hand: one that is large enough, of which there are always more. */
 export const ANY_VESSEL_ID = 'any-vessel';
 
+/** As most jars are, not quite twice as high as wide. */
+const SLIM = 1.9;
+
+/**
+ * A jar of which only the size is told.
+ *
+ * @param input.brimMl to the brim, mL, above 0
+ */
+export const jarOf = (input: Pick<Vessel, 'id' | 'version' | 'name' | 'brimMl'>): Vessel => ({
+  ...input,
+  heightMm: Math.round(SLIM * Math.cbrt((4 * 1000 * input.brimMl) / (SLIM * Math.PI))),
+  kind: 'jar',
+  shaken: false,
+  bagHoldsG: null,
+  fitsFridge: true,
+  use: 'steep',
+  tareG: null,
+  markMl: null,
+});
+
 /**
  * A vessel for whoever has told of none: as large as a slurry and its headspace take.
  *
  * @param slurryMl water and wet grounds together, mL, above 0
  */
-export const anyVessel = (slurryMl: number): Vessel => {
-  // A little more than the headspace, so that it is never tight.
-  const brimMl = Math.min(200_000, (1.02 * slurryMl) / (1 - CONSTANTS.headspaceFrac.value));
-  return {
+export const anyVessel = (slurryMl: number): Vessel =>
+  jarOf({
     id: ANY_VESSEL_ID,
     version: 1,
     name: 'Any vessel',
-    brimMl,
-    // Not quite twice as high as wide.
-    heightMm: 1.9 * Math.cbrt((4 * 1000 * brimMl) / (1.9 * Math.PI)),
-    kind: 'jar',
-    shaken: false,
-    bagHoldsG: null,
-    fitsFridge: true,
-    use: 'steep',
-    tareG: null,
-    markMl: null,
-  };
-};
+    // A little more than the headspace, so that it is never tight.
+    brimMl: Math.min(200_000, (1.02 * slurryMl) / (1 - CONSTANTS.headspaceFrac.value)),
+  });

@@ -24,7 +24,7 @@ import { useOutbox } from './outbox.ts';
 import { useShop } from './shop.ts';
 
 const EMPTY_G = 1;
-export const ABOUT_ID = 'about';
+const ABOUT_ID = 'about';
 /** A usual concentrate: 1 to 5, overnight (common practice). */
 const ABOUT_FRAC = 0.035;
 const jugsSchema = z.array(jugSchema);

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { readTime } from '@ratio/core/calendar';
-import { ElButton, ElInput } from 'element-plus';
-import { computed, ref, useId } from 'vue';
+import { ElButton } from 'element-plus';
+import { computed, ref } from 'vue';
 import { clockTime, fromNow } from '../../format/formatClock.ts';
-import { useRefusal } from './refusals.ts';
+import TypedField from './TypedField.vue';
 
-/** A time as one would say it: "yesterday 17:30", "Sat 6:10", "2 h ago". A wrong entry changes nothing. */
+/** A time as one would say it: "yesterday 17:30", "Sat 6:10", "2 h ago". */
 const props = defineProps<{
   label: string;
   /** ms since 1970 UTC; null for now. */
@@ -22,68 +22,42 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ change: [atMs: number | null] }>();
 
-const id = useId();
-const typed = ref<string | null>(null);
-const wrong = ref('');
-useRefusal({ id, label: () => props.label, isRefused: computed(() => wrong.value !== '') });
-
+const field = ref<{ clear: () => void } | null>(null);
 const at = computed(() => (props.atMs === null ? props.now : new Date(props.atMs)));
 const written = computed(() => {
   const clock = clockTime({ at: at.value, zone: props.zone });
   return props.atMs === null ? `now, ${clock}` : clock;
 });
-const shown = computed(() => typed.value ?? written.value);
 const hint = computed(() => (props.atMs === null ? '' : fromNow({ at: at.value, now: props.now })));
 
-function take(text: string): void {
-  if (text.trim().toLowerCase().startsWith('now')) {
-    wrong.value = '';
-    return emit('change', null);
-  }
-  const { now, zone, looks, min, max } = props;
-  const found = readTime({ text, nowMs: now.getTime(), zone, looks });
-  if (!found.ok) return void (wrong.value = found.message);
-  if (min && found.atMs < min.ms) return void (wrong.value = min.text);
-  if (max && found.atMs > max.ms) return void (wrong.value = max.text);
-  wrong.value = '';
-  emit('change', found.atMs);
-}
+const isNow = (text: string): boolean => text.trim().toLowerCase().startsWith('now');
+const read = (text: string) =>
+  readTime({ text, nowMs: props.now.getTime(), zone: props.zone, looks: props.looks });
 
-function input(text: string): void {
-  typed.value = text;
-  take(text);
+function complaintOf(text: string): string {
+  if (isNow(text)) return '';
+  const found = read(text);
+  if (!found.ok) return found.message;
+  const { min, max } = props;
+  if (min && found.atMs < min.ms) return min.text;
+  return max && found.atMs > max.ms ? max.text : '';
+}
+function take(text: string): void {
+  const found = read(text);
+  if (isNow(text)) emit('change', null);
+  else if (found.ok) emit('change', found.atMs);
 }
 function tap(text: string): void {
-  typed.value = null;
+  field.value?.clear();
   take(text);
-}
-function leave(): void {
-  if (wrong.value === '') typed.value = null;
-}
-function key(event: KeyboardEvent | Event): void {
-  if (!(event instanceof KeyboardEvent)) return;
-  if (event.key === 'Enter') leave();
-  if (event.key !== 'Escape') return;
-  typed.value = null;
-  wrong.value = '';
 }
 </script>
 
 <template>
-  <div class="time bare">
-    <ElInput
-      :model-value="shown"
-      :aria-label="label"
-      :aria-invalid="wrong !== ''"
-      :aria-describedby="wrong === '' ? undefined : `${id}-wrong`"
-      autocomplete="off"
-      @update:model-value="input"
-      @keydown="key"
-      @blur="leave"
-      @focus="($event.target as HTMLInputElement).select()"
-    />
-    <p v-if="wrong !== ''" :id="`${id}-wrong`" class="due fine" role="alert">{{ wrong }}</p>
-    <p v-else-if="hint !== ''" class="soft fine">{{ hint }}</p>
+  <div class="time">
+    <TypedField ref="field" :label :written :complaint-of @typed="take">
+      <p v-if="hint !== ''" class="soft fine">{{ hint }}</p>
+    </TypedField>
     <p v-if="taps && taps.length > 0" class="taps">
       <ElButton v-for="text in taps" :key="text" link type="primary" @click="tap(text)">{{
         text

@@ -1,4 +1,4 @@
-import type { Vessel } from '@ratio/core/brew';
+import { jarOf } from '@ratio/core/brew';
 import { ROASTS, USUAL_COFFEES, type Coffee } from '@ratio/core/coffee';
 import type { Shop } from '@ratio/core/shop';
 import { computed, ref } from 'vue';
@@ -10,8 +10,6 @@ import { useStores } from '../../stores/useStores.ts';
 
 /** What is asked, one after another. */
 export const QUESTIONS = ['coffee', 'vessel', 'steep', 'hours', 'menu'] as const;
-
-const VESSEL = { heightMm: 1.9, mmPerRoot: 93 } as const;
 
 /** Five questions that make a fresh shop exact; each answer is kept as it is given. */
 export function useSetUp() {
@@ -62,21 +60,7 @@ export function useSetUp() {
   const saveVessel = () =>
     next(async () => {
       const { name, brimMl } = vessel.value;
-      const told: Vessel = {
-        id: newId(),
-        version: 0,
-        name,
-        brimMl: brimMl!,
-        // As most jars are, not quite twice as high as wide.
-        heightMm: Math.round(VESSEL.heightMm * VESSEL.mmPerRoot * Math.cbrt(brimMl! / 1000)),
-        kind: 'jar',
-        shaken: false,
-        bagHoldsG: null,
-        fitsFridge: true,
-        use: 'steep',
-        tareG: null,
-        markMl: null,
-      };
+      const told = jarOf({ id: newId(), version: 0, name, brimMl: brimMl! });
       await shelf.documents.vessels.save(told);
       vessel.value = { name: '', brimMl: null };
     });

@@ -1,4 +1,4 @@
-import type { Vessel } from '@ratio/core/brew';
+import { jarOf, type Vessel } from '@ratio/core/brew';
 import type { Coffee } from '@ratio/core/coffee';
 import { CONSTANTS } from '@ratio/core/constants';
 import type { Shop } from '@ratio/core/shop';
@@ -20,18 +20,14 @@ const newCoffee = (roastedOn: string): Coffee => ({
   looseDensityGPerMl: null,
 });
 const newVessel = (use: Vessel['use']): Vessel => ({
-  id: newId(),
-  version: 0,
-  name: use === 'jug' ? 'New jug' : 'New jar',
-  brimMl: use === 'jug' ? 2000 : 3000,
-  heightMm: use === 'jug' ? 250 : 220,
+  ...jarOf({
+    id: newId(),
+    version: 0,
+    name: use === 'jug' ? 'New jug' : 'New jar',
+    brimMl: use === 'jug' ? 2000 : 3000,
+  }),
   kind: use === 'jug' ? 'pitcher' : 'jar',
-  shaken: false,
-  bagHoldsG: null,
-  fitsFridge: true,
   use,
-  tareG: null,
-  markMl: null,
 });
 
 /** Changes of the shelf, each saved as it is made, each with an undo. */
