@@ -15,19 +15,7 @@ interface Shot {
 const SHOTS: readonly Shot[] = [
   { name: 'plan', path: '/plan' },
   { name: 'plan-upright', path: '/plan', width: 768, height: 1024 },
-  {
-    name: 'plan-compare',
-    path: '/plan',
-    before: async (page) => {
-      await page.getByRole('button', { name: 'Keep to compare' }).click();
-      await page.getByRole('textbox', { name: 'Ratio' }).fill('1:8');
-      await page.getByRole('textbox', { name: 'Ratio' }).blur();
-      await page.getByRole('button', { name: 'Keep to compare' }).click();
-      await page.getByRole('textbox', { name: 'Strength wanted' }).fill('3 %');
-      await page.getByRole('textbox', { name: 'Strength wanted' }).blur();
-      await page.getByRole('table', { name: 'Compared' }).scrollIntoViewIfNeeded();
-    },
-  },
+  { name: 'quick-phone', path: '/pour/quick', width: 390, height: 844 },
   {
     name: 'plan-why',
     path: '/plan',
