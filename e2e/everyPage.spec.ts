@@ -1,27 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, lookingTest, test } from './lido.ts';
-
-const PAGES = [
-  'plan',
-  'plan/recipe',
-  'plan/samples',
-  'steep',
-  'jugs',
-  'jugs/lido-jug-2',
-  'jugs/new',
-  'pour/quick',
-  'set-up',
-  'pour',
-  'pour/menu',
-  'pour/card',
-  'shelf',
-  'shelf/house-recipes',
-  'shelf/ingredients',
-  'shelf/people',
-  'shelf/backups',
-  'sign-in',
-  'label?jug=lido-jug-1',
-];
+import { PAGES } from './pages.ts';
 
 /** What is held in one hand. */
 const AT_THE_BENCH = ['pour', 'pour/quick', 'steep', 'jugs/lido-jug-2', 'jugs/new', 'plan'];
@@ -91,7 +70,9 @@ test('keys reach everything: find a drink, list the keys, begin a new plan', asy
   await page.goto(`${lido.url}/jugs`);
   await expect(page.getByRole('heading', { name: 'Concentrate on hand' })).toBeVisible();
   await page.keyboard.press('/');
-  await page.getByRole('textbox', { name: 'Find anything' }).fill('coco drink');
+  // At once, before the finder stands.
+  await page.keyboard.type('coco drink');
+  await expect(page.getByRole('textbox', { name: 'Find anything' })).toHaveValue('coco drink');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('region', { name: 'This drink' })).toContainText('Coconut cove');
   await page.keyboard.press('?');

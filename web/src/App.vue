@@ -1,9 +1,7 @@
 <script setup lang="ts">
 import type { Role } from '@ratio/core/shop';
-import { computed, ref } from 'vue';
+import { computed, defineAsyncComponent, ref } from 'vue';
 import { RouterLink, RouterView, useRoute, useRouter } from 'vue-router';
-import FinderDialog from './components/navigation/FinderDialog.vue';
-import KeysHelp from './components/navigation/KeysHelp.vue';
 import NoticeBar from './components/navigation/NoticeBar.vue';
 import SetAsideStrip from './components/navigation/SetAsideStrip.vue';
 import StateStrip from './components/navigation/StateStrip.vue';
@@ -13,14 +11,18 @@ import { useChanges } from './composables/useChanges.ts';
 import { useFinder } from './composables/useFinder.ts';
 import { useKeys } from './composables/useKeys.ts';
 import { useLine } from './composables/useLine.ts';
+import { useTypedAhead } from './composables/useTypedAhead.ts';
 import { useStateStrip } from './composables/useStateStrip.ts';
 import { useStart } from './composables/useStart.ts';
 import { useDraft } from './stores/draft.ts';
 import { useNotice } from './stores/notice.ts';
-import SignInPage from './pages/people/SignInPage.vue';
 import { useSession } from './stores/session.ts';
 import { useSetAside } from './stores/setAside.ts';
 import { useSettings } from './stores/settings.ts';
+
+const FinderDialog = defineAsyncComponent(() => import('./components/navigation/FinderDialog.vue'));
+const KeysHelp = defineAsyncComponent(() => import('./components/navigation/KeysHelp.vue'));
+const SignInPage = defineAsyncComponent(() => import('./pages/people/SignInPage.vue'));
 
 /** Pages whose `n` makes one of what they hold. */
 const STARTS_ITS_OWN = ['/pour', '/shelf/house-recipes', '/shelf/ingredients'];
@@ -51,6 +53,12 @@ async function signedIn(): Promise<void> {
 }
 const help = ref(false);
 const finding = ref(false);
+function find(): void {
+  sought.value = '';
+  finding.value = true;
+}
+// What is typed before the finder stands is for it all the same.
+useTypedAhead({ waits: finding, text: sought });
 const to = (path: string) => () => void router.push(path);
 
 useKeys({
@@ -59,7 +67,7 @@ useKeys({
   '3': to('/jugs'),
   '4': to('/pour'),
   '?': () => (help.value = true),
-  '/': () => (finding.value = true),
+  '/': find,
   n: () => {
     if (STARTS_ITS_OWN.includes(router.currentRoute.value.path)) return;
     drafts.restart();
@@ -76,7 +84,7 @@ useKeys({
     :who
     :shelf="session.can('brews')"
     @help="help = true"
-    @find="finding = true"
+    @find="find"
     @theme="settings.toggleTheme"
     @units="settings.toggleUnits"
   />
@@ -101,8 +109,8 @@ useKeys({
     </div>
   </main>
   <NoticeBar :notice="notices.shown" @undo="notices.undo" @close="notices.dismiss" />
-  <KeysHelp v-model="help" />
-  <FinderDialog v-model="finding" v-model:sought="sought" :found @go="go" />
+  <KeysHelp v-if="help" v-model="help" />
+  <FinderDialog v-if="finding" v-model="finding" v-model:sought="sought" :found @go="go" />
 </template>
 
 <style scoped>

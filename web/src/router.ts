@@ -1,67 +1,126 @@
 import { createRouter, createWebHistory } from 'vue-router';
-import JugPage from './pages/jugs/JugPage.vue';
-import JugsPage from './pages/jugs/JugsPage.vue';
-import NewJugPage from './pages/jugs/NewJugPage.vue';
-import LabelPage from './pages/label/LabelPage.vue';
-import PlanPage from './pages/plan/PlanPage.vue';
-import CardPage from './pages/pour/CardPage.vue';
-import MenuPage from './pages/pour/MenuPage.vue';
-import PourPage from './pages/pour/PourPage.vue';
-import QuickPage from './pages/quick/QuickPage.vue';
-import BackupsPage from './pages/backups/BackupsPage.vue';
-import PeoplePage from './pages/people/PeoplePage.vue';
-import SetUpPage from './pages/setUp/SetUpPage.vue';
-import SignInPage from './pages/people/SignInPage.vue';
-import IngredientsPage from './pages/ingredients/IngredientsPage.vue';
-import HouseRecipesPage from './pages/houseRecipes/HouseRecipesPage.vue';
-import SamplesPage from './pages/samples/SamplesPage.vue';
-import ShelfPage from './pages/shelf/ShelfPage.vue';
-import SteepPage from './pages/steep/SteepPage.vue';
-import RecipeReaderPage from './pages/recipeText/RecipeReaderPage.vue';
 
 export const router = createRouter({
   history: createWebHistory(),
   scrollBehavior: (_to, _from, saved) => saved ?? { top: 0 },
   routes: [
     { path: '/', redirect: '/plan' },
-    { path: '/plan', component: PlanPage, meta: { title: 'Plan' } },
-    { path: '/plan/recipe', component: RecipeReaderPage, meta: { title: 'Recipes' } },
+    {
+      path: '/plan',
+      component: () => import('./pages/plan/PlanPage.vue'),
+      meta: { title: 'Plan' },
+    },
+    {
+      path: '/plan/recipe',
+      component: () => import('./pages/recipeText/RecipeReaderPage.vue'),
+      meta: { title: 'Recipes' },
+    },
     {
       path: '/plan/samples',
-      component: SamplesPage,
+      component: () => import('./pages/samples/SamplesPage.vue'),
       meta: { title: 'Small jars', least: 'brews' },
     },
-    { path: '/steep', component: SteepPage, meta: { title: 'Steep' } },
-    { path: '/jugs', component: JugsPage, meta: { title: 'Jugs' } },
+    {
+      path: '/steep',
+      component: () => import('./pages/steep/SteepPage.vue'),
+      meta: { title: 'Steep' },
+    },
+    {
+      path: '/jugs',
+      component: () => import('./pages/jugs/JugsPage.vue'),
+      meta: { title: 'Jugs' },
+    },
     {
       path: '/jugs/new',
-      component: NewJugPage,
+      component: () => import('./pages/jugs/NewJugPage.vue'),
       meta: { title: 'A jug from elsewhere', least: 'brews' },
     },
-    { path: '/jugs/:id', component: JugPage, meta: { title: 'One jug' } },
-    { path: '/pour', component: PourPage, meta: { title: 'Pour' } },
-    { path: '/pour/quick', component: QuickPage, meta: { title: 'Quick dilution' } },
-    { path: '/pour/menu', component: MenuPage, meta: { title: 'The menu' } },
-    { path: '/pour/card', component: CardPage, meta: { title: 'Build card' } },
+    {
+      path: '/jugs/:id',
+      component: () => import('./pages/jugs/JugPage.vue'),
+      meta: { title: 'One jug' },
+    },
+    {
+      path: '/pour',
+      component: () => import('./pages/pour/PourPage.vue'),
+      meta: { title: 'Pour' },
+    },
+    {
+      path: '/pour/quick',
+      component: () => import('./pages/quick/QuickPage.vue'),
+      meta: { title: 'Quick dilution' },
+    },
+    {
+      path: '/pour/menu',
+      component: () => import('./pages/pour/MenuPage.vue'),
+      meta: { title: 'The menu' },
+    },
+    {
+      path: '/pour/card',
+      component: () => import('./pages/pour/CardPage.vue'),
+      meta: { title: 'Build card' },
+    },
     {
       path: '/shelf/house-recipes',
-      component: HouseRecipesPage,
+      component: () => import('./pages/houseRecipes/HouseRecipesPage.vue'),
       meta: { title: 'House recipes', least: 'brews' },
     },
     {
       path: '/shelf/ingredients',
-      component: IngredientsPage,
+      component: () => import('./pages/ingredients/IngredientsPage.vue'),
       meta: { title: 'Ingredients', least: 'brews' },
     },
-    { path: '/label', component: LabelPage, meta: { title: 'Label' } },
-    { path: '/shelf', component: ShelfPage, meta: { title: 'Shelf', least: 'brews' } },
-    { path: '/shelf/people', component: PeoplePage, meta: { title: 'People', least: 'leads' } },
-    { path: '/shelf/backups', component: BackupsPage, meta: { title: 'Backups', least: 'leads' } },
-    { path: '/set-up', component: SetUpPage, meta: { title: 'Set up', least: 'leads' } },
-    { path: '/sign-in', component: SignInPage, meta: { title: 'Sign in' } },
+    {
+      path: '/label',
+      component: () => import('./pages/label/LabelPage.vue'),
+      meta: { title: 'Label' },
+    },
+    {
+      path: '/shelf',
+      component: () => import('./pages/shelf/ShelfPage.vue'),
+      meta: { title: 'Shelf', least: 'brews' },
+    },
+    {
+      path: '/shelf/people',
+      component: () => import('./pages/people/PeoplePage.vue'),
+      meta: { title: 'People', least: 'leads' },
+    },
+    {
+      path: '/shelf/backups',
+      component: () => import('./pages/backups/BackupsPage.vue'),
+      meta: { title: 'Backups', least: 'leads' },
+    },
+    {
+      path: '/set-up',
+      component: () => import('./pages/setUp/SetUpPage.vue'),
+      meta: { title: 'Set up', least: 'leads' },
+    },
+    {
+      path: '/sign-in',
+      component: () => import('./pages/people/SignInPage.vue'),
+      meta: { title: 'Sign in' },
+    },
     { path: '/:rest(.*)*', redirect: '/plan' },
   ],
 });
 router.afterEach(({ meta }) => {
   document.title = `${String(meta['title'])} · Ratio`;
 });
+
+/** Fetches the pages that are not open yet, one after another, while nothing else is to be done. */
+export function fetchAhead(): void {
+  const waiting = router
+    .getRoutes()
+    .map(({ components }) => components?.['default'])
+    .filter((load): load is () => Promise<unknown> => typeof load === 'function');
+  const idle = window.requestIdleCallback?.bind(window) ?? ((work) => setTimeout(work, 500));
+  const next = (): void => {
+    const load = waiting.shift();
+    // One that does not come is asked for again when it is opened.
+    if (load)
+      void load()
+        .catch(() => undefined)
+        .finally(() => idle(next));
+  };
+  idle(next);
+}

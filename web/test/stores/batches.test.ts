@@ -1,8 +1,10 @@
 import { expect } from 'chai';
 import { createPinia, setActivePinia } from 'pinia';
 import { useBatches } from '../../src/stores/batches.ts';
-import { installBrowser } from '../browser.ts';
+import { useShop } from '../../src/stores/shop.ts';
+import { installBrowser, type Handler } from '../browser.ts';
 import { batchOf } from '../documents.ts';
+import { lidoShelf } from '../lidoShelf.ts';
 
 describe('useBatches', () => {
   let browser: ReturnType<typeof installBrowser>;
@@ -43,6 +45,42 @@ describe('useBatches', () => {
       method: 'POST',
       version: '"3"',
       body: request,
+    });
+  });
+
+  describe('while the server is away', () => {
+    const away: Handler = (request) =>
+      request.method === 'POST' ? { status: 0, body: null } : lidoShelf(request);
+    async function open() {
+      browser.storage.clear();
+      browser.answer(away);
+      setActivePinia(createPinia());
+      await useShop().load();
+      return useBatches();
+    }
+
+    it('are there as soon as they are started, with what they lead to', async () => {
+      const batches = await open();
+      const { plan } = batchOf();
+      const startedAt = '2026-06-12T16:00:00.000Z';
+      expect(await batches.start({ id: 'kept', plan, startedAt }, 'Slack Tide')).to.equal(null);
+      const [kept] = batches.steeping;
+      expect(kept).to.include({ id: 'kept', version: 0, startedAt, status: 'steeping' });
+      expect(kept!.predicted.strengthFrac).to.be.above(0.02);
+      expect(batches.inVessel(plan.vesselId, plan, Date.parse(startedAt))?.id).to.equal('kept');
+    });
+
+    it('steep no more once they are strained', async () => {
+      const batches = await open();
+      browser.answer((request) =>
+        request.path === '/api/batches' && request.method === 'GET'
+          ? { status: 200, body: [batchOf()] }
+          : away(request),
+      );
+      await batches.load();
+      expect(batches.steeping).to.have.length(1);
+      await batches.strain(batchOf(), { jugs: [{ jugId: 'j', massG: 500 }] });
+      expect(batches.steeping).to.deep.equal([]);
     });
   });
 });

@@ -235,6 +235,11 @@ const SLIM = { tumbler: 2.05, highball: 2.7, mug: 1.05, carafe: 1.7 };
 </template>
 
 <style scoped>
+/* A label may stand out of its frame; nothing else is there. */
+.drawing {
+  overflow: visible;
+}
+
 .drawing {
   display: block;
   width: 100%;

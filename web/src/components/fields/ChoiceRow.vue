@@ -34,10 +34,8 @@ defineProps<{ label: string; note?: string | undefined }>();
 }
 
 .note {
-  overflow: hidden;
+  line-height: 1.25;
   text-align: right;
-  text-overflow: ellipsis;
-  white-space: nowrap;
 }
 
 .field {

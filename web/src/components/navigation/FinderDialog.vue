@@ -39,7 +39,6 @@ function key(event: KeyboardEvent | Event): void {
 
 const input = ref<InstanceType<typeof ElInput> | null>(null);
 async function focus(): Promise<void> {
-  sought.value = '';
   await nextTick();
   input.value?.focus();
 }

@@ -112,4 +112,14 @@ li {
 .inputs > .el-button {
   margin-top: 8px;
 }
+
+@media (max-width: 560px) {
+  li {
+    grid-template-columns: minmax(0, 1fr) 84px 36px;
+  }
+
+  li > :first-child {
+    grid-column: 1 / -1;
+  }
+}
 </style>

@@ -78,6 +78,7 @@ useRefusals();
 
 .row {
   display: flex;
+  flex-wrap: wrap;
   margin-top: 6px;
   align-items: center;
   gap: 10px;
@@ -96,7 +97,8 @@ useRefusals();
 }
 
 .row :deep(.el-input__inner) {
-  font-size: var(--t18);
+  min-width: 64px;
+  font-size: var(--t15);
 }
 
 .row > .el-button {
@@ -105,5 +107,9 @@ useRefusals();
 
 .row > :deep(.amount) {
   width: 90px;
+}
+
+.row :deep(.el-select) {
+  min-width: 110px;
 }
 </style>

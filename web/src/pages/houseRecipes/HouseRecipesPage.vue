@@ -134,6 +134,16 @@ h1 {
   }
 }
 
+@media (max-width: 640px) {
+  .recipes {
+    grid-template-columns: minmax(0, 1fr);
+  }
+
+  .list {
+    border-right: 0;
+  }
+}
+
 @media print {
   .recipes {
     grid-template-columns: 1fr 1fr;

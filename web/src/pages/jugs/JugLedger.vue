@@ -118,10 +118,6 @@ const signed = ({ kind, massG, countedG }: JugEntry, write: (massG: number) => s
 </template>
 
 <style scoped>
-.sideways {
-  overflow-x: auto;
-}
-
 td {
   border-bottom: 1px solid var(--hairline);
   padding: 5px 14px 5px 0;

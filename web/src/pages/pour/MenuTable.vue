@@ -119,6 +119,7 @@ tbody th a {
 }
 
 .rungs {
+  min-width: 150px;
   width: 180px;
 }
 

@@ -99,6 +99,7 @@ const print = (): void => window.print();
 <style scoped>
 .page {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 20px;
   max-width: 1160px;
 }

@@ -105,5 +105,15 @@ const PART = percentKind({ step: 0.05, min: 0, max: 1, decimals: 0 });
   .coffee {
     grid-template-columns: repeat(4, minmax(0, 1fr));
   }
+
+  .coffee :deep(.el-input__inner) {
+    font-size: var(--t15);
+  }
+}
+
+@media (max-width: 560px) {
+  .coffee {
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+  }
 }
 </style>

@@ -217,6 +217,10 @@ const addFilter = (kind: Shop['filters'][number]['kind']): void =>
   margin-top: 10px;
 }
 
+.filter :deep(.el-input__inner) {
+  font-size: var(--t15);
+}
+
 .filter {
   display: grid;
 }

@@ -1,0 +1,29 @@
+import { expect, lookingTest } from './lido.ts';
+import { misfits } from './misfits.ts';
+import { PAGES } from './pages.ts';
+
+const SIZES = [
+  { width: 1280, height: 800 },
+  { width: 768, height: 1024 },
+  { width: 390, height: 844 },
+];
+
+for (const name of PAGES)
+  lookingTest(
+    `${name}: every text stands clear, at every size, in both systems`,
+    async ({ page, lido }) => {
+      const wrong: string[] = [];
+      for (const units of ['metric', 'us'])
+        for (const size of SIZES) {
+          await page.setViewportSize(size);
+          await page.goto(`${lido.url}/${name}`);
+          await expect(page.locator('main h1').first()).toBeAttached();
+          if (units === 'us') await page.getByRole('button', { name: /^Units: metric/ }).click();
+          await expect(page.getByRole('link', { name: /^Jugs/ })).toContainText('3 jugs');
+          await page.evaluate(() => document.fonts.ready);
+          for (const one of await misfits(page)) wrong.push(`${size.width} px, ${units}: ${one}`);
+          if (units === 'us') await page.getByRole('button', { name: /^Units: us/ }).click();
+        }
+      expect(wrong).toEqual([]);
+    },
+  );

@@ -1,0 +1,87 @@
+import type { Page } from '@playwright/test';
+
+/**
+ * Texts of a page that do not stand as they should: beyond the window, cut by something around them, or
+ * over another text.
+ *
+ * @returns a line for each, with the text
+ */
+export const misfits = (page: Page): Promise<string[]> =>
+  page.evaluate(() => {
+    const SLACK_PX = 2;
+    interface Standing {
+      readonly text: string;
+      readonly box: DOMRect;
+      readonly parent: Element;
+    }
+    const found: Standing[] = [];
+    const wrong: string[] = [];
+
+    const isShown = (element: Element): boolean =>
+      element.checkVisibility({ opacityProperty: true, visibilityProperty: true }) &&
+      element.closest('.visually-hidden, .skip, [aria-hidden="true"] .sheet, .sheet') === null;
+    const scrolls = (overflow: string): boolean => overflow === 'auto' || overflow === 'scroll';
+
+    /** What is around a text and does not let it out, from the inside outwards. */
+    function cutBy({ box, parent }: Standing): string | null {
+      for (let around: Element | null = parent; around; around = around.parentElement) {
+        const { overflowX, overflowY, position } = getComputedStyle(around);
+        if (scrolls(overflowX)) return null;
+        const frame = around.getBoundingClientRect();
+        const clips = (overflow: string) => overflow === 'hidden' || overflow === 'clip';
+        if (
+          clips(overflowX) &&
+          (box.right > frame.right + SLACK_PX || box.left < frame.left - SLACK_PX)
+        )
+          return `sideways by ${around.className || around.tagName}`;
+        if (
+          clips(overflowY) &&
+          !(around instanceof SVGElement) &&
+          (box.bottom > frame.bottom + SLACK_PX || box.top < frame.top - SLACK_PX)
+        )
+          return `in height by ${around.className || around.tagName}`;
+        if (position === 'fixed') return null;
+      }
+      if (box.right > innerWidth + SLACK_PX || box.left < -SLACK_PX) return 'by the window';
+      return null;
+    }
+
+    const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+    for (let node = walker.nextNode(); node; node = walker.nextNode()) {
+      const text = node.textContent?.trim() ?? '';
+      const parent = node.parentElement;
+      if (text === '' || !parent || !isShown(parent)) continue;
+      const range = document.createRange();
+      range.selectNodeContents(node);
+      for (const box of range.getClientRects())
+        if (box.width > 1 && box.height > 1) found.push({ text, box, parent });
+    }
+    for (const input of document.querySelectorAll('input')) {
+      if (!isShown(input) || input.type !== 'text') continue;
+      if (input.scrollWidth > input.clientWidth + SLACK_PX && input.value !== '')
+        wrong.push(`“${input.value}” is cut by its field, ${input.getAttribute('aria-label')}`);
+    }
+    for (const one of found) {
+      const by = cutBy(one);
+      if (by !== null) wrong.push(`“${one.text.slice(0, 60)}” is cut ${by}`);
+    }
+    /** A sticky foot lies over what scrolls below it. */
+    const isOnTop = (element: Element): boolean => {
+      for (let around: Element | null = element; around; around = around.parentElement)
+        if (['sticky', 'fixed'].includes(getComputedStyle(around).position)) return true;
+      return false;
+    };
+    const still = found.filter(({ parent }) => !isOnTop(parent));
+    still.forEach((a, i) => {
+      for (const b of still.slice(i + 1)) {
+        if (a.parent === b.parent || a.parent.contains(b.parent) || b.parent.contains(a.parent))
+          continue;
+        const wide = Math.min(a.box.right, b.box.right) - Math.max(a.box.left, b.box.left);
+        const high = Math.min(a.box.bottom, b.box.bottom) - Math.max(a.box.top, b.box.top);
+        // Boxes of lines are higher than their letters.
+        if (wide > SLACK_PX && high > 0.4 * Math.min(a.box.height, b.box.height))
+          wrong.push(`“${a.text.slice(0, 40)}” lies over “${b.text.slice(0, 40)}”`);
+      }
+    });
+    return [...new Set(wrong)];
+  });

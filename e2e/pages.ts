@@ -1,0 +1,22 @@
+/** Every page, by its address. */
+export const PAGES = [
+  'plan',
+  'plan/recipe',
+  'plan/samples',
+  'steep',
+  'jugs',
+  'jugs/lido-jug-2',
+  'jugs/new',
+  'pour/quick',
+  'set-up',
+  'pour',
+  'pour/menu',
+  'pour/card',
+  'shelf',
+  'shelf/house-recipes',
+  'shelf/ingredients',
+  'shelf/people',
+  'shelf/backups',
+  'sign-in',
+  'label?jug=lido-jug-1',
+];
