@@ -78,6 +78,13 @@ freshTest.describe('from nothing', () => {
     await page.getByRole('button', { name: 'Correct it' }).click();
     await expect(page.getByRole('cell', { name: 'misread' })).toBeVisible();
     await expect(page.getByText('3.23').first()).toBeVisible();
+    // Poured by hand.
+    await page.getByRole('button', { name: 'Draw off', exact: true }).click();
+    await fill(page, 'How much is drawn off', '2 L');
+    await expect(page.getByRole('button', { name: /Mend/ })).toBeDisabled();
+    await fill(page, 'How much is drawn off', '480 mL');
+    await page.getByRole('button', { name: /^Draw off 480/ }).click();
+    await expect(page.getByRole('cell', { name: 'drawn off', exact: true })).toBeVisible();
   });
 
   freshTest('five questions come back to where they stopped', async ({ page, lido }) => {

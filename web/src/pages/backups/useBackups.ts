@@ -1,5 +1,5 @@
-import { useTimeoutPoll } from '@vueuse/core';
-import { onMounted, ref, shallowRef } from 'vue';
+import { tryOnMounted, useTimeoutPoll } from '@vueuse/core';
+import { ref, shallowRef } from 'vue';
 import { z } from 'zod';
 import { ask, sentenceOf, Unreachable } from '../../api/client.ts';
 import { useNotice } from '../../stores/notice.ts';
@@ -47,7 +47,7 @@ export function useBackups() {
     ASK_AGAIN_MS,
     { immediate: false },
   );
-  onMounted(() => void load().catch(() => undefined));
+  tryOnMounted(() => void load().catch(() => undefined));
 
   return {
     backups,

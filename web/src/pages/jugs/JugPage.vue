@@ -27,7 +27,7 @@ import { useJugBench } from './useJugBench.ts';
 const bench = useJugBench();
 const { jug, entries, others, other, shelf, jugs, menus } = bench;
 const { readFrac, thinFrac, blendFrac, stretchG, thin, blend, stretch } = bench;
-const { waterG, water, countedG, discardG, discardReason } = bench;
+const { waterG, water, drawnG, drawnFor, countedG, discardG, discardReason } = bench;
 const format = useAmountFormat();
 const WATER_G_PER_ML = waterDensityGPerMl(4);
 const session = useSession();
@@ -46,6 +46,7 @@ const VIEWS = [
   { value: 'thin', text: 'To a strength', least: 'brews' },
   { value: 'blend', text: 'Blend', least: 'brews' },
   { value: 'stretch', text: 'Stretch', least: 'brews' },
+  { value: 'draw', text: 'Draw off', least: 'pours' },
   { value: 'count', text: 'Count', least: 'pours' },
   { value: 'discard', text: 'Discard', least: 'pours' },
 ] as const;
@@ -55,7 +56,7 @@ const views = computed(() =>
     ({ value, least }) =>
       session.can(least) &&
       (value !== 'blend' || others.value.length > 0) &&
-      (!jug.value?.onGrounds || ['count', 'discard'].includes(value)),
+      (!jug.value?.onGrounds || ['draw', 'count', 'discard'].includes(value)),
   ),
 );
 const view = ref<View | null>(session.can('brews') && !jug.value?.onGrounds ? 'read' : 'count');
@@ -258,6 +259,52 @@ const afterMl = (massG: number, strengthFrac: number): string =>
           :value="waterG === null ? null : waterG / WATER_G_PER_ML"
           :kind="pouredKind(format, { step: 10, min: 1, max: 200000, gPerMl: WATER_G_PER_ML })"
           @change="(volumeMl) => (waterG = volumeMl * WATER_G_PER_ML)"
+        />
+      </BalanceCard>
+      <BalanceCard
+        v-if="view === 'draw'"
+        title="Draw off"
+        reason="What was poured by hand, as it was seen."
+        :balance="null"
+        :worked="
+          drawnG === null
+            ? `${format.mass(m)} are in it.`
+            : `${format.mass(m)} − ${format.mass(drawnG)} = ${format.mass(m - drawnG)} left, ${afterMl(m - drawnG, c)}`
+        "
+        menu=""
+        :action="drawnG === null ? 'Say how much' : `Draw off ${afterMl(drawnG, c)}`"
+        :disabled="drawnG === null"
+        :doing="bench.doing.value"
+        @act="
+          bench.enter(
+            { kind: 'poured', massG: drawnG!, note: drawnFor },
+            `${jug.label}: ${afterMl(drawnG!, c)} drawn off.`,
+          )
+        "
+      >
+        <AmountRow
+          label="How much, mL or g"
+          name="How much is drawn off"
+          placeholder="480 mL"
+          :value="drawnG === null ? null : drawnG / gPerMl"
+          :kind="
+            pouredKind(format, {
+              step: 10,
+              min: 1,
+              max: m / gPerMl,
+              gPerMl,
+              limitText: `No more than the ${level} that are in it.`,
+            })
+          "
+          @change="(volumeMl) => (drawnG = volumeMl * gPerMl)"
+        />
+        <TextRow
+          label="For"
+          name="What it is drawn off for"
+          live
+          placeholder="staff, a tasting"
+          :value="drawnFor"
+          @change="drawnFor = $event"
         />
       </BalanceCard>
       <BalanceCard

@@ -21,6 +21,8 @@ export function useJugBench() {
   const stretchG = ref(0);
   /** What somebody has said that they add, count, throw away; null before they have. */
   const waterG = ref<number | null>(null);
+  const drawnG = ref<number | null>(null);
+  const drawnFor = ref('');
   const countedG = ref<number | null>(null);
   const discardG = ref<number | null>(null);
   const discardReason = ref('');
@@ -43,6 +45,8 @@ export function useJugBench() {
       thinFrac.value = rounded(strengthFrac * THINNER, STEP_FRAC);
       stretchG.value = rounded(onHandG * STRETCHED, STEP_G);
       waterG.value = null;
+      drawnG.value = null;
+      drawnFor.value = '';
       countedG.value = null;
       discardG.value = null;
       discardReason.value = '';
@@ -89,6 +93,8 @@ export function useJugBench() {
     ...bench,
     waterG,
     water,
+    drawnG,
+    drawnFor,
     countedG,
     discardG,
     discardReason,

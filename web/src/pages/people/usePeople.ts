@@ -8,7 +8,8 @@ import {
   type Role,
   type SavePersonRequest,
 } from '@ratio/core/shop';
-import { onMounted, ref, shallowRef } from 'vue';
+import { tryOnMounted } from '@vueuse/core';
+import { ref, shallowRef } from 'vue';
 import { z } from 'zod';
 import { ask, newId, sentenceOf } from '../../api/client.ts';
 import { useNotice } from '../../stores/notice.ts';
@@ -48,7 +49,7 @@ export function usePeople() {
       busy.value = false;
     }
   }
-  onMounted(() => {
+  tryOnMounted(() => {
     load().catch((error: unknown) => notice.say({ tone: 'wrong', text: sentenceOf(error) }));
   });
 
