@@ -145,8 +145,8 @@ test('the bench measures in steps, scoops and bags, and scales the whole batch',
   await page.getByRole('button', { name: /× cotton bag, large/ }).click();
   await expect(coffee).toHaveValue(/1000\sg/);
   await expect(page.getByRole('textbox', { name: 'Ratio' })).toHaveValue('1 : 5.0');
-  await page.getByRole('button', { name: 'doubled' }).click();
+  await page.getByRole('button', { name: /^Doubled/ }).click();
   await expect(page.getByText('Split over 3 of Other tall jar 6 L')).toBeVisible();
-  await page.getByRole('button', { name: 'halved' }).click();
+  await page.getByRole('button', { name: /^Halved/ }).click();
   await expect(coffee).toHaveValue(/1000\sg/);
 });

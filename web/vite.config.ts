@@ -19,6 +19,19 @@ export default defineConfig({
     }),
   ],
   worker: { format: 'es' },
-  build: { target: 'es2022', chunkSizeWarningLimit: 1000, assetsInlineLimit: 0 },
+  build: {
+    target: 'es2022',
+    assetsInlineLimit: 0,
+    rolldownOptions: {
+      output: {
+        codeSplitting: {
+          groups: [
+            // Before any schema is made Zod is told not to probe for eval: in a chunk of its own.
+            { name: 'withoutEval', test: /withoutEval|node_modules\/zod\// },
+          ],
+        },
+      },
+    },
+  },
   server: { proxy: { '/api': `http://127.0.0.1:${process.env['RATIO_PORT'] ?? 4870}` } },
 });

@@ -1,70 +1,51 @@
 <script setup lang="ts">
-import PickButtons from '../../components/fields/PickButtons.vue';
-import type { Alternative } from './useExtras.ts';
+import { ElButton } from 'element-plus';
+import type { Alternative, Suggestion } from './useExtras.ts';
 
-/** Small things that the bench asks of a plan. */
+/** What could be done with a plan, each with its effect; and when it is nearly done. */
 defineProps<{
-  rounded: string;
-  /** The coffee in whole scoops and bags. */
-  measured: readonly { text: string }[];
+  suggestions: readonly Suggestion[];
   split: string;
   nearlyDone: string;
   byDay: string;
   compareWith: Alternative | null;
 }>();
 const emit = defineEmits<{
-  round: [];
-  measure: [i: number];
-  scale: [factor: number];
+  take: [key: string];
   compareWith: [which: Alternative | null];
   why: [number: 'level' | 'retained'];
 }>();
-
-const ALTERNATIVES: readonly { value: Alternative; text: string }[] = [
-  { value: 'coarser', text: 'coarser' },
-  { value: 'finer', text: 'finer' },
-  { value: 'elsewhere', text: 'in the other place' },
-];
+const DRAWN: readonly string[] = ['coarser', 'finer', 'elsewhere'];
 </script>
 
 <template>
   <div class="extras">
     <p v-if="split" class="due">{{ split }}</p>
     <p v-if="byDay">{{ byDay }}</p>
-    <p>
-      {{ nearlyDone }} Compare with
-      <PickButtons
-        label="Compare with"
-        look="link"
-        :options="ALTERNATIVES"
-        :model-value="compareWith"
-        @update:model-value="emit('compareWith', compareWith === $event ? null : $event)"
-      />
-    </p>
-    <p>
-      <button v-if="rounded" type="button" class="text-button" @click="emit('round')">
-        {{ rounded }}
-      </button>
-      Round the coffee to
-      <button
-        v-for="(one, i) in measured"
-        :key="one.text"
-        type="button"
-        class="text-button"
-        @click="emit('measure', i)"
-      >
-        {{ one.text }}
-      </button>
-    </p>
-    <p>
-      The whole batch
-      <button type="button" class="text-button" @click="emit('scale', 0.5)">halved</button>
-      <button type="button" class="text-button" @click="emit('scale', 2)">doubled</button>
+    <p class="soft">{{ nearlyDone }}</p>
+    <ul aria-label="What could be done">
+      <li v-for="{ key, title, effect } in suggestions" :key="key">
+        <ElButton text :aria-label="`${title}: ${effect}`" @click="emit('take', key)">
+          <span class="title">{{ title }}</span>
+          <span class="figures effect">{{ effect }}</span>
+        </ElButton>
+        <ElButton
+          v-if="DRAWN.includes(key)"
+          link
+          type="primary"
+          :aria-pressed="compareWith === key"
+          :aria-label="`Compare: ${title}`"
+          @click="emit('compareWith', compareWith === key ? null : (key as Alternative))"
+          >{{ compareWith === key ? 'drawn' : 'draw' }}</ElButton
+        >
+      </li>
+    </ul>
+    <p class="soft">
       Why
-      <button type="button" class="text-button" @click="emit('why', 'level')">the level</button>
-      <button type="button" class="text-button" @click="emit('why', 'retained')">
-        what the grounds retain
-      </button>
+      <ElButton link type="primary" @click="emit('why', 'level')">the level</ElButton>
+      <ElButton link type="primary" @click="emit('why', 'retained')"
+        >what the grounds retain</ElButton
+      >
     </p>
   </div>
 </template>
@@ -72,7 +53,50 @@ const ALTERNATIVES: readonly { value: Alternative; text: string }[] = [
 <style scoped>
 .extras {
   padding: 2px 10px 6px;
+  font-size: var(--t13);
+}
+
+ul {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(168px, 1fr));
+  gap: 0 14px;
+  margin: 4px 0;
+}
+
+li {
+  display: flex;
+  align-items: center;
+  border-top: 1px solid var(--hairline);
+}
+
+li :deep(.el-button.is-text) {
+  flex: 1;
+  justify-content: flex-start;
+  height: auto;
+  min-height: var(--touch);
+  padding: 2px 0;
+  text-align: left;
+}
+
+li :deep(.el-button.is-text > span) {
+  display: grid;
+}
+
+.title {
+  color: var(--action);
+  font-size: var(--t13);
+}
+
+.effect {
   color: var(--ink-soft);
+  font-size: var(--t13);
+  font-weight: 400;
+}
+
+.extras :deep(.el-button.is-link) {
+  min-height: 32px;
+  margin: 0 6px 0 0;
+  padding: 0;
   font-size: var(--t13);
 }
 </style>

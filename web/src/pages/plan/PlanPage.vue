@@ -121,15 +121,12 @@ const refused = computed(() =>
         @hours="setHours"
       />
       <PlanExtras
-        :rounded="extras.rounded.value?.text ?? ''"
-        :measured="extras.measured.value"
+        :suggestions="extras.suggestions.value"
         :split="extras.split.value"
         :nearly-done="extras.nearlyDone.value"
         :by-day="extras.byDay.value"
         :compare-with="extras.compareWith.value"
-        @round="extras.round"
-        @measure="extras.measure"
-        @scale="extras.scale"
+        @take="extras.take"
         @compare-with="extras.compareWith.value = $event"
         @why="asked = $event"
       />

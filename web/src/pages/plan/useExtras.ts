@@ -23,6 +23,23 @@ import { horizonOf } from './usePlan.ts';
 /** Another choice for the same batch, drawn faintly for comparison. */
 export type Alternative = 'coarser' | 'finer' | 'elsewhere';
 
+/** Something that could be done with a plan, and what it does to it. */
+export interface Suggestion {
+  readonly key: string;
+  readonly title: string;
+  readonly effect: string;
+}
+const ALTERNATIVES: readonly { readonly key: Alternative; readonly title?: string }[] = [
+  { key: 'coarser', title: 'Coarser' },
+  { key: 'finer', title: 'Finer' },
+  { key: 'elsewhere' },
+];
+const SCALES = [
+  { key: 'halved', title: 'Halved', factor: 0.5 },
+  { key: 'doubled', title: 'Doubled', factor: 2 },
+] as const;
+const signed = (by: number): string => `${by < 0 ? '−' : '+'}${percentFigure(Math.abs(by))}`;
+
 const NEARLY_ALL = 0.9;
 const CONCENTRATE_FROM = STRENGTH_NAMES.find(({ name }) => name === 'strong')!.uptoFrac;
 
@@ -45,11 +62,7 @@ export function useExtras() {
   const rounded = computed(() => {
     const to = roundedToBench(plan.value);
     const isRound = to.doseG === plan.value.doseG && to.waterG === plan.value.waterG;
-    if (isRound) return null;
-    const [before, after] = [strengthOf(plan.value), strengthOf({ ...plan.value, ...to })];
-    if (before === null || after === null) return null;
-    const effect = `${percentFigure(before)} → ${percentText(after)}`;
-    return { ...to, text: `Round to ${mass(to.doseG)} and ${mass(to.waterG)}: ${effect}` };
+    return isRound ? null : to;
   });
   /** Scoops of the shop and its bags, where the coffee comes to about whole ones. */
   const measured = computed(() => {
@@ -65,7 +78,7 @@ export function useExtras() {
     return measures.map((measure) => {
       const { count, doseG, waterG } = roundedToMeasures({ ...plan.value, measure });
       const what = count === 1 ? measure.name : `× ${measure.name}`;
-      return { doseG, waterG, text: `${count} ${what}: ${mass(doseG)}` };
+      return { doseG, waterG, title: `${count} ${what}` };
     });
   });
   const split = computed(() => {
@@ -106,18 +119,67 @@ export function useExtras() {
     return `Strength by day, left on the grounds, %: ${days.join(', ')}.`;
   });
 
-  const comparedPlan = computed<Plan | null>(() => {
+  /** The same batch with another grind, or steeped in the other place; null where there is none. */
+  function alternative(which: Alternative): Plan | null {
     const at = GRIND_NAMES.indexOf(plan.value.grind);
-    const grind = compareWith.value === 'coarser' ? GRIND_NAMES[at - 1] : GRIND_NAMES[at + 1];
-    if (compareWith.value === null) return null;
-    if (compareWith.value !== 'elsewhere') return grind ? { ...plan.value, grind } : null;
+    const grind = which === 'coarser' ? GRIND_NAMES[at - 1] : GRIND_NAMES[at + 1];
+    if (which !== 'elsewhere') return grind ? { ...plan.value, grind } : null;
     const steep = plan.value.steep.map((piece) =>
       piece.place === 'fridge'
         ? { ...piece, place: 'counter' as const, tempC: shelf.shop?.roomC ?? 22 }
         : { ...piece, place: 'fridge' as const, tempC: shelf.shop?.fridgeC ?? 4 },
     );
     return { ...plan.value, steep };
+  }
+  const comparedPlan = computed<Plan | null>(() =>
+    compareWith.value === null ? null : alternative(compareWith.value),
+  );
+
+  /** What a change of the plan does to its strength: "3.61 %, +0.14". */
+  function effectOf(other: Plan): string {
+    const [before, after] = [strengthOf(plan.value), strengthOf(other)];
+    if (before === null || after === null) return '';
+    const by = after - before;
+    const off = Math.abs(by) < 5e-5 ? 'the same' : signed(by);
+    return `${percentText(after)}, ${off}`;
+  }
+  /** What could be done with this plan, each with what it does. */
+  const suggestions = computed<Suggestion[]>(() => {
+    const others = ALTERNATIVES.flatMap(({ key, title }) => {
+      const other = alternative(key);
+      const where = plan.value.steep[0]!.place === 'fridge' ? 'On the counter' : 'In the fridge';
+      return other ? [{ key, title: title ?? where, effect: effectOf(other) }] : [];
+    });
+    const whole = measured.value.map(({ doseG, waterG, title }, i) => ({
+      key: `measure-${i}`,
+      title,
+      effect: `${mass(doseG)}, ${effectOf({ ...plan.value, doseG, waterG }).split(',')[0]!}`,
+    }));
+    const round = rounded.value && {
+      key: 'round',
+      title: `Round to ${mass(rounded.value.doseG)}`,
+      effect: effectOf({ ...plan.value, ...rounded.value }),
+    };
+    const times = SCALES.map(({ key, title, factor }) => ({
+      key,
+      title,
+      effect: `${mass(factor * plan.value.doseG)} of coffee`,
+    }));
+    return [...others, ...(round ? [round] : []), ...whole, ...times];
   });
+  function take(key: string): void {
+    const alternatively = ALTERNATIVES.find((one) => one.key === key);
+    const scale = SCALES.find((one) => one.key === key);
+    const i = Number(/^measure-(\d+)$/.exec(key)?.[1] ?? Number.NaN);
+    const to = key === 'round' ? rounded.value : measured.value[i];
+    if (alternatively) {
+      const other = alternative(alternatively.key);
+      compareWith.value = null;
+      if (other) drafts.change(other);
+    } else if (scale) drafts.takePlan(scalePlan(plan.value, scale.factor));
+    else if (to) drafts.takePlan({ ...plan.value, doseG: to.doseG, waterG: to.waterG });
+  }
+
   const comparedCurve = computed(() => {
     const other = comparedPlan.value;
     if (!other || !model.value || !vessel.value) return [];
@@ -138,18 +200,7 @@ export function useExtras() {
     byDay,
     compareWith,
     comparedCurve,
-    round(): void {
-      if (!rounded.value) return;
-      const { doseG, waterG } = rounded.value;
-      drafts.takePlan({ ...plan.value, doseG, waterG });
-    },
-    measure(i: number): void {
-      const to = measured.value[i];
-      if (to) drafts.takePlan({ ...plan.value, doseG: to.doseG, waterG: to.waterG });
-    },
-    /** The whole batch times a factor, rinse and all. */
-    scale(factor: number): void {
-      drafts.takePlan(scalePlan(plan.value, factor));
-    },
+    suggestions,
+    take,
   };
 }
