@@ -25,5 +25,3 @@ import { fetchAhead, router } from './router.ts';
 
 createApp(App).use(createPinia()).use(router).mount('#app');
 void router.isReady().then(fetchAhead);
-// The program was updated meanwhile: what this page would fetch is gone, and what is typed is kept.
-window.addEventListener('vite:preloadError', () => location.reload());

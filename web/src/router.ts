@@ -1,4 +1,5 @@
 import { createRouter, createWebHistory } from 'vue-router';
+import { useNotice } from './stores/notice.ts';
 
 export const router = createRouter({
   history: createWebHistory(),
@@ -105,6 +106,21 @@ export const router = createRouter({
 });
 router.afterEach(({ meta }) => {
   document.title = `${String(meta['title'])} · Ratio`;
+});
+
+// A page that does not come: the program was updated meanwhile, and begins anew; or the server is away,
+// and whoever asked stays where they are. What is typed is kept either way.
+router.onError(async (_error, to) => {
+  const isThere = await fetch('/api/health').then(
+    ({ ok }) => ok,
+    () => false,
+  );
+  if (isThere) location.assign(to.fullPath);
+  else
+    useNotice().say({
+      tone: 'wrong',
+      text: 'The server does not answer, and this page is not on this tablet yet.',
+    });
 });
 
 /** Fetches the pages that are not open yet, one after another, while nothing else is to be done. */

@@ -9,7 +9,7 @@ const print = (): void => window.print();
 </script>
 
 <template>
-  <div v-if="label" class="page">
+  <div v-if="label" class="page jug-label">
     <div class="tools no-print">
       <ElButton type="primary" @click="print">Print this label</ElButton>
       <RouterLink :to="label.from">Back</RouterLink>
@@ -86,9 +86,13 @@ footer {
 }
 
 @media print {
-  @page {
+  @page jug-label {
     size: 100mm 62mm;
     margin: 4mm;
+  }
+
+  :global(body:has(.jug-label)) {
+    page: jug-label;
   }
 
   .page {

@@ -76,7 +76,12 @@ async function attempt(work: () => Promise<void>): Promise<void> {
           placeholder="PIN"
           size="large"
         />
-        <ElButton type="primary" size="large" native-type="submit" :loading="busy"
+        <ElButton
+          type="primary"
+          size="large"
+          native-type="submit"
+          :loading="busy"
+          :disabled="pin === ''"
           >Sign in</ElButton
         >
       </form>
@@ -92,7 +97,9 @@ async function attempt(work: () => Promise<void>): Promise<void> {
           placeholder="Password"
           autocomplete="current-password"
         />
-        <ElButton native-type="submit" :loading="busy">Sign in</ElButton>
+        <ElButton native-type="submit" :loading="busy" :disabled="name === '' || password === ''"
+          >Sign in</ElButton
+        >
       </form>
     </section>
     <section v-if="store.session?.device === null" aria-labelledby="pair">
@@ -108,7 +115,9 @@ async function attempt(work: () => Promise<void>): Promise<void> {
           aria-label="Name of the tablet"
           placeholder="What it is called, such as Bar tablet"
         />
-        <ElButton native-type="submit" :loading="busy">Pair</ElButton>
+        <ElButton native-type="submit" :loading="busy" :disabled="code === '' || device === ''"
+          >Pair</ElButton
+        >
       </form>
     </section>
   </div>

@@ -24,7 +24,7 @@ const DRAWN: readonly string[] = ['coarser', 'finer', 'elsewhere'];
     <p v-if="byDay">{{ byDay }}</p>
     <p class="soft">{{ nearlyDone }}</p>
     <ul aria-label="What could be done">
-      <li v-for="{ key, title, effect } in suggestions" :key="key">
+      <li v-for="{ key, title, effect } in suggestions" :key>
         <ElButton text :aria-label="`${title}: ${effect}`" @click="emit('take', key)">
           <span class="title">{{ title }}</span>
           <span class="figures effect">{{ effect }}</span>

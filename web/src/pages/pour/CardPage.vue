@@ -29,7 +29,7 @@ const print = (): void => window.print();
 </script>
 
 <template>
-  <div v-if="drink && solution && solved" class="page">
+  <div v-if="drink && solution && solved" class="page build-card">
     <div class="tools no-print">
       <ElButton type="primary" @click="print">Print this card</ElButton>
       <RouterLink :to="`/pour?drink=${drink.id}`">Back to the glass</RouterLink>
@@ -167,9 +167,14 @@ footer {
 }
 
 @media print {
-  @page {
+  /* A page of its own name: the styles of all pages that were opened stand beside one another. */
+  @page build-card {
     size: A5 landscape;
     margin: 8mm;
+  }
+
+  :global(body:has(.build-card)) {
+    page: build-card;
   }
 
   .page {

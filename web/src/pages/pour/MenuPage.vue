@@ -134,9 +134,13 @@ header {
 }
 
 @media print {
-  @page {
+  @page wide {
     size: A4 landscape;
     margin: 10mm;
+  }
+
+  :global(body:has(.menu)) {
+    page: wide;
   }
 
   @page upright {

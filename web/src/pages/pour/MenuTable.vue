@@ -119,8 +119,13 @@ tbody th a {
 }
 
 .rungs {
-  min-width: 150px;
   width: 180px;
+}
+
+@media screen {
+  .rungs {
+    min-width: 150px;
+  }
 }
 
 @media print {
