@@ -45,6 +45,7 @@ const EXAMPLES: Readonly<Record<Expected, string>> = {
  *
  * @param input.accepts quantities that the field can take, the usual one first
  * @param input.plainUnit unit of a plain number where the usual quantity has units
+ * @param input.example what would do, as a message says it; by default an amount of the usual quantity
  * @param input.measures what else is counted in, by the name that the shop has for it
  * @returns the amount, or a sentence that says what is wrong and what would do; never a guess
  * @example readAmount({ text: '3 1/2 cups', accepts: ['volume'] }) // 828.06 mL
@@ -54,10 +55,11 @@ export function readAmount(input: {
   accepts: readonly [Expected, ...Expected[]];
   plainUnit?: UnitId;
   measures?: readonly OwnMeasure[];
+  example?: string;
 }): ReadAmount | MisreadAmount {
   const { accepts, plainUnit, measures = [] } = input;
   const text = input.text.trim();
-  const wanted = EXAMPLES[accepts[0]];
+  const wanted = input.example ?? EXAMPLES[accepts[0]];
   if (text === '') return { ok: false, message: `Nothing is entered. Try ${wanted}.` };
   if (/^[-−]/.test(text)) return { ok: false, message: `It cannot be below zero. Try ${wanted}.` };
 

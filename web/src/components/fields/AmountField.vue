@@ -46,6 +46,7 @@ function input(text: string): void {
     accepts: props.kind.accepts,
     ...(props.kind.plainUnit ? { plainUnit: props.kind.plainUnit } : {}),
     ...(props.measures ? { measures: props.measures } : {}),
+    ...(props.kind.example === undefined ? {} : { example: props.kind.example }),
   });
   if (!amount.ok) {
     hint.value = '';

@@ -13,13 +13,15 @@ export interface AmountKind {
   readonly step: number;
   readonly min: number;
   readonly max: number;
+  /** What would do, where the usual example of its quantity would not. */
+  readonly example?: string;
   /** Why a value outside the limits will not do, in a sentence. */
   readonly limitText: string;
 }
 
 /** Limits of an amount in its canonical unit, and what differs from the usual of its kind. */
 type Limits = Pick<AmountKind, 'step' | 'min' | 'max'> &
-  Partial<Pick<AmountKind, 'accepts' | 'plainUnit' | 'write' | 'limitText' | 'gPerMl'>>;
+  Partial<Pick<AmountKind, 'accepts' | 'plainUnit' | 'write' | 'limitText' | 'gPerMl' | 'example'>>;
 
 function kindOf(usual: Pick<AmountKind, 'accepts' | 'plainUnit' | 'write'>, limits: Limits) {
   const kind = { ...usual, ...limits };
@@ -84,7 +86,10 @@ export const percentKind = (limits: Limits & { readonly decimals?: number }): Am
 
 /** @returns a number without a unit */
 export const numberKind = (limits: Limits & { readonly decimals?: number }): AmountKind =>
-  kindOf({ accepts: ['number'], write: (value) => value.toFixed(limits.decimals ?? 0) }, limits);
+  kindOf(
+    { accepts: ['number'], write: (value) => value.toFixed(limits.decimals ?? 0) },
+    { example: limits.decimals ? (12).toFixed(limits.decimals) : '12', ...limits },
+  );
 
 /** How long something keeps once it is opened, days; 0 where it keeps. */
 export const OPENED_DAYS = numberKind({
@@ -104,6 +109,7 @@ export const priceKind = (limits: {
     step: 0.1,
     min: 0,
     max: limits.max,
+    example: '4.80',
     write: (price) => (limits.unknown && price === 0 ? '–' : price.toFixed(2)),
   });
 

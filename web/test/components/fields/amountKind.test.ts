@@ -1,14 +1,21 @@
+import { readAmount } from '@ratio/core/units';
 import { expect } from 'chai';
 import {
   hoursKind,
+  inUsual,
   largeVolumeKind,
   massKind,
+  measuredKind,
   numberKind,
+  partsKind,
   percentKind,
+  pouredKind,
+  priceKind,
   ratioKind,
   STRENGTH,
   tempKind,
   volumeKind,
+  type AmountKind,
 } from '../../../src/components/fields/amountKind.ts';
 import { amountFormat } from '../../../src/format/amountFormat.ts';
 
@@ -61,5 +68,31 @@ describe('kinds of amounts', () => {
       accepts: ['mass', 'volume'],
       limitText: 'Up to 50 kg; 0 for no bag.',
     });
+  });
+
+  it('say what would do for what they take, and never a ratio for a price', () => {
+    const says = (kind: AmountKind, text: string) => {
+      const { accepts, example } = kind;
+      const read = readAmount({ text, accepts, ...(example ? { example } : {}) });
+      return read.ok ? read.value : read.message;
+    };
+    expect(says(priceKind({ max: 100 }), 'abc')).to.contain('Try 4.80');
+    expect(says(priceKind({ max: 100 }), '1:6')).to.be.a('string');
+    expect(says(numberKind({ step: 1, min: 0, max: 9 }), 'abc')).to.contain('Try 12');
+    expect(says(partsKind({ step: 1, min: 0, max: 9 }), '2:1')).to.equal(0.5);
+  });
+
+  it('write parts with the smaller one as one', () => {
+    const { write } = partsKind({ step: 1, min: 0, max: 9 });
+    expect([1, 2, 0.5, 0].map(write)).to.deep.equal(['1 : 1', '1 : 2', '2 : 1', '1 : 0']);
+  });
+
+  it('take what was seen in the other quantity by the density', () => {
+    const limits = { step: 1, min: 0, max: 50_000, gPerMl: 0.32 };
+    const coffee = measuredKind(metric, limits);
+    expect(inUsual({ value: 1000, quantity: 'volume' }, coffee)).to.equal(320);
+    expect(inUsual({ value: 320, quantity: 'mass' }, coffee)).to.equal(320);
+    const poured = pouredKind(metric, { ...limits, gPerMl: 1.02 });
+    expect(inUsual({ value: 510, quantity: 'mass' }, poured)).to.equal(500);
   });
 });
