@@ -14,5 +14,13 @@ export { immersionYieldFrac } from './strength.ts';
 export { STRENGTH_NAMES } from './strengthName.ts';
 export { lockTarget, setTarget, type TargetPair } from './targets.ts';
 export { hoursToRelease, hoursToStrength } from './timeTo.ts';
-export { ANY_VESSEL_ID, anyVessel, jarOf, slurryMl, vesselFit, vesselTakesMl } from './vessel.ts';
+export {
+  ANY_VESSEL_ID,
+  anyVessel,
+  bedMlOf,
+  jarOf,
+  slurryMl,
+  vesselFit,
+  vesselTakesMl,
+} from './vessel.ts';
 export { WETTING_NAMES, WETTINGS } from './wetting.ts';

@@ -1,5 +1,6 @@
 import { CONSTANTS } from '../constants.ts';
 import { waterDensityGPerMl } from '../matter/waterDensity.ts';
+import { FILTRATIONS } from './filtration.ts';
 import type { Vessel } from './schema.ts';
 
 const DISPLACED = CONSTANTS.groundsDisplaceMlPerG.value;
@@ -23,6 +24,10 @@ export function slurryMl(input: { doseG: number; waterG: number; tempC: number }
 export function waterToLineG(input: { lineMl: number; doseG: number; tempC: number }): number {
   return (input.lineMl - DISPLACED * input.doseG) * waterDensityGPerMl(input.tempC);
 }
+
+/** @returns room of a drained bed, mL: the grounds, and the liquid that they retain */
+export const bedMlOf = ({ doseG }: { doseG: number }): number =>
+  doseG * (DISPLACED + FILTRATIONS.drain.retainedGPerG);
 
 /** How a slurry sits in its vessel. */
 export interface VesselFit {

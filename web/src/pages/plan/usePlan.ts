@@ -1,6 +1,5 @@
 import { predictPlan, vesselOf, type Plan, type PlanOutcome } from '@ratio/core/batch';
-import { anyVessel, FILTRATIONS, immersionYieldFrac, slurryMl } from '@ratio/core/brew';
-import { CONSTANTS } from '@ratio/core/constants';
+import { anyVessel, bedMlOf, immersionYieldFrac, slurryMl } from '@ratio/core/brew';
 import { coffeeOf } from '@ratio/core/matter';
 import { storeToRefs } from 'pinia';
 import { computed, watchEffect } from 'vue';
@@ -11,8 +10,6 @@ import type { RangeJob } from '../../workers/range.worker.ts';
 import { useSampledRange } from '../../workers/useSampledRange.ts';
 import { useStores } from '../../stores/useStores.ts';
 
-/** Room of a drained bed, mL per g of coffee: the grounds and the liquid that they retain. */
-const BED_ML_PER_G = CONSTANTS.groundsDisplaceMlPerG.value + FILTRATIONS.drain.retainedGPerG;
 const DRAWS = 5000;
 const DAY_MS = 86_400_000;
 
@@ -76,7 +73,7 @@ export function usePlan() {
     if (!found) return null;
     const { outcome, fit, curve } = found;
     const steeped = curve.find((point) => point.hours >= hours.value) ?? curve.at(-1)!;
-    const bedMl = Math.min(fit.slurryMl, plan.value.doseG * BED_ML_PER_G);
+    const bedMl = Math.min(fit.slurryMl, bedMlOf(plan.value));
     const head = {
       fits: `${volume(fit.headspaceMl)} headspace: fits`,
       tight: `${volume(fit.headspaceMl)} headspace: tight`,

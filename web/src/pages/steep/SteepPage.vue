@@ -6,7 +6,9 @@ import { ElButton } from 'element-plus';
 import { computed, ref } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
 import { clockTime, dayName, fromNow } from '../../format/formatClock.ts';
+import StandingVessel from '../../components/drawings/StandingVessel.vue';
 import StrainForm from './StrainForm.vue';
+import { useStanding } from './useStanding.ts';
 import { useStrain } from './useStrain.ts';
 
 const { shelf, batches, jugs } = useStores();
@@ -18,6 +20,7 @@ const open = computed<Batch>(
   () => batches.steeping.find(({ id }) => id === pickedId.value) ?? batches.steeping[0]!,
 );
 const strain = useStrain(open);
+const standing = useStanding();
 const { format, told } = strain;
 
 const at = (instant: string): string => clockTime({ at: new Date(instant), zone: shelf.zone });
@@ -43,6 +46,7 @@ async function strainIt(): Promise<void> {
     <h1>Steeping</h1>
     <ul v-if="batches.steeping.length > 0">
       <li v-for="batch in batches.steeping" :key="batch.id" class="batch">
+        <StandingVessel class="drawn" v-bind="standing.get(batch.id)!.drawn" />
         <div class="what">
           <h2 class="name">{{ batch.coffeeName }}</h2>
           <p class="soft">
@@ -68,7 +72,8 @@ async function strainIt(): Promise<void> {
         <p class="ends soft">
           <span>{{ at(batch.startedAt) }}</span>
           <span>
-            expects {{ format.volume(batch.predicted.brewMl) }} at
+            {{ standing.get(batch.id)!.strength }} by now; expects
+            {{ format.volume(batch.predicted.brewMl) }} at
             <strong class="figures">{{ percentText(batch.predicted.strengthFrac) }}</strong> ({{
               percentFigure(batch.predicted.strengthLowFrac)
             }}
@@ -145,13 +150,13 @@ async function strainIt(): Promise<void> {
 
 <style scoped>
 .page {
-  max-width: 1080px;
+  max-width: 1232px;
   padding: 24px;
 }
 
 .batch {
   display: grid;
-  grid-template-columns: 1fr auto;
+  grid-template-columns: 150px 1fr auto;
   gap: 8px 24px;
   margin-top: 16px;
   padding: 18px 20px;
@@ -176,10 +181,15 @@ async function strainIt(): Promise<void> {
   line-height: 1;
 }
 
+.drawn {
+  grid-row: 1 / span 6;
+  align-self: end;
+}
+
 .progress,
 .ends,
 .whole {
-  grid-column: 1 / -1;
+  grid-column: 2 / -1;
 }
 
 .open {
@@ -214,6 +224,22 @@ async function strainIt(): Promise<void> {
   gap: 16px;
   padding: 10px 0;
   border-bottom: 1px solid var(--hairline);
+}
+
+@media (max-width: 900px) {
+  .batch {
+    grid-template-columns: 1fr auto;
+  }
+
+  .drawn {
+    display: none;
+  }
+
+  .progress,
+  .ends,
+  .whole {
+    grid-column: 1 / -1;
+  }
 }
 
 @media (max-width: 700px) {

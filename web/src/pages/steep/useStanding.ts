@@ -1,0 +1,31 @@
+import { brewAt, vesselOf, type Batch } from '@ratio/core/batch';
+import { anyVessel, bedMlOf, slurryMl } from '@ratio/core/brew';
+import { coffeeOf } from '@ratio/core/matter';
+import { percentText } from '@ratio/core/units';
+import { computed } from 'vue';
+import { cssColour } from '../../components/drawings/colour.ts';
+import { useAmountFormat } from '../../composables/useAmountFormat.ts';
+import { useStores } from '../../stores/useStores.ts';
+
+/** How each batch stands in its vessel now, by its identity: to be drawn, and how strong it is by now. */
+export function useStanding() {
+  const { shelf, batches } = useStores();
+  const format = useAmountFormat();
+
+  function standing(batch: Batch) {
+    const { plan, vesselName } = batch;
+    const fullMl = slurryMl({ ...plan, tempC: plan.waterC });
+    const { strengthFrac } = brewAt({ batch, atMs: shelf.now.getTime() });
+    return {
+      strength: percentText(strengthFrac, 1),
+      drawn: {
+        vessel: vesselOf(plan, shelf.vessels) ?? anyVessel(fullMl),
+        slurryMl: fullMl,
+        bedMl: bedMlOf(plan),
+        colour: cssColour(coffeeOf({ massG: 1, strengthFrac })),
+        text: `${vesselName}, ${format.value.volume(fullMl)} in it`,
+      },
+    };
+  }
+  return computed(() => new Map(batches.steeping.map((one) => [one.id, standing(one)])));
+}
