@@ -12,8 +12,8 @@ const props = defineProps<{
   text: string;
 }>();
 
-const PX_PER_MM = 0.42;
-const FLOOR = 92;
+const PX_PER_MM = 0.58;
+const FLOOR = 128;
 const brimMl = computed(() => props.capacityMl ?? Math.max(500, props.onHandMl));
 const shape = computed(() => {
   const slim = 1.25;
@@ -23,10 +23,10 @@ const shape = computed(() => {
 </script>
 
 <template>
-  <svg viewBox="0 0 92 96" role="img" :aria-label="text">
+  <svg viewBox="0 0 126 132" role="img" :aria-label="text">
     <VesselOutline
       :shape
-      :x="52"
+      :x="70"
       :floor="FLOOR"
       :scale="PX_PER_MM"
       ticks-side="left"
@@ -40,6 +40,6 @@ const shape = computed(() => {
 <style scoped>
 svg {
   display: block;
-  width: 92px;
+  width: 126px;
 }
 </style>

@@ -414,7 +414,7 @@ const afterMl = (massG: number, strengthFrac: number): string =>
 
 header {
   display: grid;
-  grid-template-columns: 92px 1fr auto auto;
+  grid-template-columns: 126px 1fr auto auto;
   align-items: start;
   gap: 8px 36px;
 }
@@ -427,7 +427,7 @@ header {
 
 @media (max-width: 860px) {
   header {
-    grid-template-columns: 92px minmax(0, 1fr);
+    grid-template-columns: 126px minmax(0, 1fr);
     gap: 8px 18px;
   }
 

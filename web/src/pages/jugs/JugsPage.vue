@@ -97,13 +97,13 @@ async function pourFrom(jug: Jug): Promise<void> {
 
 <style scoped>
 .page {
-  max-width: 1180px;
+  max-width: 1232px;
   padding: 24px;
 }
 
 li {
   display: grid;
-  grid-template-columns: 92px 1.3fr 1fr 1fr 1.5fr auto;
+  grid-template-columns: 126px 1.3fr 1fr 1fr 1.5fr auto;
   align-items: center;
   gap: 24px;
   margin-top: 14px;
@@ -145,7 +145,7 @@ button {
 
 @media (max-width: 900px) {
   li {
-    grid-template-columns: 92px 1fr 1fr;
+    grid-template-columns: 126px 1fr 1fr;
   }
 }
 </style>
