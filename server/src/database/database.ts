@@ -2,6 +2,7 @@ import { QueryTypes, type Sequelize } from 'sequelize';
 import path from 'node:path';
 import { APPLICATION_ID, backupsDir, checkFolder, databaseFile, requireSound } from './checks.ts';
 import { connect } from './connect.ts';
+import { createFile } from './createFile.ts';
 import { copyDatabase } from './copyDatabase.ts';
 import { doneMigrations, KNOWN_MIGRATIONS, migrator } from './migrate.ts';
 import { defineTables, type Tables } from './tables.ts';
@@ -29,6 +30,7 @@ export interface Database extends Tables, Writing {
 export async function openDatabase(dataDir: string): Promise<Database> {
   checkFolder(dataDir);
   const file = databaseFile(dataDir);
+  await createFile(file);
   const sequelize = await connect(file);
   try {
     await requireSound(sequelize, file);

@@ -5,6 +5,7 @@ import path from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
 import { expect } from 'chai';
 import { databaseFile } from '../../src/database/checks.ts';
+import { openDatabase } from '../../src/database/database.ts';
 import { connect } from '../../src/database/connect.ts';
 import { doneMigrations, migrator } from '../../src/database/migrate.ts';
 import { lidoCoffees } from '../../../demo/lido.ts';
@@ -97,6 +98,17 @@ describe('a start that is killed', () => {
       }, 1);
     });
   });
+
+  it('never shows another one a file that is begun and not written', async () => {
+    // A second opening at every moment of the first one.
+    for (let delayMs = 0; delayMs < 25; delayMs++)
+      await inFolder(async (dataDir) => {
+        const first = openDatabase(dataDir);
+        await new Promise((resolve) => setTimeout(resolve, delayMs));
+        const second = openDatabase(dataDir);
+        for (const db of await Promise.all([first, second])) await db.close();
+      });
+  }).timeout(60_000);
 
   it('lets two servers start at once over one folder', async () => {
     await inFolder(async (dataDir) => {

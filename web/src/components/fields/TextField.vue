@@ -6,7 +6,6 @@ import { computed, ref } from 'vue';
 const props = defineProps<{
   label: string;
   value: string;
-  type?: 'text' | 'date';
   needed?: boolean;
   placeholder?: string;
   /** Emits each change as it is typed, for what is not saved yet. */
@@ -33,7 +32,6 @@ function leave(): void {
   <div class="bare text">
     <ElInput
       :model-value="shown"
-      :type="type ?? 'text'"
       :aria-label="label"
       :placeholder="placeholder ?? ''"
       autocomplete="off"

@@ -9,7 +9,6 @@ const { name, ...field } = defineProps<{
   name?: string;
   value: string;
   needed?: boolean;
-  type?: 'text' | 'date';
   placeholder?: string;
   live?: boolean;
 }>();

@@ -2,6 +2,8 @@
 import type { Coffee } from '@ratio/core/coffee';
 import { numberKind, percentKind } from '../../components/fields/amountKind.ts';
 import AmountRow from '../../components/fields/AmountRow.vue';
+import ChoiceRow from '../../components/fields/ChoiceRow.vue';
+import DateField from '../../components/fields/DateField.vue';
 import TextRow from '../../components/fields/TextRow.vue';
 import PickRow from '../../components/fields/PickRow.vue';
 
@@ -10,6 +12,8 @@ defineProps<{
   /** Prices are the lead’s. */
   mayPrice: boolean;
   coffee: Coffee;
+  now: Date;
+  zone: string;
 }>();
 const emit = defineEmits<{ change: [change: Partial<Coffee>, what: string] }>();
 
@@ -39,13 +43,15 @@ const PART = percentKind({ step: 0.05, min: 0, max: 1, decimals: 0 });
       :options="ROASTS"
       @update:model-value="emit('change', { roast: $event }, `${$event} roast`)"
     />
-    <TextRow
-      label="Roasted on"
-      needed
-      type="date"
-      :value="coffee.roastedOn ?? ''"
-      @change="emit('change', { roastedOn: $event }, 'roast date')"
-    />
+    <ChoiceRow label="Roasted on">
+      <DateField
+        label="Roasted on"
+        :date="coffee.roastedOn"
+        :now
+        :zone
+        @change="emit('change', { roastedOn: $event }, 'roast date')"
+      />
+    </ChoiceRow>
     <AmountRow
       v-if="mayPrice"
       label="Price a kg"

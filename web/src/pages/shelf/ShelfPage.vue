@@ -41,6 +41,8 @@ const SHELVES = [
           :key="coffee.id"
           :may-price="session.can('leads')"
           :coffee
+          :now="shelf.now"
+          :zone="shelf.zone"
           @change="(change, what) => edits.coffee(coffee, change, what)"
         />
       </ul>

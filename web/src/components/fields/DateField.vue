@@ -1,0 +1,36 @@
+<script setup lang="ts">
+import { localDate, readTime } from '@ratio/core/calendar';
+import { computed } from 'vue';
+import { dateName } from '../../format/formatClock.ts';
+import TypedField from './TypedField.vue';
+
+/** A day that is past, as one would say it: "4 June", "yesterday", "2026-06-04"; kept when it is left. */
+const props = defineProps<{
+  label: string;
+  /** As 2026-06-04; null where nobody has said it. */
+  date: string | null;
+  now: Date;
+  zone: string;
+}>();
+const emit = defineEmits<{ change: [date: string] }>();
+
+const written = computed(() => (props.date === null ? '' : dateName(props.date)));
+/** At noon of the day: no change of the clock is near. */
+function dateOf(text: string): string | null {
+  const { now, zone } = props;
+  const found = readTime({ text: `${text} 12:00`, nowMs: now.getTime(), zone, looks: 'back' });
+  if (!found.ok || text.trim() === '') return null;
+  const date = localDate({ atMs: found.atMs, zone });
+  return date > localDate({ atMs: now.getTime(), zone }) ? null : date;
+}
+const complaintOf = (text: string): string =>
+  dateOf(text) === null ? 'A day that is past: 4 June, yesterday or 2026-06-04.' : '';
+function leave(text: string): void {
+  const date = dateOf(text);
+  if (date !== null) emit('change', date);
+}
+</script>
+
+<template>
+  <TypedField :label :written :complaint-of @left="leave" />
+</template>
