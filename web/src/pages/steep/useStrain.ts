@@ -100,7 +100,7 @@ export function useStrain(batch: Readonly<Ref<Batch>>) {
     const of = batch.value;
     const whole = format.value.volume(wholeMl.value);
     try {
-      const { fills, strengthFrac: read, strainedMs } = told.value;
+      const { fills, strengthFrac: read } = told.value;
       const request: StrainBatchRequest = {
         jugs: fills.map(({ jugId, vesselId, amount, seenAs }) => ({
           jugId,
@@ -108,7 +108,8 @@ export function useStrain(batch: Readonly<Ref<Batch>>) {
           ...(seenAs === 'mass' ? { massG: amount! } : { volumeMl: amount! }),
         })),
         ...(read === null ? {} : { strengthFrac: read }),
-        ...(strainedMs === null ? {} : { strainedAt: strainedAt.value }),
+        // Kept here until the server is back, it was strained now all the same.
+        strainedAt: strainedAt.value,
       };
       await batches.strain(of, request);
       await jugs.load();

@@ -58,6 +58,7 @@ describe('useStrain', () => {
         { jugId: a!.jugId, vesselId: 'jug-3', volumeMl: 1400 },
         { jugId: b!.jugId, massG: 480 },
       ],
+      strainedAt: '2026-06-13T06:40:00.000Z',
     });
     // What was told of it is done with.
     expect(told.value.fills[0]!.amount).to.equal(null);
