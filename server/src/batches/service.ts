@@ -156,8 +156,8 @@ export function createBatchService({ db, clock, changes }: Needs): BatchService 
       predictedAtStrain: predicted,
       strain: request,
     };
-    const of1 = { batchId: current.id, request, at: strainedAt, brewG };
-    return { batch, jugs, actuals: strainedActuals(of1) };
+    const noted = strainedActuals({ batchId: current.id, request, at: strainedAt, brewG });
+    return { batch, jugs, actuals: noted };
   }
 
   /** A batch that is left on its grounds can be poured from at once. */
