@@ -1,5 +1,6 @@
 import { createInterface } from 'node:readline';
 import type { Readable } from 'node:stream';
+import { finished } from 'node:stream/promises';
 import { open, type Entry, type ZipFile } from 'yauzl';
 import type { Database } from '../database/database.ts';
 import {
@@ -150,17 +151,18 @@ async function readLines(of: {
 /** Lines of a file; what is broken in it is refused like everything else. */
 async function* unpacked(stream: Readable, table: ShopTable): AsyncGenerator<string> {
   const lines = createInterface({ input: stream, crlfDelay: Infinity });
-  // The lines of a stream that breaks just end: its error is waited for beside them.
-  const broken = new Promise<never>((_, reject) => stream.once('error', reject));
-  broken.catch(() => undefined);
-  const all = lines[Symbol.asyncIterator]();
-  for (;;) {
-    const next = await Promise.race([all.next(), broken]).catch((error: Error) => {
-      throw refusal(`${table}.jsonl cannot be unpacked: ${error.message}.`);
-    });
-    if (next.done) return;
-    yield next.value;
-  }
+  // A stream that breaks just ends its lines, or not: its error is kept, and looked at behind them. A
+  // promise that each line raced against would keep them all.
+  let broken: Error | null = null;
+  const keep = (error: Error): void => {
+    broken ??= error;
+    lines.close();
+  };
+  stream.on('error', keep);
+  lines.on('error', keep);
+  for await (const line of lines) yield line;
+  await finished(stream).catch(keep);
+  if (broken) throw refusal(`${table}.jsonl cannot be unpacked: ${(broken as Error).message}.`);
 }
 
 async function add(
