@@ -42,8 +42,7 @@ const own = (symbol: string, name: string, value: string): UsedValue => ({
 export function explainPlan(input: {
   plan: Plan;
   model: BrewModel;
-  /** Of a kilogram of coffee, in the shop's money. */
-  /** Of the coffee; null where it is not known. */
+  /** Of a kilogram of coffee, in the shop's money; null where it is not known. */
   pricePerKg: number | null;
   result: PlanOutcome;
 }): Readonly<Record<Explained, Explanation>> {

@@ -9,20 +9,9 @@ import {
 } from '../../src/batch/index.ts';
 import { brew, modelOf } from '../../src/brew/index.ts';
 import { expectNear } from '../near.ts';
+import { FRIDGE_PLAN } from './plans.ts';
 
-const PLAN: Plan = {
-  coffeeId: 'c',
-  vesselId: 'jar',
-  grind: 'coarse',
-  doseG: 900,
-  waterG: 4500,
-  waterC: 12,
-  wetting: 'stages',
-  steep: [{ place: 'fridge', tempC: 4, hours: 18 }],
-  agitationHours: [],
-  bed: 'loose',
-  filtration: { method: 'drain', rinseG: 0 },
-};
+const PLAN: Plan = { ...FRIDGE_PLAN, coffeeId: 'c', vesselId: 'jar' };
 const model = modelOf({ solubleFrac: 0.215, robustaFrac: 0, decafFrac: 0 });
 const START = Date.parse('2026-06-12T16:00:00Z');
 const batch = {

@@ -33,9 +33,6 @@ const picked = defineModel<T | null>({ required: true });
 
 .tab {
   flex-wrap: wrap;
-}
-
-.tab {
   gap: 4px;
 }
 

@@ -1,4 +1,10 @@
-import { predictPlan, vesselOf, type Plan, type PlanOutcome } from '@ratio/core/batch';
+import {
+  predictPlan,
+  steepHoursOf,
+  vesselOf,
+  type Plan,
+  type PlanOutcome,
+} from '@ratio/core/batch';
 import { anyVessel, bedMlOf, immersionYieldFrac, slurryMl } from '@ratio/core/brew';
 import { coffeeOf } from '@ratio/core/matter';
 import { storeToRefs } from 'pinia';
@@ -14,10 +20,8 @@ const DRAWS = 5000;
 const DAY_MS = 86_400_000;
 
 /** Hours that a plan's curve goes on. */
-export const horizonOf = (plan: Plan): number => {
-  const hours = plan.steep.reduce((sum, piece) => sum + piece.hours, 0);
-  return Math.max(30, Math.ceil((hours + 4) / 6) * 6);
-};
+export const horizonOf = (plan: Plan): number =>
+  Math.max(30, Math.ceil((steepHoursOf(plan) + 4) / 6) * 6);
 
 /** The draft and what it leads to, as the page shows it. Everything is computed by the core. */
 export function usePlan() {
@@ -37,7 +41,7 @@ export function usePlan() {
     if (roastedOn === null) return null;
     return Math.max(0, Math.floor((shelf.now.getTime() - Date.parse(roastedOn)) / DAY_MS));
   });
-  const hours = computed(() => plan.value.steep.reduce((sum, piece) => sum + piece.hours, 0));
+  const hours = computed(() => steepHoursOf(plan.value));
 
   const predicted = computed<PlanOutcome | { failure: string }>(() => {
     try {

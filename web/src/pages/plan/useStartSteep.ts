@@ -1,3 +1,4 @@
+import { steepHoursOf } from '@ratio/core/batch';
 import { ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { sentenceOf } from '../../api/client.ts';
@@ -24,8 +25,7 @@ export function useStartSteep() {
       const { name } = coffee;
       await batches.start(request, `${name}: started`);
       drafts.restart();
-      const hours = plan.steep.reduce((sum, piece) => sum + piece.hours, 0);
-      const ends = new Date(startedAt.getTime() + hours * HOUR_MS);
+      const ends = new Date(startedAt.getTime() + steepHoursOf(plan) * HOUR_MS);
       const at = clockTime({ at: ends, zone: shelf.zone });
       notice.say({ tone: 'done', text: `Steeping: ${name}. Strain ${at}.` });
       await router.push('/steep');
