@@ -135,11 +135,12 @@ export function useExtras() {
     compareWith.value === null ? null : alternative(compareWith.value),
   );
 
+  const planned = computed(() => strengthOf(plan.value));
   /** What a change of the plan does to its strength: "3.61 %, +0.14". */
   function effectOf(other: Plan): string {
-    const [before, after] = [strengthOf(plan.value), strengthOf(other)];
-    if (before === null || after === null) return '';
-    const by = after - before;
+    const after = strengthOf(other);
+    if (planned.value === null || after === null) return '';
+    const by = after - planned.value;
     const off = Math.abs(by) < 5e-5 ? 'the same' : signed(by);
     return `${percentText(after)}, ${off}`;
   }
@@ -150,11 +151,11 @@ export function useExtras() {
       const where = plan.value.steep[0]!.place === 'fridge' ? 'On the counter' : 'In the fridge';
       return other ? [{ key, title: title ?? where, effect: effectOf(other) }] : [];
     });
-    const whole = measured.value.map(({ doseG, waterG, title }, i) => ({
-      key: `measure-${i}`,
-      title,
-      effect: `${mass(doseG)}, ${effectOf({ ...plan.value, doseG, waterG }).split(',')[0]!}`,
-    }));
+    const whole = measured.value.map(({ doseG, waterG, title }, i) => {
+      const strengthFrac = strengthOf({ ...plan.value, doseG, waterG });
+      const strength = strengthFrac === null ? '' : percentText(strengthFrac);
+      return { key: `measure-${i}`, title, effect: `${mass(doseG)}, ${strength}` };
+    });
     const round = rounded.value && {
       key: 'round',
       title: `Round to ${mass(rounded.value.doseG)}`,
