@@ -3,7 +3,12 @@ import { FILTRATION_METHODS } from '../brew/filtration.ts';
 import { BEDS } from '../brew/release.ts';
 import { WETTING_NAMES } from '../brew/wetting.ts';
 import { GRIND_NAMES } from '../coffee/grinds.ts';
-import { brewModelSchema, STEEP_PLACES, strengthNameSchema } from '../brew/schema.ts';
+import {
+  brewModelSchema,
+  eitherMassOrVolume,
+  STEEP_PLACES,
+  strengthNameSchema,
+} from '../brew/schema.ts';
 import { BATCH_LIMITS } from '../brew/limits.ts';
 import { coffeeTraitsSchema } from '../coffee/schema.ts';
 import {
@@ -72,10 +77,7 @@ export const strainBatchRequest = z.strictObject({
           massG: strained.optional(),
           volumeMl: strained.optional(),
         })
-        .refine(
-          ({ massG, volumeMl }) => (massG === undefined) !== (volumeMl === undefined),
-          'Give either massG or volumeMl.',
-        ),
+        .refine(...eitherMassOrVolume),
     )
     .min(1)
     .max(MOST_JUGS),

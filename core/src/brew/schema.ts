@@ -44,3 +44,10 @@ export const vesselSchema = z.object({
 });
 
 export type Vessel = z.infer<typeof vesselSchema>;
+
+/** What a request that measures brew must say, as a refinement and the sentence of its refusal. */
+export const eitherMassOrVolume = [
+  (of: { massG?: number | undefined; volumeMl?: number | undefined }): boolean =>
+    (of.massG === undefined) !== (of.volumeMl === undefined),
+  'Give either massG or volumeMl.',
+] as const;

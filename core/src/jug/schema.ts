@@ -7,7 +7,7 @@ import {
   nameSchema,
 } from '../document/schema.ts';
 import { BATCH_LIMITS } from '../brew/limits.ts';
-import { rangeSchema, STEEP_PLACES } from '../brew/schema.ts';
+import { eitherMassOrVolume, rangeSchema, STEEP_PLACES } from '../brew/schema.ts';
 import { GRIND_NAMES } from '../coffee/grinds.ts';
 
 /** What can happen to a jug. Blending takes from one jug and gives to another: two rows. */
@@ -77,9 +77,6 @@ export const jugEntrySchema = z.object({
 
 const grams = z.number().positive().max(BATCH_LIMITS.waterG);
 const counted = z.number().min(0).max(BATCH_LIMITS.waterG);
-const hasOneAmount = (of: { massG?: number | undefined; volumeMl?: number | undefined }): boolean =>
-  (of.massG === undefined) !== (of.volumeMl === undefined);
-const EITHER = 'Give either massG or volumeMl.';
 /** When it was done; without it, now. */
 const at = instantSchema.optional();
 const note = z.string().max(200).default('');
@@ -146,7 +143,7 @@ export const jugEntryRequest = z.discriminatedUnion('kind', [
       note,
       at,
     })
-    .refine(hasOneAmount, EITHER),
+    .refine(...eitherMassOrVolume),
   z
     .strictObject({
       id: idSchema,
@@ -156,7 +153,7 @@ export const jugEntryRequest = z.discriminatedUnion('kind', [
       note,
       at,
     })
-    .refine(hasOneAmount, EITHER),
+    .refine(...eitherMassOrVolume),
   z.strictObject({
     id: idSchema,
     kind: z.literal('discarded'),
