@@ -10,7 +10,7 @@ import {
 import { heatCapacityJPerK, volumeMl } from '../matter/properties.ts';
 import { waterDensityGPerMl } from '../matter/waterDensity.ts';
 import { icePerG, type Ice } from './ice.ts';
-import { meltAt, type MeltPoint } from './melt.ts';
+import { meltAt, type MeltInput, type MeltPoint } from './melt.ts';
 
 /** One liquid as it is poured. */
 export interface Pour {
@@ -88,7 +88,7 @@ export function drinkTimeline(input: {
 }): DrinkPoint[] {
   const { glass, mixed, minutes } = input;
   if (massG(mixed.composition) === 0) return [];
-  const points = meltAt({ ...glass, liquid: mixed.composition, tempC: mixed.tempC }, minutes);
+  const points = meltAt(meltOf(glass, mixed), minutes);
   return points.map((point, i) => {
     const liquid = withMelt({ liquid: mixed.composition, ice: glass.ice, point });
     return {
@@ -117,7 +117,7 @@ export function strengthAt(moment: { glass: Glass; mixed: Pour; minutes: number 
   const iceFrac = glass.ice?.coffeeFrac ?? 0;
   // Without coffee anywhere there is nothing to work out.
   if (liquidG === 0 || (liquid.coffeeG === 0 && iceFrac === 0)) return 0;
-  const [point] = meltAt({ ...glass, liquid, tempC: mixed.tempC }, [minutes]);
+  const [point] = meltAt(meltOf(glass, mixed), [minutes]);
   const { meltedG } = point!;
   return (liquid.coffeeG + meltedG * iceFrac) / (liquidG + meltedG);
 }
@@ -126,9 +126,19 @@ export function strengthAt(moment: { glass: Glass; mixed: Pour; minutes: number 
 export function liquidAt(moment: { glass: Glass; mixed: Pour; minutes: number }): Composition {
   const { glass, mixed, minutes } = moment;
   if (massG(mixed.composition) === 0) return NOTHING;
-  const [point] = meltAt({ ...glass, liquid: mixed.composition, tempC: mixed.tempC }, [minutes]);
+  const [point] = meltAt(meltOf(glass, mixed), [minutes]);
   return withMelt({ liquid: mixed.composition, ice: glass.ice, point: point! });
 }
+
+// Written out: a spread costs more than a step of the integration, and the solver asks all the time.
+const meltOf = (glass: Glass, mixed: Pour): MeltInput => ({
+  liquid: mixed.composition,
+  tempC: mixed.tempC,
+  ice: glass.ice,
+  cupMl: glass.cupMl,
+  roomC: glass.roomC,
+  stirredDown: glass.stirredDown,
+});
 
 function withMelt(input: { liquid: Composition; ice: Ice | null; point: MeltPoint }): Composition {
   const { liquid, ice, point } = input;

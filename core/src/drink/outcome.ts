@@ -85,7 +85,8 @@ export function drinkOutcome<T extends object>(
       massG: massG(pourOf({ ingredient, tempC, volumeMl }).composition),
     };
   });
-  const outcome = {
+  let timeline: readonly DrinkPoint[] | undefined;
+  return {
     ...ending,
     concentrateG,
     concentrateMl: concentrateG / concentrateGPerMl,
@@ -94,8 +95,9 @@ export function drinkOutcome<T extends object>(
     diluents: poured,
     iceG,
     strengthFrac,
-    // Stood in for below.
-    timeline: [] as readonly DrinkPoint[],
+    get timeline() {
+      return (timeline ??= drinkTimeline({ glass, mixed, minutes: MINUTES }));
+    },
     energyKcal: energyKcal(whole) + extraKcalOf(input, poured),
     sugarG: whole.sugarG,
     caffeineMg: caffeineOf(setting, amounts),
@@ -104,9 +106,4 @@ export function drinkOutcome<T extends object>(
     topping,
     levelMl: levelOf(setting, amounts),
   };
-  let timeline: readonly DrinkPoint[] | undefined;
-  return Object.defineProperty(outcome, 'timeline', {
-    enumerable: true,
-    get: () => (timeline ??= drinkTimeline({ glass, mixed, minutes: MINUTES })),
-  });
 }
