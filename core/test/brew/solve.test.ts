@@ -276,7 +276,29 @@ describe('solveBrew', () => {
         { key: 'doseG', value: 10 },
         { key: 'doseG', value: 11 },
       ]);
-    expect(twice).to.throw(DomainError).with.deep.property('data', { name: 'doseG' });
+    expect(twice)
+      .to.throw(DomainError)
+      .with.deep.include({ code: 'out_of_range', data: { name: 'doseG' } });
+  });
+
+  it('leaves a dose or a water that is set as it is, to the last digit', () => {
+    for (const rinseG of [0, 400])
+      for (const [key, value] of [
+        ['doseG', 851.3],
+        ['waterG', 4251.7],
+      ] as const) {
+        const made = setting({ filtration: { method: 'drain', rinseG } });
+        const solution = solveBrew(
+          made,
+          [
+            { key, value },
+            { key: 'ratio', value: 7 },
+          ],
+          model,
+        );
+        if (solution.status !== 'solved') throw new Error(solution.status);
+        expect(solution.amounts[key]).to.equal(value);
+      }
   });
 
   for (const targets of [

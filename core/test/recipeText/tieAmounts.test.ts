@@ -33,6 +33,13 @@ const TIED: readonly Tied[] = [
     ratio: (4 * 0.9982) / 0.32,
     notes: { assumed_volume_ratio: '“1:4” is stated by volume: by mass it is 1:12.5.' },
   },
+  ...['cup to cup', 'cups to cups', 'as a volume ratio'].map((by) => ({
+    text: `1:4 ${by}, 200 g coarse coffee`,
+    coffeeG: 200,
+    waterG: (200 * 4 * 0.9982) / 0.32,
+    ratio: (4 * 0.9982) / 0.32,
+    notes: { assumed_volume_ratio: '“1:4” is stated by volume: by mass it is 1:12.5.' },
+  })),
   {
     text: '1:3 to 1:5 by volume, 200 g coarse coffee',
     coffeeG: 200,
