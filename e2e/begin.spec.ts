@@ -65,7 +65,7 @@ freshTest.describe('from nothing', () => {
     // A cup of 1.15 to 1.45 % at 1 to 2 by volume is 3.4 to 4.3 %; 3.86 in the middle.
     await expect(jug).toContainText('3.86');
     await jug.getByRole('link', { name: 'Read, thin, blend' }).click();
-    await page.getByRole('button', { name: 'Add water' }).click();
+    await page.getByRole('radio', { name: 'Add water' }).click();
     await fill(page, 'Water added', '250 mL');
     await page.getByRole('button', { name: /of water are in/ }).click();
     // 1 L of 3.86 % is 1015 g: 39.2 g of solids in 1265 g.
@@ -79,12 +79,12 @@ freshTest.describe('from nothing', () => {
     await expect(page.getByRole('cell', { name: 'misread' })).toBeVisible();
     await expect(page.getByText('3.23').first()).toBeVisible();
     // Poured by hand.
-    await page.getByRole('button', { name: 'Draw off', exact: true }).click();
+    await page.getByRole('radio', { name: 'Draw off', exact: true }).click();
     await fill(page, 'How much is drawn off', '2 L');
     await expect(page.getByRole('button', { name: /Mend/ })).toBeDisabled();
     await fill(page, 'How much is drawn off', '480 mL');
     await page.getByRole('button', { name: /^Draw off 480/ }).click();
-    await expect(page.getByRole('cell', { name: 'drawn off', exact: true })).toBeVisible();
+    await expect(page.getByRole('cell', { name: 'What: drawn off', exact: true })).toBeVisible();
   });
 
   freshTest('five questions come back to where they stopped', async ({ page, lido }) => {
@@ -129,12 +129,12 @@ test('one strain fills three jugs, and what does not fit says so', async ({ page
 
 test('coffee takes the rest, and two thirds of the glass are that', async ({ page, lido }) => {
   await page.goto(`${lido.url}/pour`);
-  await page.getByRole('button', { name: 'What is in it' }).click();
+  await page.getByRole('radio', { name: 'What is in it' }).click();
   await choose(page, 'Target', /coffee takes the rest/);
-  await page.getByRole('button', { name: 'Pour it' }).click();
+  await page.getByRole('radio', { name: 'Pour it' }).click();
   const drink = page.getByRole('region', { name: 'This drink' });
   await expect(drink.getByRole('listitem').filter({ hasText: 'Water' })).toHaveCount(0);
-  await page.getByRole('button', { name: 'What is in it' }).click();
+  await page.getByRole('radio', { name: 'What is in it' }).click();
   await choose(page, 'Target', /a share of the glass/);
   await fill(page, 'Share of the glass that is concentrate', '2/3');
   await expect(field(page, 'Share of the glass that is concentrate')).toHaveValue(/67/);

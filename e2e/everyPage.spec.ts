@@ -17,7 +17,7 @@ for (const name of PAGES) {
     const found = async (axe: AxeBuilder): Promise<string[]> =>
       (await axe.analyze()).violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`);
     expect(await found(new AxeBuilder({ page })), 'by day').toEqual([]);
-    await page.getByRole('button', { name: 'Day/night' }).click();
+    await page.getByRole('button', { name: 'Night colours' }).click();
     await expect(page.locator('html')).toHaveAttribute('data-theme', 'night');
     // The night changes colours and nothing else.
     expect(await found(new AxeBuilder({ page }).withRules(OF_COLOURS)), 'by night').toEqual([]);

@@ -47,7 +47,7 @@ test('a new drink from nothing: glass, ice, ingredients, target; kept, poured, a
 
   // Nothing typed is lost by a reload.
   await page.reload();
-  await page.getByRole('button', { name: 'Pour it' }).click();
+  await page.getByRole('radio', { name: 'Pour it' }).click();
   const drink = drinkOf(page);
   await expect(drink).toContainText('Pier head');
   await expect(drink).toContainText('Contains soy');
@@ -56,7 +56,7 @@ test('a new drink from nothing: glass, ice, ingredients, target; kept, poured, a
   await expect(page.getByRole('button', { name: /Pier head 1\.40/ })).toBeVisible();
   await expect(page.getByRole('link', { name: /^Pour/ })).toContainText('14 drinks');
 
-  await drink.getByRole('button', { name: '2 glasses' }).click();
+  await drink.getByRole('radio', { name: '2 glasses' }).click();
   await drink.getByRole('button', { name: 'Pour these 2' }).click();
   await expect(page.getByRole('status').filter({ hasText: '2 × Pier head' })).toBeVisible();
 });
@@ -80,7 +80,7 @@ test('after a sip: a step of taste, kept for somebody, and the usual stays', asy
   ).toBeVisible();
   await expect(drink).toContainText('1.35');
 
-  await page.getByRole('button', { name: 'History' }).click();
+  await page.getByRole('radio', { name: 'History' }).click();
   const row = page.getByRole('listitem').filter({ hasText: 'for the window seat' });
   await expect(row).toContainText('1.40');
   await row.getByRole('button', { name: 'Take this one' }).click();
@@ -100,7 +100,7 @@ test('a weak jug, and the menu after it', async ({ page, lido }) => {
   await expect(page.getByRole('link', { name: /^Pour \d/ })).toContainText(/\d out of reach/);
 
   await page.goto(`${lido.url}/pour/menu`);
-  const table = page.getByRole('table', { name: 'Every drink from this jug' });
+  const table = page.getByRole('group', { name: 'Every drink from this jug' });
   const black = table.getByRole('row').filter({ hasText: 'Lido black' });
   await expect(black).toContainText(/short, needs 1\.\d\d %/);
   await black.getByRole('link').click();
@@ -118,11 +118,11 @@ test('a weak jug, and the menu after it', async ({ page, lido }) => {
   // Brought up by the stronger jug, the menu is in reach again.
   await page.goto(`${lido.url}/jugs/lido-jug-1`);
   const blend = page.getByRole('region', { name: 'Blend it with another jug' });
-  await page.getByRole('button', { name: 'Blend', exact: true }).click();
+  await page.getByRole('radio', { name: 'Blend', exact: true }).click();
   await fill(page, 'Strength of the blend', '2.4 %');
   await expect(blend).toContainText('In reach again');
   await blend.getByRole('button', { name: /^Add .* of Jug 2/ }).click();
-  await expect(page.getByRole('cell', { name: 'blended in', exact: true })).toBeVisible();
+  await expect(page.getByRole('cell', { name: 'What: blended in', exact: true })).toBeVisible();
   await page.getByRole('link', { name: 'Pour from it' }).click();
   await page.goto(`${lido.url}/pour/menu`);
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Jug 1');
@@ -231,12 +231,12 @@ test('every kind of serve: hot, tonic, nitrogen, spirit, keg', async ({ page, li
   await expect(drink).toContainText('licence to sell');
 
   await open('lido-black', 'Lido black');
-  await page.getByRole('button', { name: 'What is in it' }).click();
+  await page.getByRole('radio', { name: 'What is in it' }).click();
   await pick(page, 'How it is served', /^from a keg/);
   await pick(page, 'Before the ice', /^chilled/);
   await fill(page, 'Chilled to', '34 F');
   await expect(field(page, 'Chilled to')).toHaveValue(/^1\s?°C$/);
-  await page.getByRole('button', { name: 'Pour it' }).click();
+  await page.getByRole('radio', { name: 'Pour it' }).click();
   await expect(page.getByRole('region', { name: /keg/i })).toContainText(/9\.50\sL/);
   const first = page.getByRole('table', { name: 'The drink while it stands' }).locator('tbody tr');
   await expect(first.first()).toContainText(/g1\s?°C/);
@@ -260,6 +260,7 @@ test('an own ingredient from its package goes into a drink with its allergens', 
   lido,
 }) => {
   await page.goto(`${lido.url}/shelf/ingredients`);
+  await page.getByRole('button', { name: 'A new package' }).click();
   await fill(page, 'Name of the ingredient', 'Hazelnut drink');
   await fill(page, 'Fat, g', '1.6');
   await fill(page, 'of which sugars, g', '3.2');
@@ -275,15 +276,15 @@ test('an own ingredient from its package goes into a drink with its allergens', 
   const row = page.getByRole('row').filter({ hasText: 'Hazelnut drink' });
   await expect(row).toContainText('nuts');
   // The package was read wrongly: its table is taken in hand again.
-  await row.getByRole('button', { name: 'Hazelnut drink', exact: true }).click();
+  await row.getByRole('button', { name: 'What the package of Hazelnut drink says' }).click();
   await fill(page, 'Fat, g', '2.6');
   await page.getByRole('button', { name: 'Save what it says' }).click();
   await expect(row).toContainText('2.6');
 
   await page.goto(`${lido.url}/pour?drink=lido-black`);
-  await page.getByRole('button', { name: 'What is in it' }).click();
+  await page.getByRole('radio', { name: 'What is in it' }).click();
   await pick(page, 'Diluent 1', /^Hazelnut drink/);
-  await page.getByRole('button', { name: 'Pour it' }).click();
+  await page.getByRole('radio', { name: 'Pour it' }).click();
   await expect(drinkOf(page)).toContainText('Contains nuts');
 });
 

@@ -71,7 +71,7 @@ test('work on a jug is done once though its answer is lost, through a reload too
     if (route.request().method() === 'POST') await route.fetch();
     await route.abort();
   });
-  await page.getByRole('button', { name: 'To a strength' }).click();
+  await page.getByRole('radio', { name: 'To a strength' }).click();
   const add = page.getByRole('button', { name: /^Add .* of water/ }).first();
   const adds = Number(/(\d+)\sg/.exec((await add.textContent())!)![1]);
   await add.click();

@@ -1,30 +1,35 @@
 import { expect, test } from './lido.ts';
 
-test('the shelf is edited in place, each change can be undone, and plans follow', async ({
+test('one thing of the shelf is open at a time, each change can be undone, and plans follow', async ({
   page,
   lido,
 }) => {
   await page.goto(`${lido.url}/shelf`);
-  const coffee = page.getByRole('listitem', { name: 'Slack Tide, natural' });
-  await coffee.getByRole('textbox', { name: 'Price a kg' }).fill('40');
-  await coffee.getByRole('textbox', { name: 'Price a kg' }).press('Enter');
+  const line = (name: string | RegExp) => page.getByRole('button', { name });
+  const shown = (name: string) => page.getByRole('textbox', { name }).filter({ visible: true });
+  await line(/^Slack Tide, natural/).click();
+  await shown('Price a kg').fill('40');
+  await shown('Price a kg').press('Enter');
   const notice = page.getByRole('status').filter({ hasText: 'Slack Tide, natural: price' });
+  await expect(line(/^Slack Tide, natural/)).toContainText('€40.00 a kg');
   await notice.getByRole('button', { name: 'Undo' }).click();
-  await expect(coffee.getByRole('textbox', { name: 'Price a kg' })).toHaveValue('31.00');
+  await expect(shown('Price a kg')).toHaveValue('31.00');
 
-  await coffee.getByRole('textbox', { name: 'Equilibrium yield' }).fill('90 %');
-  await expect(coffee.getByRole('alert')).toContainText('Between 5 and 35 %');
-  await coffee.getByRole('textbox', { name: 'Equilibrium yield' }).press('Escape');
+  await shown('Equilibrium yield').fill('90 %');
+  await expect(page.getByRole('alert').filter({ hasText: 'Between 5 and 35 %' })).toBeVisible();
+  await shown('Equilibrium yield').press('Escape');
 
   await page.getByRole('button', { name: 'Add a vessel' }).click();
-  const vessel = page.getByRole('listitem', { name: 'New jar' });
-  await vessel.getByRole('textbox', { name: 'Name' }).fill('Crock');
-  await vessel.getByRole('textbox', { name: 'Name' }).press('Enter');
-  await expect(page.getByRole('listitem', { name: 'Crock' })).toBeVisible();
+  await expect(shown('Price a kg')).toHaveCount(0);
+  await shown('Name').fill('Crock');
+  await shown('Name').press('Enter');
+  await expect(line(/^Crock/)).toBeVisible();
 
+  await line(/^Scoop and filters/).click();
   await page.getByRole('button', { name: 'bag', exact: true }).click();
   await expect(page.getByRole('textbox', { name: 'New bag takes' })).toHaveValue(/500\sg/);
 
+  await line(/^What a new plan begins with/).click();
   await page.getByRole('textbox', { name: 'Default ratio' }).fill('1:8');
   await page.getByRole('textbox', { name: 'Default ratio' }).press('Enter');
   await expect(page.getByRole('status').filter({ hasText: 'Default changed' })).toBeVisible();
@@ -33,4 +38,27 @@ test('the shelf is edited in place, each change can be undone, and plans follow'
   await expect(page.getByRole('textbox', { name: 'Ratio' })).toHaveValue('1 : 8.0');
   await page.getByRole('combobox', { name: 'Vessel' }).press('Enter');
   await expect(page.getByRole('option', { name: /Crock/ })).toBeVisible();
+});
+
+test('a bag that arrived is on the shelf in three touches, known or new', async ({
+  page,
+  lido,
+}) => {
+  await page.goto(`${lido.url}/shelf`);
+  await page.getByRole('button', { name: 'A new bag arrived' }).click();
+  const bag = page.getByRole('dialog', { name: 'A new bag' });
+  await bag.getByRole('textbox', { name: 'Name of the coffee' }).fill('Breakwater, washed');
+  await bag.getByRole('radio', { name: 'light' }).click();
+  await bag.getByRole('button', { name: 'Put it on the shelf' }).click();
+  await expect(page.getByRole('button', { name: /^Breakwater, washed/ })).toContainText(
+    'light · roast date not known · price not known',
+  );
+
+  await page.getByRole('button', { name: 'A new bag arrived' }).click();
+  await bag.getByRole('radio', { name: 'Slack Tide, natural' }).click();
+  await bag.getByRole('textbox', { name: 'Roasted on' }).fill('yesterday');
+  await bag.getByRole('button', { name: 'Put it on the shelf' }).click();
+  await expect(page.getByRole('button', { name: /^Slack Tide, natural/ })).toContainText(
+    'roasted Fri 12 Jun',
+  );
 });

@@ -35,7 +35,7 @@ const SHOTS: readonly Shot[] = [
   {
     name: 'pour-make',
     path: '/pour?drink=salt-foam-tide',
-    before: (page) => page.getByRole('button', { name: 'What is in it' }).click(),
+    before: (page) => page.getByRole('radio', { name: 'What is in it' }).click(),
   },
   { name: 'menu', path: '/pour/menu' },
   { name: 'build-card', path: '/pour/card?drink=salt-foam-tide' },
@@ -70,7 +70,7 @@ const SHOTS: readonly Shot[] = [
     width: 390,
     height: 844,
     before: async (page) => {
-      await page.getByRole('button', { name: 'Day/night' }).click();
+      await page.getByRole('button', { name: 'Night colours' }).click();
       await page.evaluate(() => window.scrollTo(0, 0));
     },
   },

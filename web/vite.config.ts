@@ -1,10 +1,12 @@
 import vue from '@vitejs/plugin-vue';
+import icons from 'unplugin-icons/vite';
 import { defineConfig } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
 
 export default defineConfig({
   plugins: [
     vue(),
+    icons({ compiler: 'vue3', scale: 1.2 }),
     // Where the browser allows it, pages open without the server.
     VitePWA({
       registerType: 'autoUpdate',

@@ -19,6 +19,7 @@ import { useNotice } from './stores/notice.ts';
 import { useSession } from './stores/session.ts';
 import { useSetAside } from './stores/setAside.ts';
 import { useSettings } from './stores/settings.ts';
+import { ElButton } from 'element-plus';
 
 const FinderDialog = defineAsyncComponent(() => import('./components/navigation/FinderDialog.vue'));
 const KeysHelp = defineAsyncComponent(() => import('./components/navigation/KeysHelp.vue'));
@@ -81,6 +82,7 @@ useKeys({
   <TheLine
     :stations="state === 'signIn' ? [] : stations"
     :units="settings.units"
+    :night="settings.isNight"
     :who
     :shelf="session.can('brews')"
     @help="help = true"
@@ -105,7 +107,7 @@ useKeys({
     <div v-else class="wait" role="alert">
       <h1>The shop’s server does not answer</h1>
       <p>{{ failure }} What you typed is kept on this tablet.</p>
-      <button type="button" @click="load">Try again</button>
+      <ElButton @click="load">Try again</ElButton>
     </div>
   </main>
   <NoticeBar :notice="notices.shown" @undo="notices.undo" @close="notices.dismiss" />

@@ -328,7 +328,6 @@ export const useDraft = defineStore('draft', () => {
           ? local(other)
           : { ...draft.value, version: other.version, unsaved: true };
     },
-    /** The same plan under a new identity, once this one is started. */
     /** A new plan by the shop’s defaults: nothing of the one before is in it. */
     restart,
     /** Gives a plan that has none yet a coffee and a vessel, so that a page always shows both. */

@@ -20,6 +20,7 @@ export const useSettings = defineStore('settings', () => {
   return {
     units,
     theme,
+    isNight,
     toggleUnits: () => (units.value = units.value === 'metric' ? 'us' : 'metric'),
     toggleTheme: () => (theme.value = isNight.value ? 'day' : 'night'),
   };

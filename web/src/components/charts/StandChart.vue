@@ -107,7 +107,7 @@ const rows = computed(() =>
 <template>
   <figure>
     <div class="views no-print">
-      <PickButtons v-model="shown" label="What the chart shows" look="small" :options="VIEWS" />
+      <PickButtons v-model="shown" label="What the chart shows" small :options="VIEWS" />
       <p class="legend">
         <span class="own">{{ ownName }}</span>
         <span v-if="other" class="other">{{ other.name }}</span>

@@ -7,6 +7,7 @@ import TypedField from './TypedField.vue';
 /** A day that is past, as one would say it: "4 June", "yesterday", "2026-06-04"; kept when it is left. */
 const props = defineProps<{
   label: string;
+  placeholder?: string;
   /** As 2026-06-04; null where nobody has said it. */
   date: string | null;
   now: Date;
@@ -32,5 +33,5 @@ function leave(text: string): void {
 </script>
 
 <template>
-  <TypedField :label :written :complaint-of @left="leave" />
+  <TypedField :label :placeholder :written :complaint-of @left="leave" />
 </template>

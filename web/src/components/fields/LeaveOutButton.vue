@@ -1,19 +1,11 @@
 <script setup lang="ts">
+import { ElButton } from 'element-plus';
+import CloseIcon from '~icons/lucide/x';
+
 /** Takes one thing out of a list. */
 defineProps<{ label: string }>();
 </script>
 
 <template>
-  <button type="button" :aria-label="label">×</button>
+  <ElButton text :icon="CloseIcon" native-type="button" class="icon-button" :aria-label="label" />
 </template>
-
-<style scoped>
-button {
-  min-width: 36px;
-  min-height: 36px;
-  border: 0;
-  background: none;
-  font-size: var(--t18);
-  cursor: pointer;
-}
-</style>

@@ -1,32 +1,30 @@
 <script setup lang="ts">
+import { ElButton } from 'element-plus';
+import LockIcon from '~icons/lucide/lock';
+import OpenIcon from '~icons/lucide/lock-open';
+
 /** Locks one of the amounts that fix each other; says which are set and which are calculated. */
 defineProps<{ what: string; locked: boolean; set: boolean }>();
 const emit = defineEmits<{ lock: [] }>();
 </script>
 
 <template>
-  <button
-    type="button"
+  <ElButton
+    link
+    native-type="button"
+    class="plain"
+    :class="{ locked }"
+    :icon="locked ? LockIcon : OpenIcon"
     :aria-pressed="locked"
     :aria-label="`Lock the ${what}`"
     @click="emit('lock')"
   >
     {{ locked ? 'Locked' : set ? 'Set' : 'Calculated' }}
-  </button>
+  </ElButton>
 </template>
 
 <style scoped>
-button {
-  min-height: 28px;
-  border: 0;
-  background: none;
-  padding: 0 0 0 12px;
-  color: var(--ink-soft);
-  font-size: var(--t13);
-  cursor: pointer;
-}
-
-button[aria-pressed='true'] {
+.locked {
   color: var(--action);
   font-weight: 700;
 }

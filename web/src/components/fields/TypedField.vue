@@ -6,6 +6,7 @@ import { useRefusal } from './refusals.ts';
 /** A line that is understood as it is typed. A wrong entry stays, says why, and changes nothing. */
 const props = defineProps<{
   label: string;
+  placeholder?: string;
   /** What stands there as long as nobody types. */
   written: string;
   /** Why a text will not do; empty where it will. */
@@ -52,6 +53,7 @@ defineExpose({ clear });
       :aria-invalid="wrong !== ''"
       :aria-describedby="wrong === '' ? undefined : `${id}-wrong`"
       autocomplete="off"
+      :placeholder
       @update:model-value="input"
       @keydown="key"
       @blur="leave"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from 'element-plus';
 import BigFigure from './BigFigure.vue';
 
 /** A figure that says where it comes from when it is tapped. */
@@ -7,21 +8,19 @@ const emit = defineEmits<{ why: [] }>();
 </script>
 
 <template>
-  <button type="button" title="Why this number" @click="emit('why')">
+  <ElButton link native-type="button" class="asked" @click="emit('why')">
     <BigFigure size="small" :label :figure :unit />
-  </button>
+  </ElButton>
 </template>
 
 <style scoped>
-button {
-  border: 0;
-  background: none;
+.asked {
   padding: 0;
-  text-align: left;
-  cursor: pointer;
+  color: var(--ink);
+  text-decoration: none;
 }
 
-button :deep(h2) {
+.asked :deep(h2) {
   color: var(--action);
   text-decoration: underline;
 }

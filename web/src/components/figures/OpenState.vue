@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { dateName, dayName } from '../../format/formatClock.ts';
+import LinkButton from '../fields/LinkButton.vue';
 
 /** Whether a package stands open (or a house recipe is made), until when it is used, and what to do about it. */
 const props = defineProps<{
@@ -29,16 +30,12 @@ const since = computed(() =>
   <div class="state">
     <span v-if="state" :class="state.tone" :title="since">{{ state.text }}</span>
     <span class="ways no-print">
-      <button
-        type="button"
-        :aria-label="`${name}: ${life ? 'a new one' : opening}`"
-        @click="emit('open')"
-      >
+      <LinkButton :aria-label="`${name}: ${life ? 'a new one' : opening}`" @click="emit('open')">
         {{ life ? 'a new one' : opening }}
-      </button>
-      <button v-if="life" type="button" :aria-label="`${name}: used up`" @click="emit('usedUp')">
+      </LinkButton>
+      <LinkButton v-if="life" :aria-label="`${name}: used up`" @click="emit('usedUp')">
         used up
-      </button>
+      </LinkButton>
     </span>
   </div>
 </template>
@@ -51,13 +48,7 @@ const since = computed(() =>
   line-height: 1.3;
 }
 
-button {
-  min-height: 28px;
-  border: 0;
-  background: none;
+.ways :deep(.el-button) {
   padding: 0 10px 0 0;
-  color: var(--action);
-  text-decoration: underline;
-  cursor: pointer;
 }
 </style>

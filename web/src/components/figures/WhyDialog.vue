@@ -1,10 +1,24 @@
 <script setup lang="ts">
 import { markText, type Explanation } from '@ratio/core/explanation';
 import { ElDialog } from 'element-plus';
+import DataTable from '../tables/DataTable.vue';
+import type { DataColumn } from '../tables/dataColumn.ts';
 
 /** Where a number comes from: equation, this batch's numbers, constants with their sources, range. */
 defineProps<{ explanation: Explanation | null; range: string; narrowedBy: readonly string[] }>();
 const emit = defineEmits<{ close: [] }>();
+
+const USED: readonly DataColumn<Explanation['uses'][number]>[] = [
+  { key: 'symbol', label: 'Symbol', text: ({ symbol }) => symbol, minPx: 60 },
+  { key: 'what', label: 'What', text: ({ name }) => name, minPx: 140 },
+  { key: 'value', label: 'Value', text: ({ value }) => value, isNumber: true },
+  {
+    key: 'source',
+    label: 'Source',
+    text: ({ source, mark }) => `${source} (${markText(mark)})`,
+    minPx: 160,
+  },
+];
 </script>
 
 <template>
@@ -19,29 +33,12 @@ const emit = defineEmits<{ close: [] }>();
       <p class="figures equation">{{ explanation.equation }}</p>
       <p class="figures">{{ explanation.filledIn }}</p>
       <p class="soft">{{ explanation.method }}</p>
-      <table>
-        <caption class="visually-hidden">
-          Values in it
-        </caption>
-        <thead>
-          <tr>
-            <th scope="col">Symbol</th>
-            <th scope="col">What</th>
-            <th scope="col">Value</th>
-            <th scope="col">Source</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="used in explanation.uses" :key="used.symbol">
-            <td class="figures">{{ used.symbol }}</td>
-            <td>{{ used.name }}</td>
-            <td class="figures">{{ used.value }}</td>
-            <td>
-              {{ used.source }} <span class="mark">({{ markText(used.mark) }})</span>
-            </td>
-          </tr>
-        </tbody>
-      </table>
+      <DataTable
+        label="Values in it"
+        :rows="explanation.uses"
+        :key-of="({ symbol, name }) => `${symbol} ${name}`"
+        :columns="USED"
+      />
       <p v-if="range"><strong>Range</strong> {{ range }}</p>
       <ul v-if="narrowedBy.length > 0">
         <li v-for="text in narrowedBy" :key="text">{{ text }}</li>
@@ -53,6 +50,7 @@ const emit = defineEmits<{ close: [] }>();
 
 <style scoped>
 .why {
+  --ground: var(--panel);
   display: grid;
   gap: 12px;
 }
@@ -60,22 +58,5 @@ const emit = defineEmits<{ close: [] }>();
 .equation {
   font-size: var(--t18);
   font-weight: 600;
-}
-
-table {
-  width: auto;
-}
-
-th,
-td {
-  border-bottom: 1px solid var(--hairline);
-  padding: 6px 10px 6px 0;
-  text-align: left;
-  vertical-align: top;
-}
-
-.mark {
-  color: var(--ink-soft);
-  white-space: nowrap;
 }
 </style>

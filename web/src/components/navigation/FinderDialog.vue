@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { ElDialog, ElInput } from 'element-plus';
-import { nextTick, ref, watch } from 'vue';
+import { ElAutocomplete, ElDialog } from 'element-plus';
+import 'element-plus/theme-chalk/el-autocomplete.css';
+import { nextTick, ref } from 'vue';
 
 interface Found {
   readonly key: string;
@@ -15,80 +16,72 @@ const sought = defineModel<string>('sought', { required: true });
 const props = defineProps<{ found: readonly Found[] }>();
 const emit = defineEmits<{ go: [key: string] }>();
 
-const at = ref(0);
-watch(
-  () => props.found,
-  () => (at.value = 0),
-);
+/** The list follows what is typed once it has come through to it. */
+async function suggest(_: string, show: (found: Found[]) => void): Promise<void> {
+  await nextTick();
+  show([...props.found]);
+}
 
-function go(one: Found | undefined): void {
-  if (!one) return;
+function go(one: Found): void {
   open.value = false;
   emit('go', one.key);
 }
 
-function key(event: KeyboardEvent | Event): void {
-  if (!(event instanceof KeyboardEvent)) return;
-  const step = { ArrowDown: 1, ArrowUp: -1 }[event.key];
-  if (step !== undefined) {
-    event.preventDefault();
-    const count = props.found.length || 1;
-    at.value = (at.value + step + count) % count;
-  } else if (event.key === 'Enter') go(props.found[at.value]);
-}
-
-const input = ref<InstanceType<typeof ElInput> | null>(null);
+const field = ref<{ focus: () => void } | null>(null);
 async function focus(): Promise<void> {
   await nextTick();
-  input.value?.focus();
+  field.value?.focus();
 }
 </script>
 
 <template>
   <ElDialog v-model="open" title="Find" width="min(92vw, 520px)" append-to-body @opened="focus">
-    <ElInput
-      ref="input"
+    <ElAutocomplete
+      ref="field"
       v-model="sought"
+      class="field"
+      popper-class="finder"
+      value-key="name"
+      highlight-first-item
+      :debounce="0"
+      :fetch-suggestions="suggest"
       aria-label="Find anything"
-      aria-controls="found"
       placeholder="a drink, a jug, a coffee, a page"
-      @keydown="key"
-    />
-    <ul id="found" aria-live="polite">
-      <li v-for="(one, i) in found" :key="one.kind + one.key">
-        <button type="button" :class="{ here: i === at }" @click="go(one)">
-          <span>{{ one.name }}</span> <span class="soft">{{ one.kind }}</span>
-        </button>
-      </li>
-      <li v-if="found.length === 0" class="soft none">Nothing is called that here.</li>
-    </ul>
+      @select="go($event as Found)"
+    >
+      <template #default="{ item }">
+        <span class="found">
+          <span>{{ item.name }}</span> <span class="soft">{{ item.kind }}</span>
+        </span>
+      </template>
+    </ElAutocomplete>
+    <p v-if="found.length === 0" class="soft none">Nothing is called that here.</p>
   </ElDialog>
 </template>
 
 <style scoped>
-ul {
-  padding-top: 8px;
+.field {
+  width: 100%;
 }
 
-button {
+.found {
   display: flex;
   justify-content: space-between;
-  width: 100%;
-  min-height: var(--touch);
-  align-items: center;
-  border: 0;
-  border-bottom: 1px solid var(--hairline);
-  background: none;
-  padding: 0 8px;
-  text-align: left;
-  cursor: pointer;
-}
-
-.here {
-  background: var(--action-wash);
+  gap: 16px;
+  line-height: var(--touch);
 }
 
 .none {
   padding: 12px 8px;
+}
+</style>
+
+<style>
+.finder .el-autocomplete-suggestion__wrap {
+  max-height: min(60vh, 420px);
+}
+
+.finder.el-popper {
+  border: 1px solid var(--ink);
 }
 </style>

@@ -1,4 +1,8 @@
 <script setup lang="ts">
+import { ElAlert } from 'element-plus';
+import 'element-plus/theme-chalk/el-alert.css';
+import LinkButton from '../fields/LinkButton.vue';
+
 /** What just happened, and an undo. */
 defineProps<{ notice: { text: string; tone: 'done' | 'wrong'; canUndo: boolean } | null }>();
 const emit = defineEmits<{ undo: []; close: [] }>();
@@ -6,11 +10,18 @@ const emit = defineEmits<{ undo: []; close: [] }>();
 
 <template>
   <div class="holder no-print" :role="notice?.tone === 'wrong' ? 'alert' : 'status'">
-    <div v-if="notice" class="bar" :class="notice.tone">
+    <ElAlert
+      v-if="notice"
+      :key="notice.text"
+      role="none"
+      class="bar"
+      :class="notice.tone"
+      :closable="false"
+    >
       <span>{{ notice.text }}</span>
-      <button v-if="notice.canUndo" type="button" @click="emit('undo')">Undo</button>
-      <button type="button" @click="emit('close')">Close</button>
-    </div>
+      <LinkButton v-if="notice.canUndo" @click="emit('undo')">Undo</LinkButton>
+      <LinkButton @click="emit('close')">Close</LinkButton>
+    </ElAlert>
   </div>
 </template>
 
@@ -26,17 +37,34 @@ const emit = defineEmits<{ undo: []; close: [] }>();
   z-index: 10;
 }
 
-.bar {
+/* On a phone the button of the page stands below. */
+@media (max-width: 640px) {
+  .holder {
+    bottom: 76px;
+    padding-inline: 12px;
+  }
+}
+
+.bar.el-alert {
+  width: auto;
+  max-width: min(92vw, 46rem);
+  border-radius: 4px;
+  background: var(--ink);
+  padding: 4px 6px 4px 16px;
+  color: var(--paper);
+  pointer-events: auto;
+}
+
+.bar :deep(.el-alert__content),
+.bar :deep(.el-alert__description) {
   display: flex;
   align-items: center;
   gap: 8px;
-  max-width: min(92vw, 46rem);
-  padding: 4px 6px 4px 16px;
-  border-radius: 4px;
-  background: var(--ink);
-  color: var(--paper);
+  margin: 0;
+  padding: 0;
+  color: inherit;
+  font-size: var(--t15);
   font-weight: 500;
-  pointer-events: auto;
 }
 
 .bar.wrong {
@@ -48,13 +76,11 @@ const emit = defineEmits<{ undo: []; close: [] }>();
   color: #17120e;
 }
 
-button {
+.bar :deep(.el-button.is-link) {
   min-height: var(--touch);
-  border: 0;
-  background: none;
   padding: 0 12px;
+  color: inherit;
+  font-size: var(--t15);
   font-weight: 700;
-  text-decoration: underline;
-  cursor: pointer;
 }
 </style>

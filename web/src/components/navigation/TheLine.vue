@@ -1,6 +1,11 @@
 <script setup lang="ts">
 import type { ShopUnits } from '@ratio/core/units';
+import { ElButton } from 'element-plus';
 import { RouterLink, useRoute } from 'vue-router';
+import KeysIcon from '~icons/lucide/keyboard';
+import NightIcon from '~icons/lucide/moon';
+import FindIcon from '~icons/lucide/search';
+import DayIcon from '~icons/lucide/sun';
 
 /** One station of the line, and what stands there now. */
 interface Station {
@@ -16,6 +21,7 @@ defineProps<{
   units: ShopUnits;
   /** Who has signed in; empty for nobody. */
   who: string;
+  night: boolean;
   /** Whether the shelf is theirs. */
   shelf: boolean;
 }>();
@@ -47,17 +53,18 @@ const route = useRoute();
     <div class="end">
       <RouterLink v-if="shelf" to="/shelf" class="quiet">Shelf</RouterLink>
       <RouterLink v-if="who !== ''" to="/sign-in" class="quiet">{{ who }}</RouterLink>
-      <button type="button" class="quiet" @click="emit('find')">Find</button>
-      <button type="button" class="quiet" aria-label="Keys" @click="emit('help')">?</button>
-      <button type="button" class="quiet" @click="emit('theme')">Day/night</button>
-      <button
-        type="button"
-        class="boxed"
-        :aria-label="`Units: ${units}. Change`"
-        @click="emit('units')"
-      >
+      <ElButton text :icon="FindIcon" class="icon-button" aria-label="Find" @click="emit('find')" />
+      <ElButton text :icon="KeysIcon" class="icon-button" aria-label="Keys" @click="emit('help')" />
+      <ElButton
+        text
+        :icon="night ? DayIcon : NightIcon"
+        class="icon-button"
+        :aria-label="night ? 'Day colours' : 'Night colours'"
+        @click="emit('theme')"
+      />
+      <ElButton class="boxed" :aria-label="`Units: ${units}. Change`" @click="emit('units')">
         {{ units === 'metric' ? 'g · mL' : 'oz · fl oz' }}
-      </button>
+      </ElButton>
     </div>
   </header>
 </template>
@@ -124,8 +131,7 @@ nav {
   padding: 0 24px 0 14px;
 }
 
-.quiet,
-.boxed {
+.quiet {
   display: inline-flex;
   align-items: center;
   min-height: 36px;
@@ -140,9 +146,11 @@ nav {
 }
 
 .boxed {
-  border-color: var(--hairline-strong);
+  height: 36px;
+  min-height: 36px;
   background: var(--panel);
-  font-weight: 600;
+  padding: 0 10px;
+  font-size: var(--t13);
 }
 
 @media (max-width: 900px) {

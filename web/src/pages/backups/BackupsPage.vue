@@ -1,10 +1,14 @@
 <script setup lang="ts">
 import { ElButton, ElPopconfirm } from 'element-plus';
+import 'element-plus/theme-chalk/el-popover.css';
+import 'element-plus/theme-chalk/el-popconfirm.css';
+import DataTable from '../../components/tables/DataTable.vue';
+import type { DataColumn } from '../../components/tables/dataColumn.ts';
 import { clockTime, dayName } from '../../format/formatClock.ts';
 import { useShop } from '../../stores/shop.ts';
 import { ref } from 'vue';
 import { useArchive } from './useArchive.ts';
-import { useBackups } from './useBackups.ts';
+import { useBackups, type Backup } from './useBackups.ts';
 
 /** Copies of the whole shop, and the way back to one of them. */
 const BY = {
@@ -39,6 +43,13 @@ const { backups, busy, restoring, make, restore } = useBackups();
 
 const size = (bytes: number): string =>
   bytes < 1e6 ? `${Math.ceil(bytes / 1e3)}\u2009kB` : `${(bytes / 1e6).toFixed(1)}\u2009MB`;
+const columns: readonly DataColumn<Backup>[] = [
+  { key: 'made', label: 'Made', text: ({ at }) => when(at), by: ({ at }) => at, minPx: 120 },
+  { key: 'why', label: 'Why', text: ({ by }) => BY[by], by: ({ by }) => BY[by], minPx: 120 },
+  { key: 'size', label: 'Size', text: ({ bytes }) => size(bytes), isNumber: true },
+  { key: 'file', label: 'Take away', isQuiet: true, minPx: 150, on: 'screen' },
+  { key: 'restore', label: 'Restore', isQuiet: true, minPx: 110, on: 'screen' },
+];
 const when = (at: string): string =>
   `${dayName({ at: new Date(at), zone: shelf.zone })}, ${clockTime({ at: new Date(at), zone: shelf.zone }).slice(-5)}`;
 </script>
@@ -55,44 +66,32 @@ const when = (at: string): string =>
       <ElButton type="primary" size="large" :loading="busy" @click="make">Make one now</ElButton>
     </p>
     <p v-if="restoring" role="status"><strong>The copy is being taken into use …</strong></p>
-    <table v-if="backups.length > 0">
-      <thead>
-        <tr>
-          <th scope="col">Made</th>
-          <th scope="col">Why</th>
-          <th scope="col" class="size">Size</th>
-          <th scope="col"><span class="visually-hidden">Take away</span></th>
-          <th scope="col"><span class="visually-hidden">Restore</span></th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="backup in backups" :key="backup.name">
-          <td class="figures">{{ when(backup.at) }}</td>
-          <td>{{ BY[backup.by] }}</td>
-          <td class="figures size">{{ size(backup.bytes) }}</td>
-          <td>
-            <a :href="`/api/backups/${backup.name}`" :download="backup.name"
-              >Take it away as a file</a
+    <DataTable
+      v-if="backups.length > 0"
+      label="Copies"
+      :rows="backups"
+      :key-of="({ name }) => name"
+      :columns
+    >
+      <template #file-cell="{ row }">
+        <a :href="`/api/backups/${row.name}`" :download="row.name">Take it away as a file</a>
+      </template>
+      <template #restore-cell="{ row }">
+        <ElPopconfirm
+          width="320"
+          :title="`Go back to ${when(row.at)}? What is there now is kept as one more copy.`"
+          confirm-button-text="Go back to it"
+          cancel-button-text="Leave it"
+          @confirm="restore(row)"
+        >
+          <template #reference>
+            <ElButton :disabled="busy || restoring" :aria-label="`Restore ${when(row.at)}`"
+              >Restore</ElButton
             >
-          </td>
-          <td>
-            <ElPopconfirm
-              width="320"
-              :title="`Go back to ${when(backup.at)}? What is there now is kept as one more copy.`"
-              confirm-button-text="Go back to it"
-              cancel-button-text="Leave it"
-              @confirm="restore(backup)"
-            >
-              <template #reference>
-                <ElButton :disabled="busy || restoring" :aria-label="`Restore ${when(backup.at)}`"
-                  >Restore</ElButton
-                >
-              </template>
-            </ElPopconfirm>
-          </td>
-        </tr>
-      </tbody>
-    </table>
+          </template>
+        </ElPopconfirm>
+      </template>
+    </DataTable>
     <div v-else class="empty">
       <h2>No copy yet</h2>
       <p>The first one of the day is made within ten minutes.</p>
@@ -155,16 +154,5 @@ section {
   flex-wrap: wrap;
   gap: 8px 16px;
   padding-top: 12px;
-}
-
-td,
-th {
-  border-bottom: 1px solid var(--hairline);
-  padding: 8px 18px 8px 0;
-  text-align: left;
-}
-
-.size {
-  text-align: right;
 }
 </style>

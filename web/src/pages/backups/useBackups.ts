@@ -11,7 +11,7 @@ const backupSchema = z.object({
   bytes: z.number(),
 });
 const backupsSchema = z.array(backupSchema);
-type Backup = z.infer<typeof backupSchema>;
+export type Backup = z.infer<typeof backupSchema>;
 
 const PATH = '/api/backups';
 const ASK_AGAIN_MS = 500;

@@ -7,6 +7,7 @@ import ChoiceField from '../../components/fields/ChoiceField.vue';
 import IngredientField from '../../components/fields/IngredientField.vue';
 import TextField from '../../components/fields/TextField.vue';
 import type { AmountFormat } from '../../format/amountFormat.ts';
+import LinkButton from '../../components/fields/LinkButton.vue';
 
 type Infusion = Extract<HouseRecipe['process'], { method: 'infuse' }>;
 
@@ -71,14 +72,9 @@ const BY = [
         :model-value="process.loses"
         @update:model-value="set({ loses: $event }, 'lost otherwise')"
       />
-      <button
-        v-if="process.leftG !== null"
-        type="button"
-        class="text-button"
-        @click="set({ leftG: null }, 'for the next one')"
-      >
+      <LinkButton v-if="process.leftG !== null" @click="set({ leftG: null }, 'for the next one')">
         the next one
-      </button>
+      </LinkButton>
     </li>
     <li>
       <p><strong>Then match it</strong></p>

@@ -2,12 +2,18 @@
 import { useSession } from '../../stores/session.ts';
 import { densityGPerMl, energyKcal } from '@ratio/core/matter';
 import { measuredGPerMl, type Ingredient } from '@ratio/core/pantry';
-import { ElInput } from 'element-plus';
+import { ElButton, ElDialog, ElInput, ElTooltip } from 'element-plus';
+import { ref } from 'vue';
 import { RouterLink } from 'vue-router';
 import { OPENED_DAYS, priceKind } from '../../components/fields/amountKind.ts';
+import AddIcon from '~icons/lucide/plus';
 import AmountField from '../../components/fields/AmountField.vue';
+import LinkButton from '../../components/fields/LinkButton.vue';
 import OpenState from '../../components/figures/OpenState.vue';
+import DataTable from '../../components/tables/DataTable.vue';
+import type { DataColumn } from '../../components/tables/dataColumn.ts';
 import PackageCard from './PackageCard.vue';
+import { useKeys } from '../../composables/useKeys.ts';
 import { useIngredients } from './useIngredients.ts';
 
 const session = useSession();
@@ -21,11 +27,73 @@ const MARKS = {
   practice: 'common practice',
   ours: 'ours',
 } as const;
+const isOpen = ref(false);
+function openPackage(one: Ingredient): void {
+  edit(one);
+  isOpen.value = true;
+}
+function startNew(): void {
+  if (form.value.id !== null) discard();
+  isOpen.value = true;
+}
+function leave(): void {
+  discard();
+  isOpen.value = false;
+}
+async function addIt(): Promise<void> {
+  await add();
+  // What was saved is out of hand.
+  if (form.value.name === '') isOpen.value = false;
+}
+useKeys({ n: startNew });
+
 const kcal = ({ per100G }: Ingredient): string => energyKcal(per100G).toFixed(0);
 const density = (ingredient: Ingredient): string =>
   ingredient.looseGPerMl === null
     ? densityGPerMl({ composition: ingredient.per100G, tempC: 20 }).toFixed(3)
     : `${measuredGPerMl({ ingredient, tempC: 20 }).toFixed(2)} loose`;
+
+const columns: readonly DataColumn<Ingredient>[] = [
+  { key: 'name', label: 'Ingredient', by: ({ name }) => name, minPx: 170 },
+  {
+    key: 'kcal',
+    label: 'kcal',
+    text: kcal,
+    by: ({ per100G }) => energyKcal(per100G),
+    isNumber: true,
+  },
+  {
+    key: 'sugar',
+    label: 'Sugar, g',
+    text: ({ per100G }) => per100G.sugarG.toFixed(1),
+    by: ({ per100G }) => per100G.sugarG,
+    isNumber: true,
+  },
+  {
+    key: 'fat',
+    label: 'Fat, g',
+    text: ({ per100G }) => per100G.fatG.toFixed(1),
+    by: ({ per100G }) => per100G.fatG,
+    isNumber: true,
+  },
+  { key: 'density', label: 'g/mL', text: density, isNumber: true },
+  {
+    key: 'contains',
+    label: 'Contains',
+    text: ({ allergens }) => allergens.join(', ') || '–',
+    by: ({ allergens }) => allergens.join(', '),
+    minPx: 100,
+  },
+  { key: 'keeps', label: 'Keeps, days', by: ({ openedDays }) => openedDays ?? 1e6, minPx: 96 },
+  {
+    key: 'open',
+    label: 'Stands open',
+    by: ({ id }) => open.lifeOf(id)?.daysLeft ?? 1e6,
+    minPx: 170,
+  },
+  { key: 'price', label: 'Price a kg', by: ({ pricePerKg }) => pricePerKg ?? -1, minPx: 96 },
+  { key: 'source', label: 'Source', by: ({ mark }) => MARKS[mark], minPx: 120 },
+];
 </script>
 
 <template>
@@ -36,209 +104,132 @@ const density = (ingredient: Ingredient): string =>
         Built in, or your own from a package. Your own values for a built-in one stand in for it
         everywhere. <RouterLink to="/shelf/house-recipes">House recipes</RouterLink>
       </p>
-      <ElInput
-        v-model="sought"
-        class="find"
-        aria-label="Find an ingredient"
-        placeholder="Find: oat, milk, syrup …"
-      />
-    </header>
-    <div class="columns">
-      <div class="scroll">
-        <table>
-          <caption class="visually-hidden">
-            Ingredients, 100 g of each
-          </caption>
-          <thead>
-            <tr>
-              <th scope="col">Ingredient</th>
-              <th scope="col" class="n">kcal</th>
-              <th scope="col" class="n">Sugar, g</th>
-              <th scope="col" class="n">Fat, g</th>
-              <th scope="col" class="n">g/mL</th>
-              <th scope="col">Contains</th>
-              <th scope="col">Keeps, days</th>
-              <th scope="col">Stands open</th>
-              <th scope="col">Price a kg</th>
-              <th scope="col">Source</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="one in rows" :key="one.id">
-              <th scope="row">
-                <button
-                  v-if="one.per100G.coffeeG === 0"
-                  type="button"
-                  class="name"
-                  :title="`What the package of ${one.name} says`"
-                  :aria-pressed="form.id === one.id"
-                  @click="edit(one)"
-                >
-                  {{ one.name }}
-                </button>
-                <template v-else>{{ one.name }}</template>
-                <button
-                  v-if="ownOf(one.id)"
-                  type="button"
-                  class="drop"
-                  :aria-label="
-                    isBuiltIn(one.id)
-                      ? `${one.name}: as it was built in`
-                      : `Take ${one.name} off the shelf`
-                  "
-                  @click="remove(one)"
-                >
-                  {{ isBuiltIn(one.id) ? 'yours · reset' : 'yours · remove' }}
-                </button>
-              </th>
-              <td class="n">{{ kcal(one) }}</td>
-              <td class="n">{{ one.per100G.sugarG.toFixed(1) }}</td>
-              <td class="n">{{ one.per100G.fatG.toFixed(1) }}</td>
-              <td class="n">{{ density(one) }}</td>
-              <td>{{ one.allergens.join(', ') || '–' }}</td>
-              <td>
-                <AmountField
-                  lazy
-                  :label="`${one.name}: days once opened`"
-                  :value="one.openedDays ?? 0"
-                  :kind="OPENED_DAYS"
-                  @change="
-                    (days) =>
-                      save(one, { openedDays: days < 1 ? null : Math.round(days) }, 'opened life')
-                  "
-                />
-              </td>
-              <td class="open">
-                <OpenState
-                  v-if="one.openedDays !== null"
-                  :name="one.name"
-                  :life="open.lifeOf(one.id)"
-                  :zone="open.zone.value"
-                  opening="Open one"
-                  @open="open.start(one)"
-                  @used-up="open.useUp(one)"
-                />
-              </td>
-              <td>
-                <AmountField
-                  lazy
-                  :label="`${one.name}: price a kilogram`"
-                  :value="one.pricePerKg ?? 0"
-                  :kind="priceKind({ max: 10000, unknown: one.pricePerKg === null })"
-                  @change="(pricePerKg) => save(one, { pricePerKg }, 'price')"
-                />
-              </td>
-              <td class="soft source" :title="one.source">{{ MARKS[one.mark] }}</td>
-            </tr>
-          </tbody>
-        </table>
-        <p v-if="rows.length === 0" class="none">
-          Nothing of that name. Put it on the shelf from its package.
-        </p>
+      <div class="find">
+        <ElInput
+          v-model="sought"
+          aria-label="Find an ingredient"
+          placeholder="Find: oat, milk, syrup …"
+        />
+        <ElButton :icon="AddIcon" @click="startNew">A new package</ElButton>
       </div>
+    </header>
+    <DataTable label="Ingredients, 100 g of each" :rows :key-of="({ id }) => id" :columns>
+      <template #name-cell="{ row }">
+        <LinkButton
+          v-if="row.per100G.coffeeG === 0"
+          class="plain name"
+          :aria-label="`What the package of ${row.name} says`"
+          aria-haspopup="dialog"
+          @click="openPackage(row)"
+        >
+          {{ row.name }}
+        </LinkButton>
+        <strong v-else>{{ row.name }}</strong>
+        <LinkButton
+          v-if="ownOf(row.id)"
+          class="drop"
+          :aria-label="
+            isBuiltIn(row.id) ? `${row.name}: as it was built in` : `Take ${row.name} off the shelf`
+          "
+          @click="remove(row)"
+        >
+          {{ isBuiltIn(row.id) ? 'yours · reset' : 'yours · remove' }}
+        </LinkButton>
+      </template>
+      <template #keeps-cell="{ row }">
+        <AmountField
+          lazy
+          :label="`${row.name}: days once opened`"
+          :value="row.openedDays ?? 0"
+          :kind="OPENED_DAYS"
+          @change="
+            (days) => save(row, { openedDays: days < 1 ? null : Math.round(days) }, 'opened life')
+          "
+        />
+      </template>
+      <template #open-cell="{ row }">
+        <OpenState
+          v-if="row.openedDays !== null"
+          :name="row.name"
+          :life="open.lifeOf(row.id)"
+          :zone="open.zone.value"
+          opening="Open one"
+          @open="open.start(row)"
+          @used-up="open.useUp(row)"
+        />
+      </template>
+      <template #price-cell="{ row }">
+        <AmountField
+          lazy
+          :label="`${row.name}: price a kilogram`"
+          :value="row.pricePerKg ?? 0"
+          :kind="priceKind({ max: 10000, unknown: row.pricePerKg === null })"
+          @change="(pricePerKg) => save(row, { pricePerKg }, 'price')"
+        />
+      </template>
+      <template #source-cell="{ row }">
+        <ElTooltip :content="row.source" trigger="click" placement="left">
+          <LinkButton class="plain">{{ MARKS[row.mark] }}</LinkButton>
+        </ElTooltip>
+      </template>
+    </DataTable>
+    <p v-if="rows.length === 0" class="none">
+      Nothing of that name.
+      <LinkButton @click="startNew">Put it on the shelf from its package</LinkButton>
+    </p>
+    <ElDialog
+      v-model="isOpen"
+      :title="form.id === null ? 'A new package' : 'What its package says'"
+      width="min(94vw, 560px)"
+      append-to-body
+    >
       <PackageCard
         :may-price="session.can('leads')"
         :form
         :from-package
-        @add="add"
-        @discard="discard"
+        @add="addIt"
+        @discard="leave"
       />
-    </div>
+    </ElDialog>
   </div>
 </template>
 
 <style scoped>
 header {
   display: grid;
-  grid-template-columns: 1fr 300px;
+  grid-template-columns: minmax(0, 1fr) auto;
   align-items: end;
   gap: 0 24px;
   padding-bottom: 12px;
 }
 
 .find {
+  display: grid;
+  grid-template-columns: 280px auto;
   grid-row: 1 / span 2;
   grid-column: 2;
+  gap: 12px;
 }
 
-.columns {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 300px;
-  gap: 24px;
-}
-
-th,
-td {
-  height: 44px;
-  border-bottom: 1px solid var(--hairline);
-  padding: 0 8px 0 0;
-  text-align: left;
-}
-
-thead th {
-  height: auto;
-  border-bottom-color: var(--ink);
-  color: var(--ink-soft);
-}
-
-tbody th {
-  min-width: 150px;
+.page :deep(td .el-input__inner) {
   font-size: var(--t15);
 }
 
-td :deep(.el-input__inner) {
-  font-size: var(--t15);
-}
-
-td :deep(.amount) {
+.page :deep(td .amount) {
   width: 76px;
 }
 
-.n {
-  font-family: var(--figures);
-  text-align: right;
-  white-space: nowrap;
-}
-
-.n + td:not(.n) {
-  padding-left: 10px;
-}
-
-thead .n {
-  font-family: var(--words);
-}
-
-.name {
-  border: 0;
-  background: none;
+.name.el-button.is-link {
   padding: 0;
+  color: var(--ink);
+  font-size: var(--t15);
   font-weight: 600;
-  text-align: left;
-  cursor: pointer;
 }
 
-.name:hover,
-.name[aria-pressed='true'] {
-  color: var(--action);
-  text-decoration: underline;
-}
-
-.drop {
+.drop.el-button.is-link {
   display: block;
-  border: 0;
-  background: none;
+  min-height: 0;
   padding: 0;
-  color: var(--action);
-  font-size: 0.75rem;
-  cursor: pointer;
-}
-
-.open {
-  min-width: 140px;
-}
-
-.source {
-  white-space: nowrap;
 }
 
 .none {
@@ -246,14 +237,15 @@ thead .n {
 }
 
 @media (max-width: 1100px) {
-  .columns,
   header {
     grid-template-columns: 1fr;
   }
 
   .find {
+    grid-template-columns: minmax(0, 1fr) auto;
     grid-row: auto;
     grid-column: 1;
+    padding-top: 8px;
   }
 }
 </style>

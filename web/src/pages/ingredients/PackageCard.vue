@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { densityGPerMl, energyKcal } from '@ratio/core/matter';
 import { ALLERGENS, INGREDIENT_KINDS, type Ingredient } from '@ratio/core/pantry';
-import { ElButton } from 'element-plus';
+import 'element-plus/theme-chalk/el-checkbox.css';
+import { ElButton, ElCheckbox, ElCheckboxGroup } from 'element-plus';
 import { computed } from 'vue';
 import {
   numberKind,
@@ -43,12 +44,6 @@ const KINDS = INGREDIENT_KINDS.filter((kind) => kind !== 'foam').map((value) => 
 }));
 // The form belongs to the page: these write into it.
 const form = computed(() => props.form);
-function toggle(allergen: (typeof ALLERGENS)[number]): void {
-  const { allergens } = form.value;
-  form.value.allergens = allergens.includes(allergen)
-    ? allergens.filter((one) => one !== allergen)
-    : [...allergens, allergen];
-}
 const check = computed(() => {
   if ('wrong' in props.fromPackage) return '';
   const { per100G } = props.fromPackage.ingredient;
@@ -60,10 +55,7 @@ useRefusals();
 </script>
 
 <template>
-  <section class="package" aria-labelledby="package">
-    <h2 id="package">
-      {{ form.id === null ? 'Put one on the shelf from its package' : 'What its package says' }}
-    </h2>
+  <section class="package" aria-label="What the package says">
     <TextRow
       label="Name"
       name="Name of the ingredient"
@@ -114,17 +106,12 @@ useRefusals();
         @change="form.pricePerKg = $event"
       />
     </div>
-    <fieldset>
-      <legend class="label">Contains</legend>
-      <label v-for="allergen in ALLERGENS" :key="allergen">
-        <input
-          type="checkbox"
-          :checked="form.allergens.includes(allergen)"
-          @change="toggle(allergen)"
-        />
+    <ElCheckboxGroup v-model="form.allergens" class="allergens" aria-label="Contains">
+      <span class="label">Contains</span>
+      <ElCheckbox v-for="allergen in ALLERGENS" :key="allergen" :value="allergen">
         {{ allergen }}
-      </label>
-    </fieldset>
+      </ElCheckbox>
+    </ElCheckboxGroup>
     <p v-if="'wrong' in fromPackage" class="due" role="alert">{{ fromPackage.wrong }}</p>
     <p v-else class="soft fine">{{ check }}</p>
     <ActButton
@@ -139,10 +126,8 @@ useRefusals();
 
 <style scoped>
 .package {
-  align-self: start;
-  border: 1px solid var(--hairline);
-  background: var(--panel);
-  padding: 14px 16px;
+  display: grid;
+  gap: 4px;
 }
 
 .pair {
@@ -155,24 +140,12 @@ useRefusals();
   font-size: var(--t18);
 }
 
-fieldset {
+.allergens {
   display: flex;
   flex-wrap: wrap;
-  gap: 0 12px;
-  border: 0;
-  margin: 8px 0;
-  padding: 0;
-}
-
-fieldset label {
-  display: flex;
   align-items: center;
-  gap: 5px;
-  min-height: 36px;
-}
-
-legend {
-  padding: 0;
+  gap: 0 12px;
+  margin: 8px 0;
 }
 
 .fine {

@@ -1,13 +1,15 @@
 <script setup lang="ts">
 import { correctableOf, type JugEntry } from '@ratio/core/jug';
-import { ElButton } from 'element-plus';
-import { ref } from 'vue';
+import { computed, ref } from 'vue';
+import LinkButton from '../../components/fields/LinkButton.vue';
+import DataTable from '../../components/tables/DataTable.vue';
+import type { DataColumn } from '../../components/tables/dataColumn.ts';
 import type { AmountFormat } from '../../format/amountFormat.ts';
 import { clockTime } from '../../format/formatClock.ts';
 import CorrectRow from './CorrectRow.vue';
 
 /** What was done to a jug, the latest first. Nothing is ever overwritten. */
-defineProps<{
+const props = defineProps<{
   entries: readonly JugEntry[];
   zone: string;
   /** Of what is in the jug, g/mL. */
@@ -47,91 +49,83 @@ const signed = ({ kind, massG, countedG }: JugEntry, write: (massG: number) => s
   if (kind === 'corrected') return countedG === null ? '' : write(countedG);
   return massG === 0 ? '' : `${massG > 0 ? '+' : '−'}${write(Math.abs(massG))}`;
 };
+const what = ({ kind, undone, corrected }: JugEntry): string =>
+  `${KINDS[kind]}${undone ? ', undone' : corrected ? ', corrected' : ''}`;
+
+const columns = computed<DataColumn<JugEntry>[]>(() => [
+  {
+    key: 'when',
+    label: 'When',
+    text: ({ at }) => clockTime({ at: new Date(at), zone: props.zone }),
+    by: ({ at }) => at,
+    minPx: 100,
+  },
+  { key: 'what', label: 'What', text: what, by: what, minPx: 120 },
+  {
+    key: 'amount',
+    label: 'Amount',
+    text: (entry) => signed(entry, props.format.mass),
+    by: ({ massG }) => massG,
+    isNumber: true,
+  },
+  {
+    key: 'strength',
+    label: 'Strength from then on',
+    text: ({ strengthFrac }) => (strengthFrac === null ? '' : props.format.percent(strengthFrac)),
+    by: ({ strengthFrac }) => strengthFrac ?? 0,
+    isNumber: true,
+  },
+  { key: 'note', label: 'Note', text: ({ note }) => note, minPx: 120 },
+  { key: 'who', label: 'Who', text: ({ author }) => (author === 'unsigned' ? '' : author) },
+  { key: 'ways', label: 'Take back or correct', isQuiet: true, minPx: 160, on: 'screen' },
+]);
 </script>
 
 <template>
   <section aria-labelledby="ledger">
     <h2 id="ledger">Ledger</h2>
-    <div class="sideways">
-      <table>
-        <thead class="visually-hidden">
-          <tr>
-            <th scope="col">When</th>
-            <th scope="col">What</th>
-            <th scope="col">Amount</th>
-            <th scope="col">Strength from then on</th>
-            <th scope="col">Note</th>
-            <th scope="col">Who</th>
-            <th scope="col">Take back or correct</th>
-          </tr>
-        </thead>
-        <tbody>
-          <template v-for="entry in entries.slice(0, 40)" :key="entry.id">
-            <tr :class="{ undone: entry.undone, corrected: entry.corrected }">
-              <td class="figures">{{ clockTime({ at: new Date(entry.at), zone }) }}</td>
-              <td>
-                {{ KINDS[entry.kind] }}<template v-if="entry.undone">, undone</template
-                ><template v-else-if="entry.corrected">, corrected</template>
-              </td>
-              <td class="figures amount">{{ signed(entry, format.mass) }}</td>
-              <td class="figures">
-                {{ entry.strengthFrac === null ? '' : format.percent(entry.strengthFrac) }}
-              </td>
-              <td class="soft">{{ entry.note }}</td>
-              <td class="soft">{{ entry.author === 'unsigned' ? '' : entry.author }}</td>
-              <td>
-                <ElButton
-                  v-if="canBeUndone(entry)"
-                  link
-                  class="text-button"
-                  :aria-label="`Take back: ${KINDS[entry.kind]} ${signed(entry, format.mass)}`"
-                  @click="emit('undo', entry)"
-                  >Take back</ElButton
-                >
-                <ElButton
-                  v-if="mayCorrect && canBeCorrected(entry)"
-                  link
-                  class="text-button"
-                  :aria-label="`Correct: ${KINDS[entry.kind]} ${signed(entry, format.mass)}`"
-                  @click="correctingId = entry.id"
-                  >Correct</ElButton
-                >
-              </td>
-            </tr>
-            <tr v-if="correctingId === entry.id">
-              <td colspan="7">
-                <CorrectRow
-                  :entry
-                  :g-per-ml
-                  :doing
-                  :format
-                  @correct="correct(entry, $event)"
-                  @leave="correctingId = null"
-                />
-              </td>
-            </tr>
-          </template>
-        </tbody>
-      </table>
-    </div>
+    <DataTable
+      label="Ledger"
+      :rows="entries.slice(0, 40)"
+      :key-of="({ id }) => id"
+      :columns
+      :open-keys="correctingId === null ? [] : [correctingId]"
+      :row-class="({ undone, corrected }) => (undone ? 'undone' : corrected ? 'corrected' : '')"
+    >
+      <template #ways-cell="{ row }">
+        <LinkButton
+          v-if="canBeUndone(row)"
+          :aria-label="`Take back: ${KINDS[row.kind]} ${signed(row, format.mass)}`"
+          @click="emit('undo', row)"
+          >Take back</LinkButton
+        >
+        <LinkButton
+          v-if="mayCorrect && canBeCorrected(row)"
+          :aria-label="`Correct: ${KINDS[row.kind]} ${signed(row, format.mass)}`"
+          @click="correctingId = row.id"
+          >Correct</LinkButton
+        >
+      </template>
+      <template #more="{ row }">
+        <CorrectRow
+          :entry="row"
+          :g-per-ml
+          :doing
+          :format
+          @correct="correct(row, $event)"
+          @leave="correctingId = null"
+        />
+      </template>
+    </DataTable>
   </section>
 </template>
 
 <style scoped>
-td {
-  border-bottom: 1px solid var(--hairline);
-  padding: 5px 14px 5px 0;
-}
-
-.amount {
-  text-align: right;
-}
-
-.corrected td {
+section :deep(.corrected td) {
   color: var(--past);
 }
 
-.undone td {
+section :deep(.undone td) {
   color: var(--past);
   text-decoration: line-through;
 }

@@ -110,13 +110,7 @@ const afterMl = (massG: number, strengthFrac: number): string =>
         }}<template v-if="room !== null">, room for {{ format.volume(room) }} more</template>
       </BigFigure>
     </header>
-    <PickButtons
-      v-model="view"
-      class="no-print"
-      label="What to do to it"
-      look="tab"
-      :options="views"
-    />
+    <PickButtons v-model="view" class="no-print" label="What to do to it" :options="views" />
     <div class="cards">
       <BalanceCard
         v-if="view === 'read'"

@@ -12,6 +12,7 @@ import JugDrawing from '../../components/drawings/JugDrawing.vue';
 import { cssColour } from '../../components/drawings/colour.ts';
 import { useSession } from '../../stores/session.ts';
 import { onHandMl } from '../../stores/jugs.ts';
+import LinkButton from '../../components/fields/LinkButton.vue';
 
 const DAY_MS = 86_400_000;
 
@@ -82,7 +83,7 @@ async function pourFrom(jug: Jug): Promise<void> {
           >
         </p>
         <div class="do">
-          <button type="button" @click="pourFrom(jug)">Pour from it</button>
+          <LinkButton @click="pourFrom(jug)">Pour from it</LinkButton>
           <RouterLink :to="`/jugs/${jug.id}`">Read, thin, blend</RouterLink>
         </div>
       </li>

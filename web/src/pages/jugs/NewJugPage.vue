@@ -62,7 +62,6 @@ const untold = computed(() => {
       <section aria-label="How strong it is">
         <PickButtons
           label="How its strength is known"
-          look="tab"
           :options="WAYS"
           :model-value="form.knownBy"
           @update:model-value="$event && change({ knownBy: $event })"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ROLES, type Role } from '@ratio/core/shop';
 import { ElButton, ElInput, ElSwitch } from 'element-plus';
+import 'element-plus/theme-chalk/el-switch.css';
 import { ref } from 'vue';
 import { clockTime, dayName } from '../../format/formatClock.ts';
 import QrCode from '../../components/drawings/QrCode.vue';
@@ -8,6 +9,7 @@ import ChoiceField from '../../components/fields/ChoiceField.vue';
 import { useSession } from '../../stores/session.ts';
 import { useShop } from '../../stores/shop.ts';
 import { usePeople } from './usePeople.ts';
+import LinkButton from '../../components/fields/LinkButton.vue';
 
 /** Who works here, what each may do, and the tablets that are paired. */
 const TEXTS: Readonly<Record<Role, string>> = {
@@ -84,7 +86,7 @@ async function give(
             />
             <ElButton native-type="submit" :disabled="busy">Set password</ElButton>
           </form>
-          <ElButton link class="text-button" @click="does.remove(person)">Take away</ElButton>
+          <LinkButton @click="does.remove(person)">Take away</LinkButton>
         </li>
       </ul>
       <form class="person" @submit.prevent="add">
@@ -127,7 +129,7 @@ async function give(
           <span class="soft"
             >paired {{ dayName({ at: new Date(device.pairedAt), zone: shelf.zone }) }}</span
           >
-          <ElButton link class="text-button" @click="does.forget(device)">Forget</ElButton>
+          <LinkButton @click="does.forget(device)">Forget</LinkButton>
         </li>
       </ul>
       <div class="device">

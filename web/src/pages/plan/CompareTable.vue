@@ -1,84 +1,55 @@
 <script setup lang="ts">
+import { computed } from 'vue';
 import LeaveOutButton from '../../components/fields/LeaveOutButton.vue';
+import LinkButton from '../../components/fields/LinkButton.vue';
+import DataTable from '../../components/tables/DataTable.vue';
+import type { DataColumn } from '../../components/tables/dataColumn.ts';
 import type { Variant } from './useVariants.ts';
 
+interface Row {
+  readonly label: string;
+  readonly cells: readonly string[];
+}
+
 /** Variants compared with the draft, only what differs in bold. */
-defineProps<{
-  rows: readonly { label: string; cells: readonly string[] }[];
-  variants: readonly Variant[];
-}>();
+const props = defineProps<{ rows: readonly Row[]; variants: readonly Variant[] }>();
 const emit = defineEmits<{ drop: [i: number]; take: [i: number] }>();
+
+const LETTERS = ['A', 'B', 'C'] as const;
+const columns = computed<DataColumn<Row>[]>(() => [
+  { key: 'what', label: 'What', isQuiet: true, text: ({ label }) => label, minPx: 110 },
+  { key: 'draft', label: 'Draft', text: ({ cells }) => cells[0] ?? '' },
+  ...props.variants.map((_, i) => ({ key: LETTERS[i]!, label: LETTERS[i]!, minPx: 120 })),
+]);
 </script>
 
 <template>
-  <table>
-    <caption>
-      Compared
-    </caption>
-    <thead>
-      <tr>
-        <th scope="col"><span class="visually-hidden">What</span></th>
-        <th scope="col">Draft</th>
-        <th v-for="(variant, i) in variants" :key="variant.id" scope="col">
-          {{ 'ABC'[i] }}
-          <button
-            type="button"
-            :aria-label="`Take ${'ABC'[i]} as the draft`"
-            @click="emit('take', i)"
-          >
-            take
-          </button>
-          <LeaveOutButton :label="`Unpin ${'ABC'[i]}`" @click="emit('drop', i)" />
-        </th>
-      </tr>
-    </thead>
-    <tbody>
-      <tr v-for="row in rows" :key="row.label">
-        <th scope="row">{{ row.label }}</th>
-        <td
-          v-for="(cell, i) in row.cells"
-          :key="i"
-          :class="{ differs: i > 0 && cell !== row.cells[0] }"
-        >
-          {{ cell }}
-        </td>
-      </tr>
-    </tbody>
-  </table>
+  <h3>Compared</h3>
+  <DataTable class="compared" label="Compared" :rows :key-of="({ label }) => label" :columns>
+    <template v-for="(_, i) in variants" :key="i" #[`${LETTERS[i]}-head`]>
+      {{ LETTERS[i] }}
+      <LinkButton :aria-label="`Take ${LETTERS[i]} as the draft`" @click="emit('take', i)">
+        take
+      </LinkButton>
+      <LeaveOutButton :label="`Unpin ${LETTERS[i]}`" @click="emit('drop', i)" />
+    </template>
+    <template v-for="(_, i) in variants" :key="i" #[`${LETTERS[i]}-cell`]="{ row }">
+      <span :class="{ differs: row.cells[i + 1] !== row.cells[0] }">{{ row.cells[i + 1] }}</span>
+    </template>
+  </DataTable>
 </template>
 
 <style scoped>
-table {
-  margin-top: 8px;
+.compared {
+  --ground: var(--panel);
 }
 
-caption {
-  padding-bottom: 4px;
-  font-weight: 600;
-  text-align: left;
-}
-
-th,
-td {
-  border-bottom: 1px solid var(--hairline);
-  padding: 4px 8px 4px 0;
-  text-align: left;
-}
-
-th[scope='row'] {
-  color: var(--ink-soft);
-  font-weight: 500;
+h3 {
+  padding-top: 8px;
+  font-size: var(--t13);
 }
 
 .differs {
   font-weight: 700;
-}
-
-button {
-  border: 0;
-  background: none;
-  padding: 4px 6px;
-  color: var(--action);
-  cursor: pointer;
 }
 </style>

@@ -1,16 +1,13 @@
 <script setup lang="ts">
 import TimeField from '../../components/fields/TimeField.vue';
-import type { OfferedFit } from './usePlanClock.ts';
 
 /** The plan on the clock: when it starts or began, when it is ready, and whether somebody is there. */
 defineProps<{
   timeline: readonly { what: string; when: string; alone: boolean }[];
-  manned: boolean;
   /** How long it has steeped by now, where it began already; empty where it has not. */
   pastText: string;
   /** When it is ready against the shop's opening. */
   opening: string;
-  fits: readonly OfferedFit[];
   /** ms since 1970 UTC; null for now. */
   startMs: number | null;
   readyMs: number;
@@ -20,7 +17,6 @@ defineProps<{
 const emit = defineEmits<{
   start: [atMs: number | null];
   ready: [atMs: number | null];
-  fit: [fit: OfferedFit];
 }>();
 </script>
 
@@ -58,14 +54,6 @@ const emit = defineEmits<{
       </span>
     </p>
     <p class="fine soft">{{ opening }}</p>
-    <template v-if="!manned && pastText === '' && fits.length > 0">
-      <p class="label">Times with somebody in</p>
-      <ul>
-        <li v-for="fit in fits" :key="fit.text">
-          <button type="button" class="fit" @click="emit('fit', fit)">{{ fit.text }}</button>
-        </li>
-      </ul>
-    </template>
   </section>
 </template>
 
@@ -78,18 +66,6 @@ const emit = defineEmits<{
 
 .began {
   font-weight: 600;
-}
-
-button {
-  min-height: 32px;
-  border: 0;
-  background: none;
-  padding: 0;
-  color: var(--action);
-  font-size: var(--t13);
-  text-align: left;
-  text-decoration: underline;
-  cursor: pointer;
 }
 
 .fine {

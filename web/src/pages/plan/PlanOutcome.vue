@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import type { Explained, PlanOutcome } from '@ratio/core/batch';
 import {
-  NARROWED_BY,
   widthLeftFrac,
   type TargetPair,
   type MonteCarloResult,
@@ -19,6 +18,7 @@ import AmountField from '../../components/fields/AmountField.vue';
 import LockButton from '../../components/fields/LockButton.vue';
 import AskedFigure from '../../components/figures/AskedFigure.vue';
 import CautionList from '../../components/figures/CautionList.vue';
+import LinkButton from '../../components/fields/LinkButton.vue';
 
 /** What comes out of the plan. Brew and strength are figures to read and to set. */
 const props = defineProps<{
@@ -77,12 +77,11 @@ const write = (frac: number): string => `${percentFigure(frac)}\u00a0%`;
 const WANTED = percentKind({ step: 0.0005, min: 0.001, max: 0.3, write });
 const brewRange = computed(() => props.sampled?.brewMl ?? props.result.range.brewMl);
 const range = computed(() => props.sampled?.strengthFrac ?? props.result.range.strengthFrac);
+/** What a scoop leaves open, where weighing would narrow the range most. */
 const narrows = computed(() => {
   const [most] = props.sampled?.strengthFrac.contributions ?? [];
-  if (!most || most.shareFrac < 0.25) return '';
-  const left = widthLeftFrac(most.shareFrac);
-  const remedy = NARROWED_BY[most.input];
-  return `${remedy[0]!.toUpperCase()}${remedy.slice(1)}, and ${percentText(left, 0)} of the range is left.`;
+  if (most?.input !== 'looseDensity') return '';
+  return ` Weigh the coffee, and ${percentText(widthLeftFrac(most.shareFrac), 0)} of the range is left.`;
 });
 const lockOf = (key: TargetKey) => ({
   locked: props.locked === key,
@@ -101,7 +100,7 @@ const noStart = computed(() => {
     <div>
       <div class="head">
         <h2>Brew, after straining</h2>
-        <button type="button" class="text-button" @click="emit('why', 'brew')">Why</button>
+        <LinkButton @click="emit('why', 'brew')">Why</LinkButton>
         <LockButton what="brew" v-bind="lockOf('brewMl')" @lock="emit('lock', 'brewMl')" />
       </div>
       <AmountField
@@ -128,7 +127,7 @@ const noStart = computed(() => {
     <div>
       <div class="head">
         <h2>Strength (TDS)</h2>
-        <button type="button" class="text-button" @click="emit('why', 'strength')">Why</button>
+        <LinkButton @click="emit('why', 'strength')">Why</LinkButton>
         <LockButton
           what="strength"
           v-bind="lockOf('strengthFrac')"
@@ -152,19 +151,19 @@ const noStart = computed(() => {
         :high="range.high"
       />
       <p class="fine">
-        {{ percentFigure(range.low) }} to {{ percentText(range.high) }}. {{ narrows }} Diluted 1:1
-        about
-        <strong class="figures">{{ percentFigure(result.outcome.strengthFrac / 2) }}</strong> %.
+        {{ percentFigure(range.low) }} to {{ percentText(range.high) }}; diluted 1:1 about
+        <strong class="figures">{{ percentFigure(result.outcome.strengthFrac / 2) }}</strong> %.{{
+          narrows
+        }}
       </p>
     </div>
+    <slot name="night" />
     <div v-if="pours.length > 0">
-      <h2>Pours</h2>
-      <ul class="pours">
+      <ul class="pours" aria-label="Pours">
         <li v-for="{ drink, count } in pours" :key="drink.id">
-          <span>{{ drink.name }}</span>
+          <span class="label">{{ drink.name }}</span>
           <AmountField
             v-if="count > 0"
-            class="count"
             :label="`How many ${drink.name}`"
             :value="count"
             :kind="numberKind({ step: 1, min: 1, max: 5000 })"
@@ -236,25 +235,20 @@ const noStart = computed(() => {
   color: var(--ink);
 }
 
-.pours li {
+.pours {
   display: flex;
   justify-content: space-between;
-  align-items: center;
-  border-bottom: 1px solid var(--hairline);
+  gap: 0 14px;
 }
 
-.count {
-  flex: 0 0 64px;
+.pours li {
+  flex: 0 1 auto;
+  min-width: 84px;
+  white-space: nowrap;
 }
 
-.count :deep(.el-input__inner) {
-  height: 24px;
-  font-size: var(--t18);
-  text-align: right;
-}
-
-.count :deep(.el-input__wrapper) {
-  min-height: 26px;
+.pours :deep(.el-input__inner) {
+  height: 28px;
 }
 
 .pair {

@@ -15,6 +15,7 @@ import AssumedLine from './AssumedLine.vue';
 import BatchSheet from './BatchSheet.vue';
 import CompareTable from './CompareTable.vue';
 import DraftConflict from './DraftConflict.vue';
+import NobodyIn from './NobodyIn.vue';
 import PlanChoices from './PlanChoices.vue';
 import PlanClock from './PlanClock.vue';
 import PlanExtras from './PlanExtras.vue';
@@ -29,6 +30,7 @@ import { usePlanVessels } from './usePlanVessels.ts';
 import { usePlanWhy } from './usePlanWhy.ts';
 import { useStartSteep } from './useStartSteep.ts';
 import { useVariants } from './useVariants.ts';
+import LinkButton from '../../components/fields/LinkButton.vue';
 
 const session = useSession();
 const shelf = useShop();
@@ -70,8 +72,8 @@ const refused = computed(() =>
       <nav class="tools no-print" aria-label="Ways to plan">
         <RouterLink to="/plan/recipe">Read a recipe in</RouterLink>
         <RouterLink to="/plan/samples">Small jars</RouterLink>
-        <button type="button" @click="print">Print</button>
-        <button type="button" @click="drafts.restart">New plan</button>
+        <LinkButton @click="print">Print</LinkButton>
+        <LinkButton @click="drafts.restart">New plan</LinkButton>
       </nav>
       <PlanChoices
         :plan
@@ -160,20 +162,24 @@ const refused = computed(() =>
       @lock="drafts.lock"
       @drinks="setDrinks"
     >
+      <template #night>
+        <NobodyIn
+          v-if="!clock.manned.value && clock.pastText.value === '' && clock.fits.value.length > 0"
+          :fits="clock.fits.value"
+          @fit="takeFit"
+        />
+      </template>
       <template #clock>
         <PlanClock
           :timeline="clock.timeline.value"
-          :manned="clock.manned.value"
           :past-text="clock.pastText.value"
           :opening="clock.opening.value"
-          :fits="clock.fits.value"
           :start-ms="draft.startAt === null ? null : clock.startMs.value"
           :ready-ms="clock.readyMs.value"
           :now="shelf.now"
           :zone="shelf.zone"
           @start="clock.setStart"
           @ready="clock.setReady"
-          @fit="takeFit"
         />
       </template>
     </PlanOutcome>
@@ -194,7 +200,7 @@ const refused = computed(() =>
 }
 
 .tools a,
-.tools button {
+.tools .el-button {
   border: 0;
   background: none;
   padding: 6px 0;

@@ -4,6 +4,7 @@ import type { Plan } from '@ratio/core/batch';
 import { hoursKind } from '../../components/fields/amountKind.ts';
 import AmountField from '../../components/fields/AmountField.vue';
 import ChoiceField from '../../components/fields/ChoiceField.vue';
+import LinkButton from '../../components/fields/LinkButton.vue';
 
 /** The stretches of a steep, one place after another. */
 const props = defineProps<{ pieces: Plan['steep']; fridgeC: number; roomC: number }>();
@@ -67,9 +68,9 @@ function add(): void {
         :label="`Leave out place ${i + 1}`"
         @click="remove(i)"
       />
-      <button v-if="i === pieces.length - 1 && pieces.length < MOST" type="button" @click="add">
+      <LinkButton v-if="i === pieces.length - 1 && pieces.length < MOST" @click="add">
         + then
-      </button>
+      </LinkButton>
     </div>
   </div>
 </template>
@@ -88,15 +89,7 @@ function add(): void {
 .piece > :nth-child(2) {
   flex: 1;
 }
-
-button {
-  min-width: 28px;
-  min-height: 32px;
-  border: 0;
-  background: none;
-  padding: 0 4px;
-  color: var(--action);
-  font-size: var(--t13);
-  cursor: pointer;
+.piece > .el-button.is-link {
+  padding: 0;
 }
 </style>

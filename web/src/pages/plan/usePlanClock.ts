@@ -87,7 +87,7 @@ export function usePlanClock(hours: Ref<number>) {
       const moved = fit.startMs !== startMs.value;
       const change = yieldAt(fit.steepHours) / yieldAt(hours.value) - 1;
       const effect = moved
-        ? 'same extraction'
+        ? 'the same'
         : `extraction ${change < 0 ? '−' : '+'}${percentFigure(Math.abs(change), 1)} %`;
       const what = moved ? `start ${at(fit.startMs)}` : duration(Math.round(fit.steepHours * 60));
       return { ...fit, text: `${what}, strain ${at(strainMs)}, ${effect}` };

@@ -32,14 +32,14 @@ const COUNTS = [1, 2, 3, 6].map((n) => ({
         v-model="count"
         class="no-print"
         label="How many glasses"
-        look="small"
+        small
         :options="COUNTS"
       />
       <PickButtons
         v-model="measuring"
         class="no-print"
         label="Measured by"
-        look="small"
+        small
         :options="MEASURES"
       />
     </div>

@@ -16,6 +16,7 @@ import PickRow from '../../components/fields/PickRow.vue';
 import ChoiceRow from '../../components/fields/ChoiceRow.vue';
 import type { AmountFormat } from '../../format/amountFormat.ts';
 import { ICE_TEMPS } from './iceTemps.ts';
+import LinkButton from '../../components/fields/LinkButton.vue';
 
 /** The ice of a drink: its kind, how much, how cold, and what it is frozen from. */
 const props = defineProps<{
@@ -153,15 +154,14 @@ function setIceG(much: { massG: number } | { fill: 'full' }): void {
         @change="(massG) => setIceG({ massG })"
       />
       <template #action>
-        <button
-          type="button"
-          class="text-button full"
+        <LinkButton
+          class="plain"
           :aria-pressed="isFull"
           aria-label="Fill the glass with ice"
           @click="setIceG(isFull ? { massG: Math.round(iceG) } : { fill: 'full' })"
         >
           full
-        </button>
+        </LinkButton>
       </template>
     </ChoiceRow>
     <PickRow
@@ -175,16 +175,3 @@ function setIceG(much: { massG: number } | { fill: 'full' }): void {
     />
   </template>
 </template>
-
-<style scoped>
-.full {
-  padding: 0 4px;
-  color: var(--ink-soft);
-}
-
-.full[aria-pressed='true'] {
-  color: var(--action);
-  font-weight: 700;
-  text-decoration: none;
-}
-</style>

@@ -20,7 +20,7 @@ const OTHERS = EXPLAINED_OF_DRINK.map((value) => ({ value, text: value }));
   >
     <p>
       Why
-      <PickButtons v-model="asked" label="Why another number" look="link" :options="OTHERS" />
+      <PickButtons v-model="asked" label="Why another number" :options="OTHERS" />
     </p>
   </WhyDialog>
 </template>

@@ -1,164 +1,193 @@
 <script setup lang="ts">
+import { ElTooltip } from 'element-plus';
 import { countText } from '../../format/countText.ts';
 import { percentFigure } from '@ratio/core/units';
+import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
+import DataTable from '../../components/tables/DataTable.vue';
+import type { DataColumn } from '../../components/tables/dataColumn.ts';
 import LadderAxis from './LadderAxis.vue';
 import StrengthRung from './StrengthRung.vue';
 import type { MenuLine } from './useMenuTable.ts';
 
 /** Every drink as a rung of the ladder of strengths, with what it holds, costs and brings in. */
-defineProps<{ lines: readonly MenuLine[]; isBatch: boolean; dense: boolean }>();
+const props = defineProps<{ lines: readonly MenuLine[]; isBatch: boolean; dense: boolean }>();
 const emit = defineEmits<{ choose: [drinkId: string] }>();
+
+const columns = computed<DataColumn<MenuLine>[]>(() => [
+  { key: 'drink', label: 'Drink', by: ({ name }) => name, minPx: 150 },
+  {
+    key: 'strength',
+    label: 'Strength (TDS), %',
+    text: ({ reachedFrac }) => percentFigure(reachedFrac),
+    by: ({ reachedFrac }) => reachedFrac,
+    isNumber: true,
+  },
+  { key: 'rungs', label: 'Wanted and reached', isQuiet: true, minPx: 110 },
+  {
+    key: 'state',
+    label: props.isBatch ? 'From this batch' : 'From this jug',
+    by: ({ isShort, state }) => `${isShort ? 0 : 1} ${state}`,
+    minPx: 140,
+  },
+  {
+    key: 'caffeine',
+    label: 'Caffeine, mg',
+    text: ({ caffeine }) => caffeine,
+    by: ({ caffeine }) => Number(caffeine),
+    isNumber: true,
+  },
+  {
+    key: 'energy',
+    label: 'kcal',
+    text: ({ energy }) => energy,
+    by: ({ energy }) => Number(energy),
+    isNumber: true,
+  },
+  {
+    key: 'sugar',
+    label: 'Sugar, g',
+    text: ({ sugar }) => sugar,
+    by: ({ sugar }) => Number(sugar),
+    isNumber: true,
+  },
+  { key: 'cost', label: 'Cost', by: ({ costs }) => costs, isNumber: true, on: 'screen' },
+  {
+    key: 'price',
+    label: 'Price',
+    text: ({ price }) => price,
+    by: ({ asks }) => asks,
+    isNumber: true,
+  },
+  {
+    key: 'margin',
+    label: 'Margin, %',
+    text: ({ margin }) => margin,
+    by: ({ marginFrac }) => marginFrac ?? -1,
+    isNumber: true,
+    on: 'screen',
+  },
+  {
+    key: 'left',
+    label: props.isBatch ? 'It makes' : 'In this jug',
+    text: ({ left }) => countText(left),
+    by: ({ left }) => left,
+    isNumber: true,
+    on: 'screen',
+  },
+  {
+    key: 'inAll',
+    label: 'In all jugs',
+    text: ({ inAll }) => countText(inAll),
+    by: ({ inAll }) => inAll,
+    isNumber: true,
+    on: 'screen',
+  },
+  { key: 'contains', label: 'Contains', text: ({ allergens }) => allergens, minPx: 90 },
+]);
+/** What is short is open, with what would bring it back. */
+const openKeys = computed(() =>
+  props.lines.filter(({ ways }) => ways.length > 0).map(({ id }) => id),
+);
 </script>
 
 <template>
-  <div class="scroll">
-    <table :class="{ dense }">
-      <caption class="visually-hidden">
-        Every drink from this
-        {{
-          isBatch ? 'batch' : 'jug'
-        }}
-      </caption>
-      <thead>
-        <tr>
-          <th scope="col">Drink</th>
-          <th scope="col" class="n">Strength (TDS), %</th>
-          <th scope="col" class="rungs">
-            <span class="visually-hidden">Wanted and reached</span>
-            <LadderAxis />
-          </th>
-          <th scope="col">{{ isBatch ? 'From this batch' : 'From this jug' }}</th>
-          <th scope="col" class="n">Caffeine, mg</th>
-          <th scope="col" class="n">kcal</th>
-          <th scope="col" class="n">Sugar, g</th>
-          <th scope="col" class="n money">Cost</th>
-          <th scope="col" class="n">Price</th>
-          <th scope="col" class="n money">Margin</th>
-          <th scope="col" class="n no-print">
-            {{ isBatch ? 'It makes' : 'In this jug' }}
-          </th>
-          <th scope="col" class="n no-print">In all jugs</th>
-          <th scope="col">Contains</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="row in lines" :key="row.id" @click="emit('choose', row.id)">
-          <th scope="row">
-            <RouterLink :to="`/pour?drink=${row.id}`">{{ row.name }}</RouterLink>
-            <span v-if="row.servings > 1" class="soft"> for {{ row.servings }}</span>
-          </th>
-          <td class="n big">{{ percentFigure(row.reachedFrac) }}</td>
-          <td class="rungs">
-            <StrengthRung
-              :wanted-frac="row.wantedFrac"
-              :reached-frac="row.reachedFrac"
-              :short="row.isShort"
-            />
-          </td>
-          <td :class="row.isShort ? 'due' : 'resting'">{{ row.state }}</td>
-          <td class="n">{{ row.caffeine }}</td>
-          <td class="n">{{ row.energy }}</td>
-          <td class="n">{{ row.sugar }}</td>
-          <td class="n money" :title="row.costWithout">{{ row.cost }}</td>
-          <td class="n">{{ row.price }}</td>
-          <td class="n money">{{ row.margin }}</td>
-          <td class="n no-print">{{ countText(row.left) }}</td>
-          <td class="n no-print">{{ countText(row.inAll) }}</td>
-          <td>{{ row.allergens }}</td>
-        </tr>
-      </tbody>
-    </table>
+  <div class="ladder" :class="{ dense }">
+    <DataTable
+      :label="`Every drink from this ${isBatch ? 'batch' : 'jug'}`"
+      :rows="lines"
+      :key-of="({ id }) => id"
+      :columns
+      :open-keys
+      tappable
+      @choose="emit('choose', $event.id)"
+    >
+      <template #drink-cell="{ row }">
+        <RouterLink :to="`/pour?drink=${row.id}`">{{ row.name }}</RouterLink>
+        <span v-if="row.servings > 1" class="soft"> for {{ row.servings }}</span>
+      </template>
+      <template #rungs-head>
+        <span class="visually-hidden">Wanted and reached</span>
+        <LadderAxis />
+      </template>
+      <template #rungs-cell="{ row }">
+        <StrengthRung
+          :wanted-frac="row.wantedFrac"
+          :reached-frac="row.reachedFrac"
+          :short="row.isShort"
+        />
+      </template>
+      <template #state-cell="{ row }">
+        <span :class="row.isShort ? 'due' : 'resting'">{{ row.state }}</span>
+      </template>
+      <template #cost-cell="{ row }">
+        <ElTooltip v-if="row.costWithout !== ''" :content="row.costWithout" trigger="click">
+          <span class="hint" tabindex="0" @click.stop>{{ row.cost }}</span>
+        </ElTooltip>
+        <template v-else>{{ row.cost }}</template>
+      </template>
+      <template #more="{ row }">
+        <p class="ways">
+          <strong>What would reach it:</strong> {{ row.ways.join(' · ') }}.
+          <RouterLink :to="`/pour?drink=${row.id}`">Change it</RouterLink>
+        </p>
+      </template>
+    </DataTable>
   </div>
 </template>
 
 <style scoped>
-th,
-td {
-  border-bottom: 1px solid var(--hairline);
-  padding: 0 8px;
-  height: 40px;
-  text-align: left;
-}
-
-thead th {
-  border-bottom-color: var(--ink);
-  color: var(--ink-soft);
-  vertical-align: bottom;
-  height: auto;
-  padding-bottom: 4px;
-}
-
-thead .n {
-  font-family: var(--words);
-}
-
-tbody tr {
-  cursor: pointer;
-}
-
-tbody tr:hover {
-  background: var(--panel);
-}
-
-tbody th a {
+.ladder :deep(.el-table__row a) {
   color: var(--ink);
   font-size: var(--t15);
+  font-weight: 600;
   text-decoration: none;
 }
 
-.n {
-  font-family: var(--figures);
-  text-align: right;
-  white-space: nowrap;
-}
-
-.big {
+.ladder :deep(.el-table__row td.n:nth-child(2)) {
   font-size: var(--t18);
   font-weight: 500;
 }
 
-.rungs {
-  width: 180px;
+.ways {
+  max-width: 70rem;
+  font-size: var(--t13);
 }
 
-@media screen {
-  .rungs {
-    min-width: 150px;
-  }
+.hint {
+  border-bottom: 1px dotted var(--ink-soft);
+  cursor: help;
 }
 
 @media print {
-  th,
-  td {
-    height: auto;
-    padding: 1.2mm 1.5mm;
-    font-size: 8.5pt;
-  }
-
-  tbody th a,
-  .big {
+  .ladder :deep(tbody a),
+  .ladder :deep(.strength) {
     font-size: 9.5pt;
   }
 
-  .money {
-    display: none;
+  .ladder :deep(.paper a) {
+    color: inherit;
+    text-decoration: none;
+  }
+
+  .ladder :deep(.rungs) {
+    width: 180px;
   }
 
   /* Forty drinks on an upright page. */
-  .dense th,
-  .dense td {
+  .dense :deep(th),
+  .dense :deep(td) {
     padding: 0.35mm 1mm;
     font-size: 7.5pt;
     line-height: 1.15;
   }
 
-  .dense tbody th a,
-  .dense .big {
+  .dense :deep(tbody a),
+  .dense :deep(.strength) {
     font-size: 8.5pt;
   }
 
-  .dense .rungs {
+  .dense :deep(.rungs) {
     width: 22mm;
   }
 }

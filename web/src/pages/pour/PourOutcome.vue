@@ -18,6 +18,7 @@ import { computed, ref } from 'vue';
 import { RouterLink } from 'vue-router';
 import ActButton from '../../components/fields/ActButton.vue';
 import StandChart from '../../components/charts/StandChart.vue';
+import FoldAway from '../../components/figures/FoldAway.vue';
 import CautionList from '../../components/figures/CautionList.vue';
 import BuildList from './BuildList.vue';
 import BulkCard from './BulkCard.vue';
@@ -116,7 +117,9 @@ useIntersectionObserver(
       :remedies
       @apply="emit('apply', $event)"
     />
-    <TasteRow @adjust="emit('adjust', $event)" />
+    <FoldAway class="taste" title="After a sip: weaker, stronger, sweeter">
+      <TasteRow @adjust="emit('adjust', $event)" />
+    </FoldAway>
     <KeepRow
       v-if="changes"
       :changes
@@ -125,17 +128,18 @@ useIntersectionObserver(
       @usual="emit('usual')"
       @keep="emit('keep', $event)"
     />
-    <StandChart
-      v-if="solution.timeline.length > 0"
-      :timeline="solution.timeline"
-      :other="otherIce"
-      :own-name="ownIceName"
-      :window="drinkingWindowOf(solved)"
-      :minute
-      :last-sip-minutes="lastSip"
-      :format
-      @minute="emit('aim', { atMinutes: $event })"
-    />
+    <FoldAway v-if="solution.timeline.length > 0" class="stands" title="While the ice melts">
+      <StandChart
+        :timeline="solution.timeline"
+        :other="otherIce"
+        :own-name="ownIceName"
+        :window="drinkingWindowOf(solved)"
+        :minute
+        :last-sip-minutes="lastSip"
+        :format
+        @minute="emit('aim', { atMinutes: $event })"
+      />
+    </FoldAway>
     <BuildList
       class="build"
       :build
@@ -235,13 +239,21 @@ useIntersectionObserver(
     order: -2;
   }
 
-  .outcome,
-  .go {
+  .taste,
+  .stands {
+    order: 2;
+  }
+
+  .outcome {
     padding-inline: 14px;
   }
 
   .go {
-    margin-inline: -14px;
+    position: fixed;
+    inset: auto 0 0;
+    z-index: 3;
+    margin: 0;
+    padding-inline: 14px;
   }
 }
 </style>

@@ -4,6 +4,7 @@ import { computed, ref, watch } from 'vue';
 import { ElButton } from 'element-plus';
 import { RouterLink } from 'vue-router';
 import PickButtons from '../../components/fields/PickButtons.vue';
+import FoldAway from '../../components/figures/FoldAway.vue';
 import GlassDrawing from '../../components/drawings/GlassDrawing.vue';
 import { useKeys } from '../../composables/useKeys.ts';
 import { onHandMl } from '../../stores/jugs.ts';
@@ -54,6 +55,12 @@ function startNew(): void {
   hand.startNew();
   view.value = 'make';
 }
+/** On a phone the list of the others is open or shut. */
+const othersOpen = ref(false);
+function choose(id: string): void {
+  hand.choose(id);
+  othersOpen.value = false;
+}
 watch(
   () => drink.value?.id,
   () => {
@@ -66,43 +73,50 @@ useKeys({ n: startNew });
 <template>
   <div v-if="drink && solution && solved" class="pour side-by-side">
     <h1 class="visually-hidden">Pour a drink</h1>
-    <MenuLadder
+    <FoldAway
+      v-model:open="othersOpen"
       class="left no-print"
-      :rows="menu.rows"
-      :may-add="session.can('brews')"
-      :chosen-id="isNew ? '' : drink.id"
-      :jug="jugs.chosen"
-      :jugs="
-        jugs.onHand.length === 0 || jugs.isAssumed ? [...jugs.onHand, jugs.about] : jugs.onHand
-      "
-      :assumed="jugs.isAssumed"
-      :usual="menuIsUsual"
-      :write-jug
-      :ice-today-c="menu.iceTodayC"
-      :format
-      @choose="hand.choose"
-      @jug="jugs.choose"
-      @ice="menu.iceTodayC = $event"
-      @add="startNew"
-      @about="jugs.aboutFrac = $event"
-      @keep-usual="keepUsual"
-    />
-    <section class="middle" aria-label="The glass">
-      <GlassDrawing
-        :cup-ml="drink.cupMl"
-        :kind="drink.glass"
-        :layers
-        :ice="page.iceText.value"
-        :line-text="`fill line ${format.volume(drink.cupMl)}`"
-        :per-unit-ml="format.glassUnitMl"
-        @layer="page.setLayer"
-        @ice="page.setIce"
-        @line="page.setCup"
+      :title="`Other drinks, other jugs: ${menu.rows.length} from ${jugs.chosen.label}`"
+    >
+      <MenuLadder
+        :rows="menu.rows"
+        :may-add="session.can('brews')"
+        :chosen-id="isNew ? '' : drink.id"
+        :jug="jugs.chosen"
+        :jugs="
+          jugs.onHand.length === 0 || jugs.isAssumed ? [...jugs.onHand, jugs.about] : jugs.onHand
+        "
+        :assumed="jugs.isAssumed"
+        :usual="menuIsUsual"
+        :write-jug
+        :ice-today-c="menu.iceTodayC"
+        :format
+        @choose="choose"
+        @jug="jugs.choose"
+        @ice="menu.iceTodayC = $event"
+        @add="startNew"
+        @about="jugs.aboutFrac = $event"
+        @keep-usual="keepUsual"
       />
-    </section>
+    </FoldAway>
+    <FoldAway class="middle" title="The glass, to scale">
+      <section aria-label="The glass">
+        <GlassDrawing
+          :cup-ml="drink.cupMl"
+          :kind="drink.glass"
+          :layers
+          :ice="page.iceText.value"
+          :line-text="`fill line ${format.volume(drink.cupMl)}`"
+          :per-unit-ml="format.glassUnitMl"
+          @layer="page.setLayer"
+          @ice="page.setIce"
+          @line="page.setCup"
+        />
+      </section>
+    </FoldAway>
     <div class="right">
       <div class="tabs no-print">
-        <PickButtons v-model="view" label="About this drink" look="tab" :options="views" />
+        <PickButtons v-model="view" label="About this drink" :options="views" />
         <RouterLink :to="`/pour/card?drink=${drink.id}`">Build card</RouterLink>
       </div>
       <PourOutcome
@@ -236,6 +250,23 @@ useKeys({ n: startNew });
 
   .right {
     grid-row: 1;
+  }
+
+  .left {
+    grid-row: 2;
+    padding-inline: 14px;
+  }
+
+  .middle {
+    border-top: 0;
+    background: none;
+    padding: 0 14px;
+  }
+
+  /* What the button’s row covers. */
+  .pour {
+    align-content: start;
+    padding-bottom: 76px;
   }
 }
 </style>

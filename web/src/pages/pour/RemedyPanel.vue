@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Caution } from '@ratio/core/caution';
 import CautionList from '../../components/figures/CautionList.vue';
+import { ElButton } from 'element-plus';
 
 /** Why a drink is out of reach, and what would reach it: each applied by a tap where it can be. */
 defineProps<{
@@ -21,7 +22,7 @@ const emit = defineEmits<{ apply: [name: string] }>();
       <p><strong>What would reach it</strong></p>
       <ul>
         <li v-for="{ name, text, canApply } in remedies" :key="name">
-          <button v-if="canApply" type="button" @click="emit('apply', name)">{{ text }}</button>
+          <ElButton v-if="canApply" @click="emit('apply', name)">{{ text }}</ElButton>
           <template v-else>{{ text }}</template>
         </li>
       </ul>
@@ -48,12 +49,13 @@ li {
   min-height: 36px;
 }
 
-li button {
+li .el-button {
+  margin: 0;
+  height: auto;
   min-height: 36px;
-  border: 1px solid var(--hairline-strong);
-  border-radius: 4px;
-  background: var(--panel);
-  padding: 0 10px;
-  cursor: pointer;
+  padding: 4px 10px;
+  font-size: var(--t13);
+  font-weight: 400;
+  white-space: normal;
 }
 </style>

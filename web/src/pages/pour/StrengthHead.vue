@@ -7,6 +7,7 @@ import type { AmountFormat } from '../../format/amountFormat.ts';
 import { STRENGTH } from '../../components/fields/amountKind.ts';
 import AmountField from '../../components/fields/AmountField.vue';
 import BigFigure from '../../components/figures/BigFigure.vue';
+import LinkButton from '../../components/fields/LinkButton.vue';
 
 /** The strength of the drink in hand, first sip to last, and the target that it is brought to. */
 const props = defineProps<{
@@ -55,7 +56,7 @@ const target = computed(() => {
       unit="%"
     >
       <template #head>
-        <button type="button" class="text-button no-print" @click="emit('why')">Why</button>
+        <LinkButton class="no-print" @click="emit('why')">Why</LinkButton>
       </template>
       <template v-if="sips" #also>
         <span class="sips soft">{{ sips }}</span>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ADJUSTMENTS, type Adjustment } from '@ratio/core/drink';
+import { ElButton } from 'element-plus';
 
 /** What somebody says after a sip, each a step of the solver. */
 const emit = defineEmits<{ adjust: [by: Adjustment] }>();
@@ -7,9 +8,7 @@ const emit = defineEmits<{ adjust: [by: Adjustment] }>();
 
 <template>
   <div class="taste no-print" role="group" aria-label="After a sip">
-    <button v-for="by in ADJUSTMENTS" :key="by" type="button" @click="emit('adjust', by)">
-      {{ by }}
-    </button>
+    <ElButton v-for="by in ADJUSTMENTS" :key="by" @click="emit('adjust', by)">{{ by }}</ElButton>
   </div>
 </template>
 
@@ -22,14 +21,9 @@ const emit = defineEmits<{ adjust: [by: Adjustment] }>();
   padding: 6px 0;
 }
 
-button {
-  min-height: var(--touch);
-  border: 1px solid var(--hairline-strong);
-  border-radius: 4px;
-  background: var(--panel);
+.el-button {
   padding: 0 4px;
-  font-weight: 600;
-  cursor: pointer;
+  margin: 0;
 }
 
 @media (max-width: 640px) {
@@ -37,7 +31,7 @@ button {
     gap: 4px;
   }
 
-  button {
+  .el-button {
     padding: 0;
     font-size: var(--t13);
   }

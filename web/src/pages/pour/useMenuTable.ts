@@ -1,4 +1,4 @@
-import { menuCautions } from '@ratio/core/drink';
+import { menuCautions, remedies, remedyText } from '@ratio/core/drink';
 import { percentText } from '@ratio/core/units';
 import { computed, type Ref } from 'vue';
 import { useMenu, type MenuRow } from '../../stores/menu.ts';
@@ -13,10 +13,16 @@ export interface MenuLine {
   readonly reachedFrac: number;
   readonly state: string;
   readonly isShort: boolean;
+  /** What would bring it to its target; none where it is there. */
+  readonly ways: readonly string[];
   readonly caffeine: string;
   readonly energy: string;
   readonly sugar: string;
   readonly cost: string;
+  /** The same as numbers, for sorting: cost, price, margin. */
+  readonly costs: number;
+  readonly asks: number;
+  readonly marginFrac: number | null;
   /** What the cost leaves out; empty where nothing. */
   readonly costWithout: string;
   readonly price: string;
@@ -31,11 +37,17 @@ export function useMenuTable(rows: Readonly<Ref<readonly MenuRow[]>>) {
   const menu = useMenu();
   const format = useAmountFormat();
 
+  /** What is short stands first, the rest as the menu has it. */
+  const shortFirst = computed(() =>
+    rows.value.toSorted(
+      (a, b) => Number(a.solution.status === 'met') - Number(b.solution.status === 'met'),
+    ),
+  );
   const lines = computed<MenuLine[]>(() =>
-    rows.value.map((row) => {
+    shortFirst.value.map((row) => {
       const { drink, solution, cost } = row;
       const each = (amount: number): string => (amount / drink.servings).toFixed(0);
-      const { money, percent } = format.value;
+      const { money } = format.value;
       const isKnown = cost.unknown.length === 0;
       return {
         id: drink.id,
@@ -45,13 +57,17 @@ export function useMenuTable(rows: Readonly<Ref<readonly MenuRow[]>>) {
         reachedFrac: solution.strengthFrac,
         state: stateOf(row),
         isShort: solution.status !== 'met',
+        ways: remedies(row.input, solution).map((remedy) => remedyText(remedy, format.value)),
         caffeine: each(solution.caffeineMg),
         energy: each(solution.energyKcal),
         sugar: each(solution.sugarG),
         cost: isKnown ? money(cost.price) : `${money(cost.price)} +`,
+        costs: cost.price,
+        asks: drink.price,
+        marginFrac: row.marginFrac,
         costWithout: isKnown ? '' : `without ${cost.unknown.join(', ')}`,
         price: money(drink.price),
-        margin: row.marginFrac === null ? '–' : percent(row.marginFrac, 0),
+        margin: row.marginFrac === null ? '–' : (100 * row.marginFrac).toFixed(0),
         left: row.left,
         inAll: menu.leftInAll.get(drink.id) ?? 0,
         allergens: row.allergens.join(', ') || '–',

@@ -49,7 +49,6 @@ const percent = (key: 'from' | 'to') => (frac: number) =>
     <h1>Quick dilution</h1>
     <PickButtons
       label="What is asked"
-      look="tab"
       :options="WAYS"
       :model-value="quick.way"
       @update:model-value="$event && set({ way: $event })"
@@ -152,7 +151,6 @@ const percent = (key: 'from' | 'to') => (frac: number) =>
         />
         <PickButtons
           label="Filled up with"
-          look="tab"
           :options="FILLS"
           :model-value="quick.with"
           @update:model-value="$event && set({ with: $event })"

@@ -1,9 +1,17 @@
 <script setup lang="ts">
 import { percentText } from '@ratio/core/units';
 import { SCORES, type SampleSet } from '@ratio/core/batch';
+import { ElRate } from 'element-plus';
+import 'element-plus/theme-chalk/el-rate.css';
+import { computed } from 'vue';
+import LinkButton from '../../components/fields/LinkButton.vue';
+import DataTable from '../../components/tables/DataTable.vue';
+import type { DataColumn } from '../../components/tables/dataColumn.ts';
+
+type Jar = SampleSet['jars'][number];
 
 /** The jars of a set: what goes in, what to expect, how it was liked. */
-defineProps<{
+const props = defineProps<{
   jars: SampleSet['jars'];
   writeMass: (massG: number) => string;
   /** When each strains, by hours; empty before the start. */
@@ -14,103 +22,81 @@ const emit = defineEmits<{
   score: [number: number, score: number | null];
   take: [number: number];
 }>();
-const valueOf = (event: Event): number | null =>
-  Number((event.target as HTMLSelectElement).value) || null;
+
+const columns = computed<DataColumn<Jar>[]>(() => [
+  { key: 'jar', label: 'Jar', text: ({ number }) => String(number), by: ({ number }) => number },
+  { key: 'grind', label: 'Grind', text: ({ grind }) => grind, by: ({ grind }) => grind },
+  {
+    key: 'ratio',
+    label: 'Ratio',
+    text: ({ ratio }) => `1:${ratio}`,
+    by: ({ ratio }) => ratio,
+    isNumber: true,
+  },
+  {
+    key: 'hours',
+    label: 'Hours',
+    text: ({ hours }) => String(hours),
+    by: ({ hours }) => hours,
+    isNumber: true,
+  },
+  { key: 'coffee', label: 'Coffee', text: ({ doseG }) => props.writeMass(doseG), isNumber: true },
+  { key: 'water', label: 'Water', text: ({ waterG }) => props.writeMass(waterG), isNumber: true },
+  {
+    key: 'expect',
+    label: 'Expect',
+    text: ({ strengthFrac }) => percentText(strengthFrac),
+    by: ({ strengthFrac }) => strengthFrac,
+    isNumber: true,
+  },
+  props.scored
+    ? { key: 'liked', label: 'Liked', by: ({ score }) => score ?? 0, minPx: 190 }
+    : { key: 'strain', label: 'Strain', text: ({ hours }) => props.strainAt(hours), minPx: 110 },
+  { key: 'take', label: 'Scale up', isQuiet: true, minPx: 130, on: 'screen' },
+]);
 </script>
 
 <template>
-  <div class="sideways" tabindex="0" role="region" aria-label="Jars of the set">
-    <table>
-      <caption class="visually-hidden">
-        Jars of the set
-      </caption>
-      <thead>
-        <tr>
-          <th scope="col">Jar</th>
-          <th scope="col">Grind</th>
-          <th scope="col">Ratio</th>
-          <th scope="col">Hours</th>
-          <th scope="col" class="right">Coffee</th>
-          <th scope="col" class="right">Water</th>
-          <th scope="col" class="right">Expect</th>
-          <th scope="col">{{ scored ? 'Liked' : 'Strain' }}</th>
-          <th scope="col"><span class="visually-hidden">Scale up</span></th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="jar in jars" :key="jar.number" :class="{ best: jar.score === 5 }">
-          <th scope="row" class="figures number">{{ jar.number }}</th>
-          <td>{{ jar.grind }}</td>
-          <td class="figures">1:{{ jar.ratio }}</td>
-          <td class="figures">{{ jar.hours }}</td>
-          <td class="figures right">{{ writeMass(jar.doseG) }}</td>
-          <td class="figures right">{{ writeMass(jar.waterG) }}</td>
-          <td class="figures right">{{ percentText(jar.strengthFrac) }}</td>
-          <td>
-            <template v-if="scored">
-              <select
-                :aria-label="`How jar ${jar.number} was liked`"
-                :value="jar.score ?? ''"
-                @change="emit('score', jar.number, valueOf($event))"
-              >
-                <option value="">not tasted</option>
-                <option v-for="score in SCORES" :key="score" :value="score">
-                  {{ score }} of 5
-                </option>
-              </select>
-            </template>
-            <template v-else>{{ strainAt(jar.hours) }}</template>
-          </td>
-          <td class="no-print">
-            <button
-              type="button"
-              class="text-button"
-              :aria-label="`Make jar ${jar.number} the plan`"
-              @click="emit('take', jar.number)"
-            >
-              make it the plan
-            </button>
-          </td>
-        </tr>
-      </tbody>
-    </table>
-  </div>
+  <DataTable
+    class="jars"
+    label="Jars of the set"
+    :rows="jars"
+    :key-of="({ number }) => String(number)"
+    :columns
+    :row-class="({ score }) => (score === SCORES.at(-1) ? 'best' : '')"
+  >
+    <template #liked-cell="{ row }">
+      <ElRate
+        :model-value="row.score ?? 0"
+        clearable
+        show-text
+        text-color="inherit"
+        :texts="['poor', 'thin', 'fair', 'good', 'the one']"
+        :aria-label="`How jar ${row.number} was liked`"
+        @change="emit('score', row.number, $event || null)"
+      />
+    </template>
+    <template #take-cell="{ row }">
+      <LinkButton :aria-label="`Make jar ${row.number} the plan`" @click="emit('take', row.number)">
+        make it the plan
+      </LinkButton>
+    </template>
+  </DataTable>
 </template>
 
 <style scoped>
-table {
-  font-size: inherit;
-}
-
-th,
-td {
-  border-bottom: 1px solid var(--hairline);
-  padding: 8px 20px 8px 0;
-  text-align: left;
-}
-
-thead th {
-  color: var(--ink-soft);
-  font-size: var(--t13);
-}
-
-.right {
-  text-align: right;
-}
-
-.number {
-  font-size: var(--t24);
-  font-weight: 500;
-}
-
-.best {
+.jars :deep(.best td) {
   background: var(--resting-wash);
 }
 
-select {
-  min-height: 36px;
-  border: 1px solid var(--hairline-strong);
-  border-radius: 4px;
-  background: var(--panel);
+.jars :deep(td:first-child) {
+  font-family: var(--figures);
+  font-size: var(--t24);
+}
+
+.jars :deep(.el-rate) {
+  --el-rate-fill-color: var(--action);
+  --el-rate-void-color: var(--hairline-strong);
+  --el-rate-height: 36px;
 }
 </style>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { MOST_SAMPLES } from '@ratio/core/batch';
-import { GRIND_NAMES } from '@ratio/core/coffee';
-import { ElButton } from 'element-plus';
+import { GRIND_NAMES, type Grind } from '@ratio/core/coffee';
+import { ElButton, ElCheckbox, ElCheckboxGroup } from 'element-plus';
+import 'element-plus/theme-chalk/el-checkbox.css';
 import { RouterLink } from 'vue-router';
 import PickRow from '../../components/fields/PickRow.vue';
 import ChoiceRow from '../../components/fields/ChoiceRow.vue';
@@ -12,7 +13,7 @@ import { useSampleSets } from './useSampleSets.ts';
 
 const { shelf, samples, coffee, jar, jarId, ratios, grinds, hours, count, jars, busy, ...page } =
   useSampleSets();
-const { mass, strainAt, startedText, toggleGrind, start, score, take, takeNew } = page;
+const { mass, strainAt, startedText, pickGrinds, start, score, take, takeNew } = page;
 const print = (): void => window.print();
 </script>
 
@@ -49,12 +50,17 @@ const print = (): void => window.print();
         ><HoursListField label="Hours" :hours placeholder="18 h" @change="hours = $event"
       /></ChoiceRow>
       <ChoiceRow label="Grinds">
-        <div class="grinds">
-          <label v-for="grind in GRIND_NAMES" :key="grind">
-            <input type="checkbox" :checked="grinds.includes(grind)" @change="toggleGrind(grind)" />
+        <ElCheckboxGroup
+          class="grinds"
+          aria-label="Grinds"
+          :min="1"
+          :model-value="grinds"
+          @update:model-value="pickGrinds($event as Grind[])"
+        >
+          <ElCheckbox v-for="grind in GRIND_NAMES" :key="grind" :value="grind">
             {{ grind }}
-          </label>
-        </div>
+          </ElCheckbox>
+        </ElCheckboxGroup>
       </ChoiceRow>
     </form>
     <section v-if="jars.length > 0" aria-label="The set">
@@ -120,18 +126,12 @@ const print = (): void => window.print();
   gap: 4px 20px;
 }
 
-.grinds label {
-  display: flex;
-  align-items: center;
-  gap: 8px;
-  min-height: 36px;
-}
-
 .go {
   padding-top: 14px;
 }
 
 .kept {
+  --ground: var(--panel);
   border: 1px solid var(--hairline);
   background: var(--panel);
   padding: 14px 20px;

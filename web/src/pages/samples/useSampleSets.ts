@@ -1,7 +1,7 @@
 import { MOST_SAMPLES, planOfSample, sampleSet, type SampleSet } from '@ratio/core/batch';
 import { GRIND_NAMES, type Grind } from '@ratio/core/coffee';
 import { storeToRefs } from 'pinia';
-import { computed, ref } from 'vue';
+import { computed, ref, watchEffect } from 'vue';
 import { useRouter } from 'vue-router';
 import { z } from 'zod';
 import { newId, sentenceOf } from '../../api/client.ts';
@@ -20,6 +20,7 @@ export function useSampleSets() {
   const format = useAmountFormat();
   const router = useRouter();
   const { plan, coffee, model } = storeToRefs(drafts);
+  watchEffect(drafts.fillIn);
   const busy = ref(false);
   void samples
     .load()
@@ -95,10 +96,9 @@ export function useSampleSets() {
       startedAt === null ? `after ${after} h` : timeText(Date.parse(startedAt) + after * HOUR_MS),
     startedText: (startedAt: string | null): string =>
       startedAt === null ? '' : `since ${timeText(Date.parse(startedAt))}`,
-    /** The last grind stays. */
-    toggleGrind(grind: Grind): void {
-      const next = GRIND_NAMES.filter((one) => (one === grind) !== grinds.value.includes(one));
-      if (next.length > 0) grinds.value = next;
+    /** In their own order, whichever was tapped first. */
+    pickGrinds(picked: readonly Grind[]): void {
+      grinds.value = GRIND_NAMES.filter((one) => picked.includes(one));
     },
     async start(): Promise<void> {
       if (!jar.value || !coffee.value) return;

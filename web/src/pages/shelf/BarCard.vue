@@ -29,27 +29,24 @@ const set = (change: Partial<Shop['bar']>): void =>
 </script>
 
 <template>
-  <section aria-labelledby="bar">
-    <h2 id="bar" class="section-head">The bar</h2>
-    <div class="field-grid">
-      <AmountRow
-        v-for="row in VOLUMES"
-        :key="row.key"
-        :label="row.label"
-        lazy
-        :value="bar[row.key]"
-        :kind="volumeKind(format, { step: row.step, min: row.min, max: row.max, write: small })"
-        @change="(volumeMl) => set({ [row.key]: volumeMl })"
-      />
-      <AmountRow
-        v-for="row in NUMBERS"
-        :key="row.key"
-        :label="row.label"
-        lazy
-        :value="bar[row.key]"
-        :kind="numberKind({ step: row.step, min: row.min, max: row.max, decimals: row.digits })"
-        @change="(n) => set({ [row.key]: row.digits === 0 ? Math.round(n) : n })"
-      />
-    </div>
-  </section>
+  <div class="field-grid">
+    <AmountRow
+      v-for="row in VOLUMES"
+      :key="row.key"
+      :label="row.label"
+      lazy
+      :value="bar[row.key]"
+      :kind="volumeKind(format, { step: row.step, min: row.min, max: row.max, write: small })"
+      @change="(volumeMl) => set({ [row.key]: volumeMl })"
+    />
+    <AmountRow
+      v-for="row in NUMBERS"
+      :key="row.key"
+      :label="row.label"
+      lazy
+      :value="bar[row.key]"
+      :kind="numberKind({ step: row.step, min: row.min, max: row.max, decimals: row.digits })"
+      @change="(n) => set({ [row.key]: row.digits === 0 ? Math.round(n) : n })"
+    />
+  </div>
 </template>

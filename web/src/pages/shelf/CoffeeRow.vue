@@ -30,7 +30,7 @@ const PART = percentKind({ step: 0.05, min: 0, max: 1, decimals: 0 });
 </script>
 
 <template>
-  <li class="coffee" :aria-label="coffee.name">
+  <div class="coffee">
     <TextRow
       label="Name"
       needed
@@ -92,32 +92,21 @@ const PART = percentKind({ step: 0.05, min: 0, max: 1, decimals: 0 });
       "
       @change="(looseDensityGPerMl) => emit('change', { looseDensityGPerMl }, 'loose density')"
     />
-  </li>
+  </div>
 </template>
 
 <style scoped>
 .coffee {
   display: grid;
-  grid-template-columns: 2fr 1fr 1.4fr 0.8fr 0.7fr 0.7fr 1.1fr 1.1fr;
-  gap: 0 20px;
-  padding: 8px 0;
+  grid-template-columns: repeat(4, minmax(0, 1fr));
+  gap: 0 24px;
 }
 
 .coffee :deep(.el-input__inner) {
   font-size: var(--t18);
 }
 
-@media (max-width: 1100px) {
-  .coffee {
-    grid-template-columns: repeat(4, minmax(0, 1fr));
-  }
-
-  .coffee :deep(.el-input__inner) {
-    font-size: var(--t15);
-  }
-}
-
-@media (max-width: 560px) {
+@media (max-width: 700px) {
   .coffee {
     grid-template-columns: repeat(2, minmax(0, 1fr));
   }

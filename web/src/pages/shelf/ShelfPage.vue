@@ -1,77 +1,144 @@
 <script setup lang="ts">
-import { ElButton } from 'element-plus';
+import { ElButton, ElCollapse } from 'element-plus';
+import 'element-plus/theme-chalk/el-collapse.css';
+import 'element-plus/theme-chalk/el-collapse-item.css';
+import type { Shop } from '@ratio/core/shop';
+import { computed, ref } from 'vue';
+import { RouterLink } from 'vue-router';
 import { useSession } from '../../stores/session.ts';
 import { useShop } from '../../stores/shop.ts';
-import { RouterLink } from 'vue-router';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
+import { useKeys } from '../../composables/useKeys.ts';
 import BarCard from './BarCard.vue';
 import CoffeeRow from './CoffeeRow.vue';
-import ShopCard from './ShopCard.vue';
+import DefaultsCard from './DefaultsCard.vue';
+import FiltersCard from './FiltersCard.vue';
+import LinkButton from '../../components/fields/LinkButton.vue';
+import MillCard from './MillCard.vue';
+import NewBag from './NewBag.vue';
+import RoomsCard from './RoomsCard.vue';
+import ShelfLine from './ShelfLine.vue';
 import { useShelfEdits } from './useShelfEdits.ts';
+import { useShelfLines } from './useShelfLines.ts';
 import VesselCard from './VesselCard.vue';
 
 const shelf = useShop();
 const session = useSession();
 const edits = useShelfEdits();
+const lines = useShelfLines();
 const format = useAmountFormat();
-const SHELVES = [
-  { use: 'steep', id: 'vessels', head: 'Vessels to steep in, to one scale', add: 'Add a vessel' },
-  { use: 'jug', id: 'jugs', head: 'Jugs for concentrate, to one scale', add: 'Add a jug' },
+const bagIsOpen = ref(false);
+const newBag = (): void => void (bagIsOpen.value = true);
+useKeys({ n: newBag });
+
+/** The one thing that is open; the others are a line each. */
+const open = ref('');
+const VESSELS = [
+  { use: 'steep', id: 'vessels', head: 'Vessels to steep in', add: 'Add a vessel' },
+  { use: 'jug', id: 'jugs', head: 'Jugs for concentrate', add: 'Add a jug' },
 ] as const;
+async function addVessel(use: 'steep' | 'jug'): Promise<void> {
+  open.value = await edits.addVessel(use);
+}
+
+const shop = computed(() => (session.can('leads') ? shelf.shop : null));
+function change(change: Partial<Shop>, what: string): void {
+  if (shop.value) void edits.shop(shop.value, change, what);
+}
 </script>
 
 <template>
   <div class="page">
-    <h1>Shelf</h1>
-    <p class="soft">
-      Every change is saved as it is made, and can be undone. Also on the shelf:
-      <RouterLink to="/shelf/ingredients">ingredients</RouterLink>,
-      <RouterLink to="/shelf/house-recipes">house recipes</RouterLink>,
-      <RouterLink to="/pour/menu">the menu</RouterLink>.
-      <template v-if="session.can('leads')">
-        For whoever leads: <RouterLink to="/shelf/people">people and tablets</RouterLink>,
-        <RouterLink to="/shelf/backups">backups</RouterLink>.
-      </template>
-    </p>
+    <header>
+      <h1>Shelf</h1>
+      <span class="ways">
+        <ElButton type="primary" @click="newBag">A new bag arrived</ElButton>
+        <ElButton v-if="shop" @click="open = 'mill'">The mill was set again</ElButton>
+      </span>
+      <p class="soft">
+        Every change is saved as it is made, and can be undone. Also on the shelf:
+        <RouterLink to="/shelf/ingredients">ingredients</RouterLink>,
+        <RouterLink to="/shelf/house-recipes">house recipes</RouterLink>,
+        <RouterLink to="/pour/menu">the menu</RouterLink>.
+        <template v-if="session.can('leads')">
+          For whoever leads: <RouterLink to="/shelf/people">people and tablets</RouterLink>,
+          <RouterLink to="/shelf/backups">backups</RouterLink>.
+        </template>
+      </p>
+    </header>
     <section aria-labelledby="coffees">
-      <h2 id="coffees" class="head">Coffees</h2>
-      <ul>
-        <CoffeeRow
+      <h2 id="coffees" class="section-head">Coffees</h2>
+      <ElCollapse v-model="open" accordion>
+        <ShelfLine
           v-for="coffee in shelf.coffees"
+          :id="coffee.id"
           :key="coffee.id"
-          :may-price="session.can('leads')"
-          :coffee
-          :now="shelf.now"
-          :zone="shelf.zone"
-          @change="(change, what) => edits.coffee(coffee, change, what)"
-        />
-      </ul>
-      <ElButton @click="edits.addCoffee">Put another coffee on the shelf</ElButton>
+          :name="coffee.name"
+          :says="lines.coffee(coffee)"
+        >
+          <CoffeeRow
+            :may-price="session.can('leads')"
+            :coffee
+            :now="shelf.now"
+            :zone="shelf.zone"
+            @change="(part, what) => edits.coffee(coffee, part, what)"
+          />
+        </ShelfLine>
+      </ElCollapse>
+      <p v-if="shelf.coffees.length === 0" class="soft">
+        No coffee yet. A bag that arrived is the first.
+      </p>
     </section>
-    <section v-for="{ use, id, head, add } in SHELVES" :key="use" :aria-labelledby="id">
-      <h2 :id class="head">{{ head }}</h2>
-      <ul class="vessels">
-        <VesselCard
+    <section v-for="{ use, id, head, add } in VESSELS" :key="use" :aria-labelledby="id">
+      <h2 :id class="section-head with-way">
+        {{ head }} <LinkButton @click="addVessel(use)">{{ add }}</LinkButton>
+      </h2>
+      <ElCollapse v-model="open" accordion>
+        <ShelfLine
           v-for="vessel in use === 'steep' ? shelf.steepers : shelf.jugVessels"
+          :id="vessel.id"
           :key="vessel.id"
-          :vessel
-          :format
-          @change="(change, what) => edits.vessel(vessel, change, what)"
-        />
-      </ul>
-      <ElButton @click="edits.addVessel(use)">{{ add }}</ElButton>
+          :name="vessel.name"
+          :says="lines.vessel(vessel)"
+        >
+          <VesselCard
+            v-if="open === vessel.id"
+            :vessel
+            :format
+            @change="(part, what) => edits.vessel(vessel, part, what)"
+          />
+        </ShelfLine>
+      </ElCollapse>
     </section>
-    <BarCard
-      v-if="shelf.shop && session.can('leads')"
-      :bar="shelf.shop.bar"
-      :format
-      @change="(bar, what) => shelf.shop && edits.shop(shelf.shop, { bar }, what)"
-    />
-    <ShopCard
-      v-if="shelf.shop && session.can('leads')"
-      :shop="shelf.shop"
-      :format
-      @change="(change, what) => shelf.shop && edits.shop(shelf.shop, change, what)"
+    <section v-if="shop" aria-labelledby="shop">
+      <h2 id="shop" class="section-head">The shop</h2>
+      <ElCollapse v-model="open" accordion>
+        <ShelfLine id="mill" name="The mill’s dial for each grind" :says="lines.mill(shop)">
+          <MillCard :mill="shop.mill" @change="change" />
+        </ShelfLine>
+        <ShelfLine id="defaults" name="What a new plan begins with" :says="lines.defaults(shop)">
+          <DefaultsCard :defaults="shop.defaults" @change="change" />
+        </ShelfLine>
+        <ShelfLine id="filters" name="Scoop and filters" :says="lines.filters(shop)">
+          <FiltersCard :shop :format @change="change" />
+        </ShelfLine>
+        <ShelfLine id="bar" name="The bar’s tools" :says="lines.bar(shop)">
+          <BarCard :bar="shop.bar" :format @change="(bar, what) => change({ bar }, what)" />
+        </ShelfLine>
+        <ShelfLine id="rooms" name="Rooms and hours" :says="lines.rooms(shop)">
+          <RoomsCard :shop :format @change="change" />
+        </ShelfLine>
+      </ElCollapse>
+    </section>
+    <NewBag
+      v-if="bagIsOpen"
+      v-model="bagIsOpen"
+      :coffees="shelf.coffees"
+      :may-price="session.can('leads')"
+      :now="shelf.now"
+      :zone="shelf.zone"
+      @again="(coffee, bag) => edits.coffee(coffee, bag, 'a new bag')"
+      @fresh="edits.addCoffee"
     />
   </div>
 </template>
@@ -79,31 +146,65 @@ const SHELVES = [
 <style scoped>
 .page {
   display: grid;
-  gap: 28px;
+  gap: 22px;
   max-width: 1240px;
-  padding: 24px;
 }
 
-.page > p {
-  margin-top: -24px;
+header {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  gap: 0 24px;
+  align-items: end;
 }
 
-.head {
-  padding-bottom: 6px;
-  border-bottom: 1px solid var(--ink);
-  color: var(--ink);
-  font-size: var(--t18);
-}
-
-section > .el-button {
-  margin-top: 12px;
-}
-
-.vessels {
+.ways {
   display: flex;
   flex-wrap: wrap;
-  align-items: end;
-  gap: 20px;
-  padding-top: 12px;
+  grid-row: 1 / span 2;
+  grid-column: 2;
+  gap: 12px;
+}
+
+.ways .el-button {
+  margin: 0;
+}
+
+.with-way {
+  display: flex;
+  align-items: baseline;
+  justify-content: space-between;
+}
+
+.page :deep(.el-collapse) {
+  --el-collapse-header-height: 48px;
+  --el-collapse-header-bg-color: transparent;
+  --el-collapse-content-bg-color: transparent;
+  --el-collapse-header-text-color: var(--ink);
+  --el-collapse-content-text-color: var(--ink);
+  --el-collapse-content-font-size: inherit;
+  border-top: 0;
+}
+
+.page :deep(.el-collapse-item__header) {
+  height: auto;
+  min-height: 48px;
+  font-family: var(--words);
+}
+
+.page :deep(.el-collapse-item__content) {
+  padding: 4px 0 18px;
+  line-height: inherit;
+}
+
+@media (max-width: 900px) {
+  header {
+    grid-template-columns: minmax(0, 1fr);
+  }
+
+  .ways {
+    grid-row: auto;
+    grid-column: 1;
+    padding-top: 10px;
+  }
 }
 </style>

@@ -40,7 +40,7 @@ const height = computed(() => shape.value.heightMm * PX_PER_MM + 12);
 </script>
 
 <template>
-  <li :aria-label="vessel.name">
+  <div class="vessel">
     <svg
       :viewBox="`0 0 ${WIDTH} ${height}`"
       :width="WIDTH"
@@ -58,82 +58,99 @@ const height = computed(() => shape.value.heightMm * PX_PER_MM + 12);
         :per-unit-ml="1000"
       />
     </svg>
-    <TextRow
-      label="Name"
-      needed
-      :value="vessel.name"
-      @change="emit('change', { name: $event }, 'renamed')"
-    />
-    <AmountRow
-      label="Holds to the brim"
-      lazy
-      :value="vessel.brimMl"
-      :kind="largeVolumeKind(format, { step: 50, min: 100, max: 200000 })"
-      @change="(brimMl) => emit('change', { brimMl }, 'volume')"
-    />
-    <AmountRow
-      label="Inside height, mm"
-      name="Inside height in millimetres"
-      lazy
-      :value="vessel.heightMm"
-      :kind="numberKind({ step: 5, min: 30, max: 2000 })"
-      @change="(heightMm) => emit('change', { heightMm }, 'height')"
-    />
-    <AmountRow
-      label="Full mark"
-      lazy
-      placeholder="the brim"
-      :value="vessel.markMl"
-      :kind="largeVolumeKind(format, { step: 50, min: 100, max: 200000 })"
-      @change="(markMl) => emit('change', { markMl }, 'mark')"
-    />
-    <AmountRow
-      label="Empty, on the scale"
-      lazy
-      placeholder="not weighed"
-      :value="vessel.tareG"
-      :kind="massKind(format, { step: 1, min: 0, max: 50000 })"
-      @change="(tareG) => emit('change', { tareG }, 'tare')"
-    />
-    <AmountRow
-      v-if="vessel.use === 'steep'"
-      label="Its bag takes"
-      lazy
-      :value="vessel.bagHoldsG ?? 0"
-      :kind="
-        massKind(format, {
-          step: 50,
-          min: 0,
-          max: 50000,
-          write: (massG) => (massG === 0 ? 'no bag' : format.mass(massG)),
-          limitText: 'Up to 50 kg; 0 for no bag.',
-        })
-      "
-      @change="(massG) => emit('change', { bagHoldsG: massG === 0 ? null : massG }, 'bag')"
-    />
-    <PickRow
-      label="Kind"
-      :model-value="vessel.kind"
-      :options="KINDS"
-      @update:model-value="emit('change', { kind: $event }, $event)"
-    />
-    <PickRow
-      v-for="{ key, label, options } in vessel.use === 'steep' ? YES_NO : []"
-      :key
-      :label
-      :options
-      :model-value="vessel[key] ? 'yes' : 'no'"
-      @update:model-value="emit('change', { [key]: $event === 'yes' }, label.toLowerCase())"
-    />
-  </li>
+    <div class="fields">
+      <TextRow
+        label="Name"
+        needed
+        :value="vessel.name"
+        @change="emit('change', { name: $event }, 'renamed')"
+      />
+      <AmountRow
+        label="Holds to the brim"
+        lazy
+        :value="vessel.brimMl"
+        :kind="largeVolumeKind(format, { step: 50, min: 100, max: 200000 })"
+        @change="(brimMl) => emit('change', { brimMl }, 'volume')"
+      />
+      <AmountRow
+        label="Inside height, mm"
+        name="Inside height in millimetres"
+        lazy
+        :value="vessel.heightMm"
+        :kind="numberKind({ step: 5, min: 30, max: 2000 })"
+        @change="(heightMm) => emit('change', { heightMm }, 'height')"
+      />
+      <AmountRow
+        label="Full mark"
+        lazy
+        placeholder="the brim"
+        :value="vessel.markMl"
+        :kind="largeVolumeKind(format, { step: 50, min: 100, max: 200000 })"
+        @change="(markMl) => emit('change', { markMl }, 'mark')"
+      />
+      <AmountRow
+        label="Empty, on the scale"
+        lazy
+        placeholder="not weighed"
+        :value="vessel.tareG"
+        :kind="massKind(format, { step: 1, min: 0, max: 50000 })"
+        @change="(tareG) => emit('change', { tareG }, 'tare')"
+      />
+      <AmountRow
+        v-if="vessel.use === 'steep'"
+        label="Its bag takes"
+        lazy
+        :value="vessel.bagHoldsG ?? 0"
+        :kind="
+          massKind(format, {
+            step: 50,
+            min: 0,
+            max: 50000,
+            write: (massG) => (massG === 0 ? 'no bag' : format.mass(massG)),
+            limitText: 'Up to 50 kg; 0 for no bag.',
+          })
+        "
+        @change="(massG) => emit('change', { bagHoldsG: massG === 0 ? null : massG }, 'bag')"
+      />
+      <PickRow
+        label="Kind"
+        :model-value="vessel.kind"
+        :options="KINDS"
+        @update:model-value="emit('change', { kind: $event }, $event)"
+      />
+      <PickRow
+        v-for="{ key, label, options } in vessel.use === 'steep' ? YES_NO : []"
+        :key
+        :label
+        :options
+        :model-value="vessel[key] ? 'yes' : 'no'"
+        @update:model-value="emit('change', { [key]: $event === 'yes' }, label.toLowerCase())"
+      />
+    </div>
+  </div>
 </template>
 
 <style scoped>
-li {
-  width: 200px;
+.vessel {
+  display: grid;
+  grid-template-columns: 190px minmax(0, 1fr);
+  align-items: end;
+  gap: 24px;
 }
 
-li :deep(.el-input__inner) {
+.fields {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(170px, 1fr));
+  gap: 0 24px;
+}
+
+.fields :deep(.el-input__inner) {
   font-size: var(--t18);
+}
+
+@media (max-width: 600px) {
+  .vessel {
+    grid-template-columns: minmax(0, 1fr);
+  }
 }
 </style>

@@ -6,18 +6,15 @@ import { newId } from '../../api/client.ts';
 import { useEdits } from '../../composables/useEdits.ts';
 import { useShop } from '../../stores/shop.ts';
 
-/** A coffee and a jar before anybody has said anything about them. */
-const newCoffee = (roastedOn: string): Coffee => ({
+/** A coffee of which a bag arrived, and a jar before anybody has said anything about it. */
+const newCoffee = (bag: Pick<Coffee, 'name' | 'roast' | 'roastedOn' | 'pricePerKg'>): Coffee => ({
   id: newId(),
   version: 0,
-  name: 'New coffee',
   solubleFrac: CONSTANTS.solubleFrac.value,
   robustaFrac: 0,
   decafFrac: 0,
-  roast: 'medium',
-  roastedOn,
-  pricePerKg: null,
   looseDensityGPerMl: null,
+  ...bag,
 });
 const newVessel = (use: Vessel['use']): Vessel => ({
   ...jarOf({
@@ -46,7 +43,12 @@ export function useShelfEdits() {
     coffee: coffee.change,
     vessel: vessel.change,
     shop: shop.change,
-    addCoffee: () => coffee.add(newCoffee(shelf.now.toISOString().slice(0, 10))),
-    addVessel: (use: Vessel['use']) => vessel.add(newVessel(use)),
+    addCoffee: (bag: Parameters<typeof newCoffee>[0]) => coffee.add(newCoffee(bag)),
+    /** @returns the new one’s identity */
+    async addVessel(use: Vessel['use']): Promise<string> {
+      const added = newVessel(use);
+      await vessel.add(added);
+      return added.id;
+    },
   };
 }

@@ -13,7 +13,7 @@ describe('useSampleSets', () => {
   before(() => {
     browser = installBrowser();
   });
-  async function open() {
+  async function open(bench: 'planned' | 'untouched' = 'planned') {
     const kept = new Map<string, SampleSet>();
     const page = await withApp({
       browser,
@@ -31,7 +31,7 @@ describe('useSampleSets', () => {
         return { status: 200, body: saved };
       },
       use: () => {
-        useDraft().takePlan(batchOf().plan);
+        if (bench === 'planned') useDraft().takePlan(batchOf().plan);
         return {
           page: useSampleSets(),
           drafts: useDraft(),
@@ -57,12 +57,18 @@ describe('useSampleSets', () => {
     expect(page.jars.value).to.deep.equal([]);
   });
 
-  it('keeps the last grind, and the order of grinds', async () => {
+  it('starts a set on a tablet where nothing was planned yet', async () => {
+    const { page, kept } = await open('untouched');
+    await page.start();
+    const [set] = [...kept.values()];
+    expect(set!.plan.coffeeId).to.equal(page.coffee.value!.id);
+    expect(set!.plan.vesselId).to.not.equal('');
+  });
+
+  it('keeps the order of grinds, whichever was tapped first', async () => {
     const { page } = await open();
-    page.toggleGrind('extra-coarse');
+    page.pickGrinds(['medium', 'coarse', 'extra-coarse']);
     expect(page.grinds.value).to.deep.equal(['extra-coarse', 'coarse', 'medium']);
-    for (const grind of ['extra-coarse', 'coarse', 'medium'] as const) page.toggleGrind(grind);
-    expect(page.grinds.value).to.deep.equal(['medium']);
   });
 
   it('weighs a small jar to a tenth of a gram, a large one as the shop does', async () => {

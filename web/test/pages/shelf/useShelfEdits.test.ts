@@ -5,6 +5,13 @@ import { useShop } from '../../../src/stores/shop.ts';
 import { installBrowser, type Handler } from '../../browser.ts';
 import { withApp } from '../../withApp.ts';
 
+const BAG = {
+  name: 'Breakwater, washed',
+  roast: 'light',
+  roastedOn: '2026-06-10',
+  pricePerKg: null,
+} as const;
+
 describe('useShelfEdits', () => {
   let browser: ReturnType<typeof installBrowser>;
   before(() => {
@@ -77,18 +84,18 @@ describe('useShelfEdits', () => {
 
   it('puts a new coffee and a new jar on the shelf, each with an identity of its own', async () => {
     const { edits } = await open();
-    await edits.addCoffee();
+    await edits.addCoffee(BAG);
     await edits.addVessel('steep');
     const [coffee, vessel] = puts();
     expect(coffee!.path).to.match(/^\/api\/coffees\/[a-z0-9-]{36}$/);
     expect(coffee).to.include({ version: '"0"' });
-    expect(coffee!.body).to.include({ roastedOn: '2026-06-13' });
+    expect(coffee!.body).to.include({ ...BAG, decafFrac: 0 });
     expect(vessel!.path).to.match(/^\/api\/vessels\/[a-z0-9-]{36}$/);
   });
 
   it('says so where nothing answers', async () => {
     const { edits, notice } = await open(() => ({ status: 0, body: null }));
-    await edits.addCoffee();
+    await edits.addCoffee(BAG);
     expect(notice.notice!.text).to.contain('Kept here until the server is back');
   });
 });

@@ -1,0 +1,69 @@
+<script setup lang="ts">
+import type { Shop } from '@ratio/core/shop';
+import { largeVolumeKind, tempKind } from '../../components/fields/amountKind.ts';
+import type { AmountFormat } from '../../format/amountFormat.ts';
+import AmountRow from '../../components/fields/AmountRow.vue';
+import ChoiceRow from '../../components/fields/ChoiceRow.vue';
+import ClockField from '../../components/fields/ClockField.vue';
+import TextRow from '../../components/fields/TextRow.vue';
+
+/** The shop’s rooms and hours. */
+defineProps<{ shop: Shop; format: AmountFormat }>();
+const emit = defineEmits<{ change: [change: Partial<Shop>, what: string] }>();
+
+const TEMPS = [
+  { key: 'roomC', label: 'Room' },
+  { key: 'fridgeC', label: 'Fridge' },
+  { key: 'waterC', label: 'Water from the tap' },
+] as const;
+const HOURS = [
+  { key: 'openHours', label: 'Opens' },
+  { key: 'closeHours', label: 'Closes' },
+  { key: 'crewFromHours', label: 'Crew from' },
+  { key: 'crewToHours', label: 'Crew until' },
+] as const;
+</script>
+
+<template>
+  <div class="field-grid">
+    <TextRow
+      label="Name"
+      name="Shop’s name"
+      needed
+      :value="shop.name"
+      @change="emit('change', { name: $event }, 'Shop renamed')"
+    />
+    <AmountRow
+      v-for="{ key, label } in TEMPS"
+      :key
+      :label
+      lazy
+      :value="shop[key]"
+      :kind="
+        tempKind(format, {
+          step: 1,
+          min: 0,
+          max: key === 'fridgeC' ? 15 : 50,
+          limitText: 'Not a temperature for this.',
+        })
+      "
+      @change="(value) => emit('change', { [key]: value }, `${label} temperature changed`)"
+    />
+    <AmountRow
+      label="The fridge takes"
+      name="Litres of steeping vessels that the fridge takes"
+      lazy
+      placeholder="not said"
+      :value="shop.fridgeL === null ? null : 1000 * shop.fridgeL"
+      :kind="largeVolumeKind(format, { step: 1000, min: 1000, max: 10000000 })"
+      @change="(volumeMl) => emit('change', { fridgeL: volumeMl / 1000 }, 'room in the fridge')"
+    />
+    <ChoiceRow v-for="{ key, label } in HOURS" :key :label>
+      <ClockField
+        :label
+        :hours="shop[key]"
+        @change="(hours) => emit('change', { [key]: hours }, 'Hours changed')"
+      />
+    </ChoiceRow>
+  </div>
+</template>

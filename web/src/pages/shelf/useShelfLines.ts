@@ -1,0 +1,48 @@
+import { GRIND_NAMES, type Coffee } from '@ratio/core/coffee';
+import type { Vessel } from '@ratio/core/brew';
+import type { Shop } from '@ratio/core/shop';
+import { useAmountFormat } from '../../composables/useAmountFormat.ts';
+import { dateName } from '../../format/formatClock.ts';
+
+/** What each thing of the shelf says of itself in one line. */
+export function useShelfLines() {
+  const format = useAmountFormat();
+  const clock = (hours: number): string => {
+    const minutes = Math.round((hours % 1) * 60);
+    return `${Math.floor(hours)}:${String(minutes).padStart(2, '0')}`;
+  };
+
+  return {
+    coffee: ({ roast, roastedOn, pricePerKg, robustaFrac, decafFrac }: Coffee): string =>
+      [
+        roast,
+        robustaFrac > 0 && `${format.value.percent(robustaFrac, 0)} robusta`,
+        decafFrac > 0 && `${format.value.percent(decafFrac, 0)} decaf`,
+        roastedOn === null ? 'roast date not known' : `roasted ${dateName(roastedOn)}`,
+        pricePerKg === null ? 'price not known' : `${format.value.money(pricePerKg)} a kg`,
+      ]
+        .filter(Boolean)
+        .join(' · '),
+    vessel: ({ kind, brimMl, shaken, fitsFridge, use }: Vessel): string =>
+      [
+        kind,
+        `${format.value.volume(brimMl)} to the brim`,
+        use === 'steep' && (fitsFridge ? 'fits the fridge' : 'not in the fridge'),
+        use === 'steep' && shaken && 'will be shaken',
+      ]
+        .filter(Boolean)
+        .join(' · '),
+    mill: ({ mill }: Shop): string =>
+      GRIND_NAMES.filter((grind) => mill.settings[grind])
+        .map((grind) => `${grind} ${mill.settings[grind]}`)
+        .join(' · ') || 'no dial noted',
+    rooms: ({ roomC, fridgeC, openHours, closeHours }: Shop): string =>
+      `room ${format.value.temp(roomC)} · fridge ${format.value.temp(fridgeC)} · open ${clock(openHours)} to ${clock(closeHours)}`,
+    defaults: ({ defaults: { grind, ratio, hours, place } }: Shop): string =>
+      `${grind} · 1:${ratio} · ${hours} h ${place === 'fridge' ? 'in the fridge' : 'on the counter'}`,
+    filters: ({ filters, scoopMl }: Shop): string =>
+      `scoop ${format.value.volume(scoopMl)} · ${filters.length} filter${filters.length === 1 ? '' : 's'}`,
+    bar: ({ bar }: Shop): string =>
+      `jigger to ${format.value.volume(bar.jiggerMl)} · pump ${format.value.volume(bar.pumpMl)} · siphon ${format.value.volume(bar.siphonMl)}`,
+  };
+}
