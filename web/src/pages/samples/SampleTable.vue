@@ -66,15 +66,16 @@ const columns = computed<DataColumn<Jar>[]>(() => [
     :row-class="({ score }) => (score === SCORES.at(-1) ? 'best' : '')"
   >
     <template #liked-cell="{ row }">
-      <ElRate
-        :model-value="row.score ?? 0"
-        clearable
-        show-text
-        text-color="inherit"
-        :texts="['poor', 'thin', 'fair', 'good', 'the one']"
-        :aria-label="`How jar ${row.number} was liked`"
-        @change="emit('score', row.number, $event || null)"
-      />
+      <span class="liked">
+        <span class="soft" aria-hidden="true">poor</span>
+        <ElRate
+          :model-value="row.score ?? 0"
+          clearable
+          :aria-label="`How jar ${row.number} was liked, poor to best`"
+          @change="emit('score', row.number, $event || null)"
+        />
+        <span class="soft" aria-hidden="true">best</span>
+      </span>
     </template>
     <template #take-cell="{ row }">
       <LinkButton :aria-label="`Make jar ${row.number} the plan`" @click="emit('take', row.number)">
@@ -92,6 +93,12 @@ const columns = computed<DataColumn<Jar>[]>(() => [
 .jars :deep(td:first-child) {
   font-family: var(--figures);
   font-size: var(--t24);
+}
+
+.liked {
+  display: flex;
+  align-items: center;
+  gap: 6px;
 }
 
 .jars :deep(.el-rate) {
