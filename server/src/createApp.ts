@@ -1,4 +1,5 @@
 import compression from 'compression';
+import compressedAhead from 'express-static-gzip';
 import express, {
   type ErrorRequestHandler,
   type Express,
@@ -166,7 +167,11 @@ const slowed = (): RequestHandler =>
 function servePages(app: Express, webDir: string): void {
   app.use(
     '/assets',
-    express.static(path.join(webDir, 'assets'), { immutable: true, maxAge: '1y' }),
+    compressedAhead(path.join(webDir, 'assets'), {
+      enableBrotli: true,
+      orderPreference: ['br', 'gz'],
+      serveStatic: { immutable: true, maxAge: '1y' },
+    }),
   );
   app.use(express.static(webDir, { index: false }));
   app.get('/{*path}', (_, response) => {

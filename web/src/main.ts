@@ -1,11 +1,6 @@
 import './withoutEval.ts';
-import '@fontsource/chivo/400.css';
-import '@fontsource/chivo/500.css';
-import '@fontsource/chivo/600.css';
-import '@fontsource/chivo/700.css';
-import '@fontsource/chivo-mono/400.css';
-import '@fontsource/chivo-mono/500.css';
-import '@fontsource/chivo-mono/600.css';
+import '@fontsource-variable/chivo';
+import '@fontsource-variable/chivo-mono';
 import 'element-plus/theme-chalk/base.css';
 import 'element-plus/theme-chalk/el-button.css';
 import 'element-plus/theme-chalk/el-dialog.css';

@@ -3,17 +3,16 @@ import { useSession } from '../../stores/session.ts';
 import { ANY_VESSEL_ID } from '@ratio/core/brew';
 import { usualCoffee } from '@ratio/core/coffee';
 import { storeToRefs } from 'pinia';
-import { computed } from 'vue';
+import { computed, defineAsyncComponent } from 'vue';
 import { RouterLink } from 'vue-router';
 import ReleaseChart from '../../components/charts/ReleaseChart.vue';
 import SteepDrawing from '../../components/drawings/SteepDrawing.vue';
 import { useRefusals } from '../../components/fields/refusals.ts';
-import WhyDialog from '../../components/figures/WhyDialog.vue';
 import { useDraft } from '../../stores/draft.ts';
 import { useShop } from '../../stores/shop.ts';
+import WhyOnAsking from '../../components/figures/WhyOnAsking.vue';
 import AssumedLine from './AssumedLine.vue';
 import BatchSheet from './BatchSheet.vue';
-import CompareTable from './CompareTable.vue';
 import DraftConflict from './DraftConflict.vue';
 import NobodyIn from './NobodyIn.vue';
 import PlanChoices from './PlanChoices.vue';
@@ -32,6 +31,7 @@ import { useStartSteep } from './useStartSteep.ts';
 import { useVariants } from './useVariants.ts';
 import LinkButton from '../../components/fields/LinkButton.vue';
 
+const CompareTable = defineAsyncComponent(() => import('./CompareTable.vue'));
 const session = useSession();
 const shelf = useShop();
 const drafts = useDraft();
@@ -183,7 +183,7 @@ const refused = computed(() =>
         />
       </template>
     </PlanOutcome>
-    <WhyDialog :explanation :range="rangeText" :narrowed-by @close="asked = null" />
+    <WhyOnAsking :explanation :range="rangeText" :narrowed-by @close="asked = null" />
   </div>
 </template>
 

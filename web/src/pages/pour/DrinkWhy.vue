@@ -2,7 +2,7 @@
 import type { Explanation } from '@ratio/core/explanation';
 import { EXPLAINED_OF_DRINK, type ExplainedOfDrink } from '@ratio/core/drink';
 import PickButtons from '../../components/fields/PickButtons.vue';
-import WhyDialog from '../../components/figures/WhyDialog.vue';
+import WhyOnAsking from '../../components/figures/WhyOnAsking.vue';
 
 /** Where a number of the drink comes from; the others are one tap away. */
 defineProps<{ explained: Readonly<Record<ExplainedOfDrink, Explanation>> | null }>();
@@ -12,7 +12,7 @@ const OTHERS = EXPLAINED_OF_DRINK.map((value) => ({ value, text: value }));
 </script>
 
 <template>
-  <WhyDialog
+  <WhyOnAsking
     :explanation="asked === null ? null : (explained?.[asked] ?? null)"
     range=""
     :narrowed-by="[]"
@@ -22,5 +22,5 @@ const OTHERS = EXPLAINED_OF_DRINK.map((value) => ({ value, text: value }));
       Why
       <PickButtons v-model="asked" label="Why another number" :options="OTHERS" />
     </p>
-  </WhyDialog>
+  </WhyOnAsking>
 </template>

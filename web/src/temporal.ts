@@ -1,0 +1,4 @@
+// Stands in for the polyfill in the pages: browsers that know the calendar themselves fetch nothing.
+const own = (globalThis as { Temporal?: typeof import('temporal-polyfill').Temporal }).Temporal;
+
+export const Temporal = own ?? (await import('temporal-polyfill/implementation')).Temporal;
