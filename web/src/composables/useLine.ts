@@ -1,7 +1,8 @@
-import { computed } from 'vue';
+import { computed, onScopeDispose, ref } from 'vue';
 import { clockTime } from '../format/formatClock.ts';
 import { onHandMl } from '../stores/jugs.ts';
 import { useAmountFormat } from './useAmountFormat.ts';
+import { whenIdle } from './whenIdle.ts';
 import { useStores } from '../stores/useStores.ts';
 
 const DAY_MS = 86_400_000;
@@ -16,7 +17,7 @@ interface Station {
 
 /** What stands at each station now. */
 export function useLine() {
-  const { shelf, drafts, batches, jugs, menu } = useStores();
+  const { shelf, drafts, batches, drinks, jugs, menu } = useStores();
   const format = useAmountFormat();
 
   const plan = computed(() => {
@@ -46,9 +47,12 @@ export function useLine() {
     const text = `${held} in ${onHand.length} jug${onHand.length === 1 ? '' : 's'}`;
     return { text: soon > 0 ? `${text}, ${soon} to use up` : text, due: soon > 0 };
   });
+  // The whole menu is solved once the page stands.
+  const isSettled = ref(false);
+  onScopeDispose(whenIdle(() => (isSettled.value = true)));
   const pour = computed(() => {
-    const short = menu.outOfReach.length;
-    const text = `${menu.rows.length} drinks`;
+    const short = isSettled.value ? menu.outOfReach.length : 0;
+    const text = `${drinks.drinks.length} drinks`;
     return { text: short > 0 ? `${text}, ${short} out of reach` : text, due: short > 0 };
   });
 

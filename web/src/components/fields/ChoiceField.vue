@@ -1,31 +1,58 @@
-<script lang="ts">
-import { shallowRef } from 'vue';
-import type ChoiceSelect from './ChoiceSelect.vue';
-
-// The list that opens is fetched behind the page; what is chosen stands there from the first.
-const Select = shallowRef<typeof ChoiceSelect | null>(null);
-void import('./ChoiceSelect.vue').then((loaded) => (Select.value = loaded.default));
-</script>
-
 <script setup lang="ts" generic="T extends string">
+import { nextTick, onBeforeUnmount, onMounted, ref, shallowRef } from 'vue';
+import type ChoiceSelect from './ChoiceSelect.vue';
+import { whenIdle } from '../../composables/whenIdle.ts';
+
 /** One of a few, each with a reason why one would take it. */
 defineProps<{
   label: string;
   options: readonly { value: T; label: string; reason?: string }[];
 }>();
 const chosen = defineModel<T>({ required: true });
+
+// What is chosen stands there from the first; the list that opens comes when the page is idle, or when
+// somebody reaches for it.
+const Select = shallowRef<typeof ChoiceSelect | null>(null);
+const select = ref<{ focus: () => void; open: () => void } | null>(null);
+async function fetchSelect(): Promise<void> {
+  Select.value ??= (await import('./ChoiceSelect.vue')).default;
+}
+async function reach(how: 'focus' | 'open'): Promise<void> {
+  await fetchSelect();
+  await nextTick();
+  select.value?.[how]();
+}
+let stopWaiting = (): void => undefined;
+onMounted(() => (stopWaiting = whenIdle(() => void fetchSelect())));
+onBeforeUnmount(() => stopWaiting());
 </script>
 
 <template>
-  <component :is="Select" v-if="Select" v-model="chosen" :label :options />
-  <div v-else class="chosen">{{ options.find(({ value }) => value === chosen)?.label }}</div>
+  <component :is="Select" v-if="Select" ref="select" v-model="chosen" :label :options />
+  <div
+    v-else
+    class="chosen"
+    role="combobox"
+    aria-expanded="false"
+    aria-haspopup="listbox"
+    tabindex="0"
+    :aria-label="label"
+    @focus="reach('focus')"
+    @pointerdown.prevent="reach('open')"
+  >
+    {{ options.find(({ value }) => value === chosen)?.label }}
+  </div>
 </template>
 
 <style scoped>
 .chosen {
   min-height: 32px;
+  overflow: hidden;
   font-size: var(--t18);
   font-weight: 600;
   line-height: 32px;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+  cursor: pointer;
 }
 </style>

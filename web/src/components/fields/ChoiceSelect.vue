@@ -1,5 +1,6 @@
 <script setup lang="ts" generic="T extends string">
 import { ElOption, ElSelect } from 'element-plus';
+import { ref } from 'vue';
 
 /** One of a few, each with a reason why one would take it. */
 defineProps<{
@@ -7,10 +8,15 @@ defineProps<{
   options: readonly { value: T; label: string; reason?: string }[];
 }>();
 const chosen = defineModel<T>({ required: true });
+const field = ref<InstanceType<typeof ElSelect> | null>(null);
+defineExpose({
+  focus: () => field.value?.focus(),
+  open: () => field.value?.toggleMenu(),
+});
 </script>
 
 <template>
-  <ElSelect v-model="chosen" class="bare" :aria-label="label" placeholder="Choose">
+  <ElSelect ref="field" v-model="chosen" class="bare" :aria-label="label" placeholder="Choose">
     <ElOption
       v-for="option in options"
       :key="option.value"
