@@ -1,4 +1,5 @@
-import { bin, ensureInstalled, run } from './tools.mjs';
+import { printPageBytes } from './pageBytes.mjs';
+import { bin, build, ensureInstalled, run } from './tools.mjs';
 
 ensureInstalled();
 // Bundled as it is shipped: a loader's helpers would be measured along.
@@ -19,3 +20,5 @@ for (const [room, more] of [
   ]);
   run(process.execPath, [file]);
 }
+build();
+printPageBytes();

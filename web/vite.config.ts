@@ -53,6 +53,7 @@ export default defineConfig({
   build: {
     target: 'es2022',
     assetsInlineLimit: 0,
+    manifest: true,
     rolldownOptions: {
       output: {
         codeSplitting: {

@@ -12,6 +12,7 @@ import { createClock } from '../src/clock.ts';
 import { copyDatabase } from '../src/database/copyDatabase.ts';
 import { openDatabase, type Database } from '../src/database/database.ts';
 import { createJugService } from '../src/jugs/service.ts';
+import { benchReads } from './reads.ts';
 
 const CALLER = { shopId: 'lido', author: 'bench' };
 const SMALL = 10_000;
@@ -123,4 +124,5 @@ console.log(`\n| with rows | ${SMALL}, ms | ${LARGE}, ms | growth for ten times 
 console.log('|---|---|---|---|');
 for (const [name, [small, large]] of Object.entries(sizes))
   row(name, f(small), f(large), (large / small).toFixed(1));
+console.log(`\n${(await inLido(benchReads)).join('\n')}`);
 process.exit(0);

@@ -6,6 +6,7 @@ import { createFile } from './createFile.ts';
 import { copyDatabase } from './copyDatabase.ts';
 import { doneMigrations, KNOWN_MIGRATIONS, migrator } from './migrate.ts';
 import { defineTables, type Tables } from './tables.ts';
+import { rememberReads } from './rememberReads.ts';
 import { createWriteTransaction, type Writing } from './writeTransaction.ts';
 
 /** An open database: its tables, and the one way to write to them. */
@@ -41,8 +42,9 @@ export async function openDatabase(dataDir: string): Promise<Database> {
   }
   const writing = createWriteTransaction(sequelize);
   const unreadable = new Set<string>();
+  const remembered = rememberReads(writing.written);
   return {
-    ...defineTables({ sequelize, write: writing.write, unreadable }),
+    ...defineTables({ sequelize, write: writing.write, remembered, unreadable }),
     unreadable,
     ...writing,
     sequelize,

@@ -11,6 +11,7 @@ import {
 } from 'sequelize';
 import type { Caller } from '../caller.ts';
 import { ProblemError } from '../problem.ts';
+import type { RememberedRead } from './rememberReads.ts';
 import type { WriteTransaction } from './writeTransaction.ts';
 
 /** A stored document: who it is, and how often it has been written. */
@@ -87,10 +88,13 @@ export function createDocuments<T extends Identified>(
   {
     sequelize,
     write,
+    remembered,
     unreadable,
   }: {
     sequelize: Sequelize;
     write: WriteTransaction;
+    /** Reads outside of a transaction. */
+    remembered: RememberedRead;
     /** Documents whose text is broken, as they are met: the others are there without them. */
     unreadable: Set<string>;
   },
@@ -144,11 +148,11 @@ export function createDocuments<T extends Identified>(
   }
 
   async function find(shopId: string, id: string, transaction?: Transaction): Promise<T | null> {
-    const row = await model.findOne({
-      ...where(shopId, id),
-      raw: true,
-      transaction: transaction ?? null,
-    });
+    const read = (): Promise<Row | null> =>
+      model.findOne({ ...where(shopId, id), raw: true, transaction: transaction ?? null });
+    const row = await (transaction
+      ? read()
+      : remembered(JSON.stringify([table.name, shopId, id]), read));
     if (!row) return null;
     const document = readable(row as unknown as Record<string, unknown>);
     if (document) return document;
@@ -197,12 +201,15 @@ export function createDocuments<T extends Identified>(
   return {
     list: async (shopId, { above = {}, is = {} } = {}, transaction) => {
       const beyond = Object.entries(above).map(([key, value]) => [key, { [Op.gt]: value }]);
-      const rows = await model.findAll({
-        where: { ...Object.fromEntries(beyond), ...is, shopId },
-        order: order(),
-        raw: true,
-        transaction: transaction ?? null,
-      });
+      const read = (): Promise<Row[]> =>
+        model.findAll({
+          where: { ...Object.fromEntries(beyond), ...is, shopId },
+          order: order(),
+          raw: true,
+          transaction: transaction ?? null,
+        });
+      const key = JSON.stringify([table.name, shopId, { above, is }]);
+      const rows = (await (transaction ? read() : remembered(key, read))) ?? [];
       return rows.flatMap((row) => readable(row as unknown as Record<string, unknown>) ?? []);
     },
     find,

@@ -8,6 +8,7 @@ import type { Device, Person, Shop } from '@ratio/core/shop';
 import type { Sequelize } from 'sequelize';
 import { createDocuments } from './documents.ts';
 import { createRows } from './rows.ts';
+import type { RememberedRead } from './rememberReads.ts';
 import type { WriteTransaction } from './writeTransaction.ts';
 
 /** What the shop's row keeps beside the shop itself. */
@@ -49,6 +50,7 @@ export type StoredJugRow = LedgerRow & {
 export function defineTables(of: {
   sequelize: Sequelize;
   write: WriteTransaction;
+  remembered: RememberedRead;
   unreadable: Set<string>;
 }) {
   return {

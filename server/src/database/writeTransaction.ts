@@ -7,6 +7,8 @@ export type WriteTransaction = <T>(work: (transaction: Transaction) => Promise<T
 export interface Writing {
   readonly write: WriteTransaction;
   readonly isFull: () => boolean;
+  /** How many writes have ended, committed or not. */
+  readonly written: () => number;
 }
 
 /** @returns whether an error is SQLite's, with a code that begins so */
@@ -20,10 +22,12 @@ export const isSqliteError = (error: unknown, code: string): boolean =>
 export function createWriteTransaction(sequelize: Sequelize): Writing {
   let last: Promise<unknown> = Promise.resolve();
   let full = false;
+  let written = 0;
   const write: WriteTransaction = (work) => {
-    const turn = last.then(() =>
-      sequelize.transaction({ type: Transaction.TYPES.IMMEDIATE }, work),
-    );
+    const turn = last
+      .then(() => sequelize.transaction({ type: Transaction.TYPES.IMMEDIATE }, work))
+      // Before whoever asked hears of it, so that they read what they wrote.
+      .finally(() => (written += 1));
     last = turn.then(
       () => (full = false),
       (error: unknown) => {
@@ -32,5 +36,5 @@ export function createWriteTransaction(sequelize: Sequelize): Writing {
     );
     return turn;
   };
-  return { write, isFull: () => full };
+  return { write, isFull: () => full, written: () => written };
 }

@@ -32,10 +32,14 @@ describe('createDocuments', () => {
   });
 
   it('sets a damaged one aside and names it, while the others are there', async () => {
-    const { coffees, sequelize, unreadable } = server.db;
+    const { coffees, sequelize, unreadable, write } = server.db;
     const before = await coffees.list('lido');
     const { id } = before[0]!;
-    await sequelize.query(`UPDATE coffees SET body = '{"name": "Slack' WHERE id = '${id}'`);
+    await write((transaction) =>
+      sequelize.query(`UPDATE coffees SET body = '{"name": "Slack' WHERE id = '${id}'`, {
+        transaction,
+      }),
+    );
     expect(await coffees.list('lido')).to.deep.equal(before.slice(1));
     expect([...unreadable]).to.deep.equal([`coffee ${id}`]);
     expect(await refusal(coffees.get('lido', id))).to.equal('not_possible_now');
