@@ -14,8 +14,10 @@ const chosen = defineModel<T>({ required: true });
 // somebody reaches for it.
 const Select = shallowRef<typeof ChoiceSelect | null>(null);
 const select = ref<{ focus: () => void; open: () => void } | null>(null);
+/** Where nothing answers, what is chosen stays in sight, and the next reach asks again. */
 async function fetchSelect(): Promise<void> {
-  Select.value ??= (await import('./ChoiceSelect.vue')).default;
+  const loaded = await import('./ChoiceSelect.vue').catch(() => null);
+  Select.value ??= loaded?.default ?? null;
 }
 async function reach(how: 'focus' | 'open'): Promise<void> {
   await fetchSelect();

@@ -180,6 +180,15 @@ nav {
 }
 
 @media (max-width: 560px) {
+  .mark {
+    padding-left: 14px;
+  }
+
+  /* The mark alone: its name is read out all the same. */
+  .mark span {
+    display: none;
+  }
+
   .station {
     padding: 6px 8px;
   }

@@ -62,12 +62,14 @@ const onScreen = (column: DataColumn<T>): boolean => column.on !== 'paper';
         :sort-method="ordered(column)"
       >
         <template #header>
-          <slot :name="`${column.key}-head`">{{ column.label }}</slot>
+          <slot :name="`${column.key}-head`">
+            <span :class="{ 'visually-hidden': column.isQuiet }">{{ column.label }}</span>
+          </slot>
         </template>
         <template #default="{ row, $index }">
           <!-- The table asks once with an empty row, to see whether columns stand inside. -->
           <template v-if="$index >= 0">
-            <span v-if="i > 0 && column.label !== ''" class="visually-hidden"
+            <span v-if="i > 0 && !column.isQuiet" class="visually-hidden"
               >{{ column.label }}:
             </span>
             <slot :name="`${column.key}-cell`" :row="row as T">{{ column.text?.(row) }}</slot>
@@ -93,7 +95,9 @@ const onScreen = (column: DataColumn<T>): boolean => column.on !== 'paper';
             scope="col"
             :class="{ n: column.isNumber }"
           >
-            <slot :name="`${column.key}-head`">{{ column.label }}</slot>
+            <slot :name="`${column.key}-head`">
+              <span :class="{ 'visually-hidden': column.isQuiet }">{{ column.label }}</span>
+            </slot>
           </th>
         </tr>
       </thead>

@@ -279,7 +279,9 @@ const noStart = computed(() => {
     column-gap: 32px;
   }
 
+  /* Below all that it would stand over. */
   .start {
+    position: static;
     grid-column: 1 / -1;
   }
 }

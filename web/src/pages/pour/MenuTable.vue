@@ -149,8 +149,12 @@ const openKeys = computed(() =>
   font-weight: 500;
 }
 
+/* In sight however far the table is pushed. */
 .ways {
-  max-width: 70rem;
+  position: sticky;
+  left: 8px;
+  width: fit-content;
+  max-width: min(70rem, 100vw - 64px);
   font-size: var(--t13);
 }
 
