@@ -26,7 +26,7 @@ const KeysHelp = defineAsyncComponent(() => import('./components/navigation/Keys
 const SignInPage = defineAsyncComponent(() => import('./pages/people/SignInPage.vue'));
 
 /** Pages whose `n` makes one of what they hold. */
-const STARTS_ITS_OWN = ['/pour', '/shelf/house-recipes', '/shelf/ingredients'];
+const STARTS_ITS_OWN = ['/pour', '/shelf', '/shelf/house-recipes', '/shelf/ingredients'];
 
 const settings = useSettings();
 const notices = useNotice();

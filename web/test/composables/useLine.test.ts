@@ -10,6 +10,8 @@ import { withApp } from '../withApp.ts';
 
 const steeping = (id: string, endsAt: string): Batch => batchOf({ id, endsAt });
 
+const settled = (): Promise<void> => new Promise((resolve) => setTimeout(resolve, 400));
+
 describe('useLine', () => {
   let browser: ReturnType<typeof installBrowser>;
   before(() => {
@@ -68,10 +70,14 @@ describe('useLine', () => {
 
   it('counts the drinks that the jug in hand does not reach', async () => {
     const { at } = await lineOf({ jugs: [jugOf({ strengthFrac: 0.04 })] });
+    await settled();
     expect(at('Pour')).to.include({ text: '13 drinks', due: false });
     const weak = await lineOf({
       jugs: [jugOf({ strengthFrac: 0.012 }), jugOf({ id: 'two', strengthFrac: 0.04 })],
     });
+    // Not before the page stands.
+    expect(weak.at('Pour').text).to.equal('13 drinks');
+    await settled();
     expect(weak.at('Pour').text).to.match(/^13 drinks, \d+ out of reach$/);
     useJugs().choose('two');
     expect(weak.at('Pour').text).to.equal('13 drinks');

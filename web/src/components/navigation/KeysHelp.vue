@@ -5,30 +5,58 @@ import { ElDialog } from 'element-plus';
 const open = defineModel<boolean>({ required: true });
 
 const KEYS = [
-  ['1 2 3 4', 'Plan, Steep, Jugs, Pour'],
-  ['/', 'find anything'],
-  ['n', 'a new one of what the page holds: a plan, a drink, a house recipe'],
-  ['↑ ↓', 'step an amount or a handle; with Shift ten at once'],
-  ['Esc', 'leave a field as it was'],
-  ['?', 'this list'],
+  {
+    where: 'On every page',
+    keys: [
+      ['1 2 3 4', 'Plan, Steep, Jugs, Pour'],
+      ['/', 'find anything'],
+      ['?', 'this list'],
+    ],
+  },
+  {
+    where: 'n begins a new one',
+    keys: [
+      ['Pour', 'a drink'],
+      ['Shelf', 'a bag that arrived'],
+      ['Ingredients', 'a package'],
+      ['House recipes', 'a house recipe'],
+      ['elsewhere', 'a plan'],
+    ],
+  },
+  {
+    where: 'In a field, on a handle',
+    keys: [
+      ['↑ ↓', 'step it; with Shift ten at once'],
+      ['Esc', 'leave it as it was'],
+    ],
+  },
 ] as const;
 </script>
 
 <template>
   <ElDialog v-model="open" title="Keys" width="min(92vw, 440px)" append-to-body>
-    <dl>
-      <div v-for="[key, does] in KEYS" :key>
-        <dt class="figures">{{ key }}</dt>
-        <dd>{{ does }}</dd>
-      </div>
-    </dl>
+    <section v-for="{ where, keys } in KEYS" :key="where">
+      <h3>{{ where }}</h3>
+      <dl>
+        <div v-for="[key, does] in keys" :key>
+          <dt>{{ key }}</dt>
+          <dd>{{ does }}</dd>
+        </div>
+      </dl>
+    </section>
   </ElDialog>
 </template>
 
 <style scoped>
+h3 {
+  padding-top: 12px;
+  color: var(--ink-soft);
+  font-size: var(--t13);
+}
+
 dl > div {
   display: grid;
-  grid-template-columns: 90px 1fr;
+  grid-template-columns: 130px 1fr;
   padding: 8px 0;
   border-bottom: 1px solid var(--hairline);
 }
