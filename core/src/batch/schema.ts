@@ -105,7 +105,7 @@ export const batchSchema = z.object({
   strengthBy: z.enum(['reading', 'prediction']).nullable().default(null),
   /** What the hours and places that it really had lead to; null until it is strained. */
   predictedAtStrain: predictionSchema.nullable().default(null),
-  /** The strain as it was told; null until then. */
+  /** The strain as it was stated; null until then. */
   strain: strainBatchRequest.nullable().default(null),
 });
 

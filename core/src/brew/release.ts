@@ -16,7 +16,7 @@ const WETTING_BREAKS = [1, 2, 4, 8, 16];
 export const BEDS = ['loose', 'held'] as const;
 export type Bed = (typeof BEDS)[number];
 
-/** How a brew differs from what was told of it, in what nobody knows exactly. */
+/** How a brew differs from what was stated of it, in what nobody knows exactly. */
 export interface Deviation {
   /** Median diameter over that of its grind. */
   readonly diameterTimes: number;

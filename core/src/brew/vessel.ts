@@ -78,7 +78,7 @@ export const ANY_VESSEL_ID = 'any-vessel';
 const SLIM = 1.9;
 
 /**
- * A jar of which only the size is told.
+ * A jar of which only the size is known.
  *
  * @param input.brimMl to the brim, mL, above 0
  */
@@ -95,7 +95,7 @@ export const jarOf = (input: Pick<Vessel, 'id' | 'version' | 'name' | 'brimMl'>)
 });
 
 /**
- * A vessel for whoever has told of none: as large as a slurry and its headspace take.
+ * A vessel for whoever has stated none: as large as a slurry and its headspace take.
  *
  * @param slurryMl water and wet grounds together, mL, above 0
  */

@@ -61,7 +61,7 @@ function solveParts(setting: Setting, parts: { concentrate: number; fill: number
   return { status: 'met', ...amounts(volume) };
 }
 
-/** Every amount as it is told, whether the glass holds it or not. */
+/** Every amount as it is stated, whether the glass holds it or not. */
 function asTold(setting: Setting, concentrateG: number): SolvedAmounts {
   const amounts = { concentrateG, fillG: 0 };
   const isOver = levelOf(setting, amounts) > setting.input.glass.cupMl * (1 + 1e-9);

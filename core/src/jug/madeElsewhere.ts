@@ -15,7 +15,7 @@ export type MadeElsewhere = Pick<FilledJug, 'strengthFrac' | 'readBy' | 'caffein
   readonly range: { readonly low: number; readonly high: number } | null;
 };
 
-/** A steep that caffeine is reckoned by where only the strength is known: it comes with the solids. */
+/** A steep that caffeine is calculated by where only the strength is known: it comes with the solids. */
 const USUAL_STEEP = { ratio: 5, hours: 18, place: 'fridge', grind: 'coarse' } as const;
 
 /**

@@ -26,7 +26,7 @@ const LABEL_C = 20;
  * 100 g it fills up the mass, for 100 mL it fills up the volume, each component with its own density.
  *
  * @returns grams in 100 g
- * @throws {DomainError} out_of_range where more sugar than carbohydrate, or more than fits, is told
+ * @throws {DomainError} out_of_range where more sugar than carbohydrate, or more than fits, is stated
  */
 export function compositionOfPackage(table: PackageTable): Composition {
   const { per, fatG, carbohydrateG, sugarG, proteinG, saltG, alcoholFrac } = table;
@@ -70,7 +70,7 @@ function filledTo100Ml(dry: Composition): Composition {
   return { ...dry, waterG: leftMl * COMPONENTS.waterG.densityGPerMl(LABEL_C) };
 }
 
-// Alcohol is told by volume even beside a table per 100 g: its mass follows from the density, which
+// Alcohol is stated by volume even beside a table per 100 g: its mass follows from the density, which
 // follows from the mass. A few rounds settle it.
 function filledTo100G(dry: Composition, alcoholFrac: number): Composition {
   let whole = { ...dry, waterG: 100 - massG(dry) };

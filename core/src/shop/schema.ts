@@ -11,7 +11,7 @@ export const FILTER_KINDS = ['bag', 'paper', 'insert'] as const;
 /** Codes of ISO 4217. */
 const CURRENCIES: ReadonlySet<string> = new Set(Intl.supportedValuesOf('currency'));
 
-/** Whether a name is a time zone that dates can be told in. */
+/** Whether a name is a time zone that dates can be written in. */
 function isZone(name: string): boolean {
   try {
     return new Intl.DateTimeFormat('en', { timeZone: name }).resolvedOptions().timeZone !== '';

@@ -21,7 +21,7 @@ const props = defineProps<{
   /** Why the page could not follow, from whoever owns the amount. */
   refused?: string;
 }>();
-/** The value is in the canonical unit of the first quantity, however it was told. */
+/** The value is in the canonical unit of the first quantity, however it was entered. */
 const emit = defineEmits<{ change: [value: number, quantity: Expected] }>();
 
 const id = useId();

@@ -1,5 +1,6 @@
 <script setup lang="ts" generic="T extends string">
 import { nextTick, onBeforeUnmount, onMounted, ref, shallowRef } from 'vue';
+import OpenIcon from '~icons/lucide/chevron-down';
 import type ChoiceSelect from './ChoiceSelect.vue';
 import { whenIdle } from '../../composables/whenIdle.ts';
 
@@ -42,19 +43,32 @@ onBeforeUnmount(() => stopWaiting());
     @focus="reach('focus')"
     @pointerdown.prevent="reach('open')"
   >
-    {{ options.find(({ value }) => value === chosen)?.label }}
+    <span>{{ options.find(({ value }) => value === chosen)?.label ?? 'Choose' }}</span>
+    <OpenIcon aria-hidden="true" />
   </div>
 </template>
 
 <style scoped>
 .chosen {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
   min-height: 32px;
-  overflow: hidden;
   font-size: var(--t18);
   font-weight: 600;
   line-height: 32px;
+  cursor: pointer;
+}
+
+.chosen span {
+  overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;
-  cursor: pointer;
+}
+
+.chosen svg {
+  flex: none;
+  width: 16px;
+  color: var(--ink-soft);
 }
 </style>

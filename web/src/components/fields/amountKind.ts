@@ -40,19 +40,19 @@ function betweenText({ write, min, max }: Pick<AmountKind, 'write' | 'min' | 'ma
 export const massKind = (format: AmountFormat, limits: Limits): AmountKind =>
   kindOf({ accepts: ['mass'], plainUnit: format.plainMass, write: format.mass }, limits);
 
-/** @returns a mass, g, which may be told by its volume */
+/** @returns a mass, g, which may be entered by its volume */
 export const measuredKind = (
   format: AmountFormat,
   limits: Limits & { readonly gPerMl: number },
 ): AmountKind => massKind(format, { ...limits, accepts: ['mass', 'volume'] });
 
-/** @returns a volume, mL, which may be told by its mass */
+/** @returns a volume, mL, which may be entered by its mass */
 export const pouredKind = (
   format: AmountFormat,
   limits: Limits & { readonly gPerMl: number },
 ): AmountKind => volumeKind(format, { ...limits, accepts: ['volume', 'mass'] });
 
-/** @returns an amount as its kind counts it: what was told in the other quantity, by the density */
+/** @returns an amount as its kind counts it: what was entered in the other quantity, by the density */
 export function inUsual(
   { value, quantity }: { value: number; quantity: Expected },
   { accepts: [usual], gPerMl }: Pick<AmountKind, 'accepts' | 'gPerMl'>,

@@ -19,7 +19,7 @@ const props = defineProps<{
   format: AmountFormat;
 }>();
 const emit = defineEmits<{
-  correct: [told: { massG?: number; volumeMl?: number; strengthFrac?: number; reason: string }];
+  correct: [entered: { massG?: number; volumeMl?: number; strengthFrac?: number; reason: string }];
   leave: [];
 }>();
 useRefusals();

@@ -19,11 +19,14 @@ const props = defineProps<{
   doing: boolean;
   format: AmountFormat;
 }>();
-type Told = { massG?: number; volumeMl?: number; strengthFrac?: number; reason: string };
-const emit = defineEmits<{ undo: [entry: JugEntry]; correct: [entry: JugEntry, told: Told] }>();
+type Entered = { massG?: number; volumeMl?: number; strengthFrac?: number; reason: string };
+const emit = defineEmits<{
+  undo: [entry: JugEntry];
+  correct: [entry: JugEntry, entered: Entered];
+}>();
 const correctingId = ref<string | null>(null);
-function correct(entry: JugEntry, told: Told): void {
-  emit('correct', entry, told);
+function correct(entry: JugEntry, entered: Entered): void {
+  emit('correct', entry, entered);
   correctingId.value = null;
 }
 const canBeCorrected = ({ kind, undone }: JugEntry): boolean =>

@@ -382,10 +382,10 @@ const afterMl = (massG: number, strengthFrac: number): string =>
       :doing="bench.doing.value"
       :format
       @correct="
-        (entry, told) =>
+        (entry, entered) =>
           bench.enter(
-            { kind: 'corrected', entryId: entry.id, ...told },
-            `${jug!.label}: corrected, ${told.reason}.`,
+            { kind: 'corrected', entryId: entry.id, ...entered },
+            `${jug!.label}: corrected, ${entered.reason}.`,
           )
       "
       @undo="bench.enter({ kind: 'undone', entryId: $event.id }, `${jug.label}: taken back.`)"

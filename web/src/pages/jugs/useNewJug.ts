@@ -126,7 +126,7 @@ export function useNewJug() {
       await router.push('/jugs');
     } catch (error) {
       notice.say({ tone: 'wrong', text: sentenceOf(error) });
-      // Told anew it is another one.
+      // Entered anew it is another one.
       change({ id: newId() });
     } finally {
       saving.value = false;

@@ -32,9 +32,9 @@ export function useEditedDrink() {
   const edited = useStored<Drink | null>('ratio.drink.edited', editedSchema, null);
   return {
     edited,
-    /** A new drink with so much told of it, for Pour to show. */
-    takeInHand: (told: Partial<Drink>): void => {
-      edited.value = { ...newDrink(drinks.drinks.length), ...told };
+    /** A new drink with so much of it entered, for Pour to show. */
+    takeInHand: (entered: Partial<Drink>): void => {
+      edited.value = { ...newDrink(drinks.drinks.length), ...entered };
     },
   };
 }

@@ -28,7 +28,7 @@ export type Quick = z.infer<typeof asked>;
 
 /** Minutes after pouring at which a drink over ice is looked at. */
 const MINUTES = 4;
-/** Room for whatever amounts are told. */
+/** Room for whatever amounts are entered. */
 const ROOM_ML = 6000;
 
 /** The one sum that everybody does: to a strength, or of these amounts. It lives in the address. */

@@ -9,7 +9,9 @@ import {
   percentFigure,
 } from '@ratio/core/units';
 import { INGREDIENTS } from '@ratio/core/pantry';
-import { ElButton, ElInput } from 'element-plus';
+import { ElButton, ElCollapse, ElCollapseItem, ElInput } from 'element-plus';
+import 'element-plus/theme-chalk/el-collapse.css';
+import 'element-plus/theme-chalk/el-collapse-item.css';
 import { computed } from 'vue';
 import { piecesOf } from './textPieces.ts';
 import type { RecipeOnPage } from './useRecipeReader.ts';
@@ -43,7 +45,7 @@ const pieces = computed(() => {
 });
 const volume = (volumeMl: number): string =>
   amountText(writeVolume({ volumeMl, units: props.units }));
-/** What is in the told drink, one after another. */
+/** What is in the drink as it was stated, one after another. */
 const drinkText = computed(() => {
   if (!drink.value) return '';
   const { concentrateMl, additions, ice, cupMl } = drink.value;
@@ -139,12 +141,13 @@ const assumed = computed(
       <ul>
         <li v-for="note in grave" :key="note.code + note.text" class="due">{{ note.text }}</li>
       </ul>
-      <details v-if="assumed.length > 0">
-        <summary>{{ assumed.length }} assumed</summary>
-        <ul>
-          <li v-for="note in assumed" :key="note.code + note.text">{{ note.text }}</li>
-        </ul>
-      </details>
+      <ElCollapse v-if="assumed.length > 0" class="assumed">
+        <ElCollapseItem :title="`${assumed.length} assumed`">
+          <ul>
+            <li v-for="note in assumed" :key="note.code + note.text">{{ note.text }}</li>
+          </ul>
+        </ElCollapseItem>
+      </ElCollapse>
       <ElButton type="primary" @click="emit('plan')">Make it the plan</ElButton>
     </template>
     <template v-if="drink">
@@ -218,16 +221,15 @@ small {
 
 .fine,
 li,
-summary {
-  font-size: var(--t13);
-}
-
 li + li {
   margin-top: 4px;
 }
-
-summary {
-  min-height: 28px;
-  cursor: pointer;
+.assumed.el-collapse {
+  --el-collapse-header-height: 36px;
+  --el-collapse-header-bg-color: transparent;
+  --el-collapse-content-bg-color: transparent;
+  --el-collapse-header-text-color: var(--ink);
+  --el-collapse-content-text-color: var(--ink);
+  border-top: 0;
 }
 </style>

@@ -39,7 +39,7 @@ export function useSetUp() {
       if (at.value >= QUESTIONS.length) {
         at.value = 0;
         drafts.restart();
-        notice.say({ tone: 'done', text: 'That is all. What you told is on the shelf.' });
+        notice.say({ tone: 'done', text: 'That is all. What you entered is on the shelf.' });
         await router.push('/plan');
       }
     } catch (error) {
@@ -53,15 +53,15 @@ export function useSetUp() {
     next(async () => {
       const { name, roast, pricePerKg } = coffee.value;
       const usual = USUAL_COFFEES.find((one) => one.roast === roast)!;
-      const told: Coffee = { ...usual, id: newId(), version: 0, name, pricePerKg };
-      await shelf.documents.coffees.save(told);
+      const entered: Coffee = { ...usual, id: newId(), version: 0, name, pricePerKg };
+      await shelf.documents.coffees.save(entered);
       coffee.value = { name: '', roast: 'medium', pricePerKg: null };
     });
   const saveVessel = () =>
     next(async () => {
       const { name, brimMl } = vessel.value;
-      const told = jarOf({ id: newId(), version: 0, name, brimMl: brimMl! });
-      await shelf.documents.vessels.save(told);
+      const entered = jarOf({ id: newId(), version: 0, name, brimMl: brimMl! });
+      await shelf.documents.vessels.save(entered);
       vessel.value = { name: '', brimMl: null };
     });
   const saveShop = async (part: Partial<Shop>): Promise<void> => {

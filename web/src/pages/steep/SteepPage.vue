@@ -2,7 +2,8 @@
 import { useStores } from '../../stores/useStores.ts';
 import type { Batch } from '@ratio/core/batch';
 import { percentFigure, percentText } from '@ratio/core/units';
-import { ElButton } from 'element-plus';
+import { ElButton, ElProgress } from 'element-plus';
+import 'element-plus/theme-chalk/el-progress.css';
 import { computed, ref } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
 import { clockTime, dayName, fromNow } from '../../format/formatClock.ts';
@@ -21,7 +22,7 @@ const open = computed<Batch>(
 );
 const strain = useStrain(open);
 const standing = useStanding();
-const { format, told } = strain;
+const { format, entered } = strain;
 
 const at = (instant: string): string => clockTime({ at: new Date(instant), zone: shelf.zone });
 const when = (instant: string): string => fromNow({ at: new Date(instant), now: shelf.now });
@@ -62,13 +63,14 @@ async function strainIt(): Promise<void> {
           <strong class="figures">{{ at(batch.endsAt) }}</strong>
           <span class="soft">{{ when(batch.endsAt) }}</span>
         </p>
-        <div
+        <ElProgress
           class="progress"
-          role="img"
-          :aria-label="`${Math.round(100 * passedFrac(batch))} % of the steep has passed`"
-        >
-          <span :style="{ width: `${100 * passedFrac(batch)}%` }" />
-        </div>
+          aria-label="How much of the steep has passed"
+          :percentage="Math.round(100 * passedFrac(batch))"
+          :stroke-width="14"
+          :show-text="false"
+          color="var(--resting)"
+        />
         <p class="ends soft">
           <span>{{ at(batch.startedAt) }}</span>
           <span>
@@ -94,7 +96,7 @@ async function strainIt(): Promise<void> {
         <StrainForm
           v-else-if="batch.id === open.id"
           class="whole"
-          v-bind="told"
+          v-bind="entered"
           :started-at="batch.startedAt"
           :now="shelf.now"
           :zone="shelf.zone"
@@ -197,14 +199,13 @@ async function strainIt(): Promise<void> {
 }
 
 .progress {
-  height: 14px;
-  border: 1px solid var(--ink);
+  --el-border-color-lighter: var(--hairline);
+  --el-fill-color-light: var(--hairline);
 }
 
-.progress span {
-  display: block;
-  height: 100%;
-  background: var(--resting);
+.progress :deep(.el-progress-bar__outer),
+.progress :deep(.el-progress-bar__inner) {
+  border-radius: 2px;
 }
 
 .ends {

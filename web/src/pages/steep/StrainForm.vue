@@ -40,7 +40,7 @@ const props = defineProps<{
   due: boolean;
 }>();
 const emit = defineEmits<{
-  change: [told: { strengthFrac?: number; strainedMs?: number | null }];
+  change: [entered: { strengthFrac?: number; strainedMs?: number | null }];
   fill: [i: number, part: Partial<Fill>];
   add: [];
   drop: [i: number];

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 
-/** A jug of no vessel that the shop has told of. */
+/** A jug that is none of the shop’s vessels. */
 export const OTHER_JUG = 'other';
 
 export const fillSchema = z.object({

@@ -16,14 +16,14 @@ import { duration } from '../../format/formatClock.ts';
 import { useStores } from '../../stores/useStores.ts';
 import { fillSchema, OTHER_JUG, type Fill } from './fills.ts';
 
-const toldSchema = z.object({
+const enteredSchema = z.object({
   fills: z.array(fillSchema).min(1),
   strengthFrac: z.number().nullable(),
   /** ms since 1970 UTC; null for now. */
   strainedMs: z.number().nullable(),
 });
 
-type Told = z.infer<typeof toldSchema>;
+type Entered = z.infer<typeof enteredSchema>;
 
 /** Straining a batch: what came out, when, into which jugs; kept through a reload. */
 export function useStrain(batch: Readonly<Ref<Batch>>) {
@@ -41,35 +41,35 @@ export function useStrain(batch: Readonly<Ref<Batch>>) {
     amount: null,
     seenAs: 'volume',
   });
-  const kept = useStored('ratio.strain', z.record(z.string(), toldSchema), {});
-  const told = computed<Told>(
+  const kept = useStored('ratio.strain', z.record(z.string(), enteredSchema), {});
+  const entered = computed<Entered>(
     () =>
       kept.value[batch.value.id] ?? { fills: [newFill()], strengthFrac: null, strainedMs: null },
   );
-  const change = (part: Partial<Told>): void => {
-    kept.value = { ...kept.value, [batch.value.id]: { ...told.value, ...part } };
+  const change = (part: Partial<Entered>): void => {
+    kept.value = { ...kept.value, [batch.value.id]: { ...entered.value, ...part } };
   };
   function forget(id: string): void {
     const { [id]: _, ...others } = kept.value;
     kept.value = others;
   }
   const setFill = (i: number, part: Partial<Fill>): void =>
-    change({ fills: told.value.fills.with(i, { ...told.value.fills[i]!, ...part }) });
+    change({ fills: entered.value.fills.with(i, { ...entered.value.fills[i]!, ...part }) });
 
   const strainedAt = computed(() =>
-    new Date(told.value.strainedMs ?? shelf.now.getTime()).toISOString(),
+    new Date(entered.value.strainedMs ?? shelf.now.getTime()).toISOString(),
   );
   const timing = computed(() => strainTiming({ batch: batch.value, strainedAt: strainedAt.value }));
   const predicted = computed(() =>
     predictStrain({ batch: batch.value, actuals: [], strainedAt: strainedAt.value }),
   );
-  const strengthFrac = computed(() => told.value.strengthFrac ?? predicted.value.strengthFrac);
+  const strengthFrac = computed(() => entered.value.strengthFrac ?? predicted.value.strengthFrac);
   const densityGPerMl = computed(
     () => 1 / storedCoffeeMl({ massG: 1, strengthFrac: strengthFrac.value }),
   );
   const mlOf = ({ amount, seenAs }: Fill): number =>
     amount === null ? 0 : seenAs === 'volume' ? amount : amount / densityGPerMl.value;
-  const wholeMl = computed(() => told.value.fills.reduce((sum, fill) => sum + mlOf(fill), 0));
+  const wholeMl = computed(() => entered.value.fills.reduce((sum, fill) => sum + mlOf(fill), 0));
 
   /** Early or late, and what it does; empty where it is as planned. */
   const timingText = computed(() => {
@@ -83,7 +83,7 @@ export function useStrain(batch: Readonly<Ref<Batch>>) {
     return `${duration(minutes)} ${way}: ${effect}.`;
   });
 
-  /** Why what is told of a jug cannot be; empty where it can. */
+  /** Why what is entered of a jug cannot be; empty where it can. */
   function wrongOf(fill: Fill): string {
     const vessel = free.value.find(({ id }) => id === fill.vesselId);
     if (!vessel || fill.amount === null) return '';
@@ -100,7 +100,7 @@ export function useStrain(batch: Readonly<Ref<Batch>>) {
     const of = batch.value;
     const whole = format.value.volume(wholeMl.value);
     try {
-      const { fills, strengthFrac: read } = told.value;
+      const { fills, strengthFrac: read } = entered.value;
       const request: StrainBatchRequest = {
         jugs: fills.map(({ jugId, vesselId, amount, seenAs }) => ({
           jugId,
@@ -122,8 +122,8 @@ export function useStrain(batch: Readonly<Ref<Batch>>) {
       return true;
     } catch (error) {
       notice.say({ tone: 'wrong', text: sentenceOf(error) });
-      // A refused strain is told anew: under other identities it is another one.
-      change({ fills: told.value.fills.map((fill) => ({ ...fill, jugId: newId() })) });
+      // A refused strain is entered anew: under other identities it is another one.
+      change({ fills: entered.value.fills.map((fill) => ({ ...fill, jugId: newId() })) });
       await batches.load().catch(() => undefined);
       return false;
     } finally {
@@ -132,15 +132,18 @@ export function useStrain(batch: Readonly<Ref<Batch>>) {
   }
 
   return {
-    told,
+    entered,
     free,
     change,
     setFill,
     addFill: () =>
       change({
-        fills: [...told.value.fills, newFill(told.value.fills.map(({ vesselId }) => vesselId))],
+        fills: [
+          ...entered.value.fills,
+          newFill(entered.value.fills.map(({ vesselId }) => vesselId)),
+        ],
       }),
-    dropFill: (i: number) => change({ fills: told.value.fills.toSpliced(i, 1) }),
+    dropFill: (i: number) => change({ fills: entered.value.fills.toSpliced(i, 1) }),
     predicted,
     timing,
     timingText,

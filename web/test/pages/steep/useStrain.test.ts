@@ -25,10 +25,10 @@ describe('useStrain', () => {
     });
 
   it('offers the jugs that are empty, and takes nothing for what came out', async () => {
-    const { free, told } = await open();
+    const { free, entered } = await open();
     expect(free.value.map(({ id }) => id)).to.deep.equal(['jug-2', 'jug-3', 'jug-4']);
-    expect(told.value.fills[0]).to.include({ vesselId: 'jug-2', amount: null });
-    expect(told.value).to.include({ strengthFrac: null, strainedMs: null });
+    expect(entered.value.fills[0]).to.include({ vesselId: 'jug-2', amount: null });
+    expect(entered.value).to.include({ strengthFrac: null, strainedMs: null });
   });
 
   it('says what early and late do, by the hours that it had', async () => {
@@ -43,14 +43,14 @@ describe('useStrain', () => {
   });
 
   it('says what does not fit, and sends each amount as it was seen', async () => {
-    const { setFill, addFill, wrongOf, told, strain } = await open();
+    const { setFill, addFill, wrongOf, entered, strain } = await open();
     setFill(0, { vesselId: 'jug-3', amount: 1900, seenAs: 'volume' });
-    expect(wrongOf(told.value.fills[0]!)).to.match(/takes 1\.50.L: 40\d.mL do not fit/);
+    expect(wrongOf(entered.value.fills[0]!)).to.match(/takes 1\.50.L: 40\d.mL do not fit/);
     setFill(0, { amount: 1400 });
-    expect(wrongOf(told.value.fills[0]!)).to.equal('');
+    expect(wrongOf(entered.value.fills[0]!)).to.equal('');
     addFill();
     setFill(1, { vesselId: 'other', amount: 480, seenAs: 'mass' });
-    const [a, b] = told.value.fills;
+    const [a, b] = entered.value.fills;
     expect(await strain()).to.equal(true);
     const sent = browser.asked.find(({ method }) => method === 'POST')!;
     expect(sent.body).to.deep.equal({
@@ -60,18 +60,18 @@ describe('useStrain', () => {
       ],
       strainedAt: '2026-06-13T06:40:00.000Z',
     });
-    // What was told of it is done with.
-    expect(told.value.fills[0]!.amount).to.equal(null);
+    // What was entered of it is done with.
+    expect(entered.value.fills[0]!.amount).to.equal(null);
   });
 
-  it('keeps what was told where the server refuses it, and tells it anew', async () => {
+  it('keeps what was entered where the server refuses it, and tells it anew', async () => {
     const detail = 'Jug 2 still holds Jug 2.';
-    const { setFill, told, strain, notice } = await open(() => ({ status: 409, body: { detail } }));
+    const { setFill, entered, strain, notice } = await open(() => ({ status: 409, body: { detail } }));
     setFill(0, { amount: 900 });
-    const { jugId } = told.value.fills[0]!;
+    const { jugId } = entered.value.fills[0]!;
     expect(await strain()).to.equal(false);
     expect(notice.shown?.text).to.equal(detail);
-    expect(told.value.fills[0]!.amount).to.equal(900);
-    expect(told.value.fills[0]!.jugId).not.to.equal(jugId);
+    expect(entered.value.fills[0]!.amount).to.equal(900);
+    expect(entered.value.fills[0]!.jugId).not.to.equal(jugId);
   });
 });
