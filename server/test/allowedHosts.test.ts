@@ -80,8 +80,13 @@ describe('what another site tries', () => {
     expect(refused.length).to.be.above(10);
     expect(await refused[0]!.json()).to.include({ code: 'too_many' });
     for (const one of open) one.abort();
-    await new Promise((resolve) => setTimeout(resolve, 50));
-    expect((await ask()).status).to.equal(200);
+    // The server hears of it when its sockets close.
+    let again = await ask();
+    for (let i = 0; i < 40 && again.status === 429; i++) {
+      await new Promise((resolve) => setTimeout(resolve, 50));
+      again = await ask();
+    }
+    expect(again.status).to.equal(200);
     for (const one of open) one.abort();
     listening.closeAllConnections();
     listening.close();

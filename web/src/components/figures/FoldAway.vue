@@ -14,7 +14,6 @@ const isPhone = useMediaQuery('(max-width: 640px)');
   <div>
     <ElCollapse
       v-if="isPhone"
-      class="fold"
       :model-value="isOpen ? ['it'] : []"
       @update:model-value="isOpen = !isOpen"
     >
@@ -23,26 +22,3 @@ const isPhone = useMediaQuery('(max-width: 640px)');
     <slot v-else />
   </div>
 </template>
-
-<style scoped>
-.fold.el-collapse {
-  --el-collapse-header-height: var(--touch);
-  --el-collapse-header-bg-color: transparent;
-  --el-collapse-content-bg-color: transparent;
-  --el-collapse-header-text-color: var(--ink);
-  --el-collapse-content-text-color: var(--ink);
-  --el-collapse-header-font-size: var(--t15);
-  --el-collapse-content-font-size: inherit;
-  border-top: 0;
-}
-
-.fold :deep(.el-collapse-item__header) {
-  font-family: var(--words);
-  font-weight: 600;
-}
-
-.fold :deep(.el-collapse-item__content) {
-  padding-bottom: 8px;
-  line-height: inherit;
-}
-</style>

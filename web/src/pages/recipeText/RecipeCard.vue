@@ -141,7 +141,7 @@ const assumed = computed(
       <ul>
         <li v-for="note in grave" :key="note.code + note.text" class="due">{{ note.text }}</li>
       </ul>
-      <ElCollapse v-if="assumed.length > 0" class="assumed">
+      <ElCollapse v-if="assumed.length > 0">
         <ElCollapseItem :title="`${assumed.length} assumed`">
           <ul>
             <li v-for="note in assumed" :key="note.code + note.text">{{ note.text }}</li>
@@ -223,13 +223,5 @@ small {
 li,
 li + li {
   margin-top: 4px;
-}
-.assumed.el-collapse {
-  --el-collapse-header-height: 36px;
-  --el-collapse-header-bg-color: transparent;
-  --el-collapse-content-bg-color: transparent;
-  --el-collapse-header-text-color: var(--ink);
-  --el-collapse-content-text-color: var(--ink);
-  border-top: 0;
 }
 </style>

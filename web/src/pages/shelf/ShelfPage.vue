@@ -175,25 +175,13 @@ header {
   justify-content: space-between;
 }
 
-.page :deep(.el-collapse) {
-  --el-collapse-header-height: 48px;
-  --el-collapse-header-bg-color: transparent;
-  --el-collapse-content-bg-color: transparent;
-  --el-collapse-header-text-color: var(--ink);
-  --el-collapse-content-text-color: var(--ink);
-  --el-collapse-content-font-size: inherit;
-  border-top: 0;
-}
-
 .page :deep(.el-collapse-item__header) {
   height: auto;
   min-height: 48px;
-  font-family: var(--words);
 }
 
 .page :deep(.el-collapse-item__content) {
   padding: 4px 0 18px;
-  line-height: inherit;
 }
 
 @media (max-width: 900px) {
