@@ -88,7 +88,10 @@ test('two tablets change different fields of the shop, and both stand', async ({
   context,
 }) => {
   const second = await context.newPage();
-  for (const one of [page, second]) await one.goto(`${lido.url}/shelf`);
+  for (const one of [page, second]) {
+    await one.goto(`${lido.url}/shelf`);
+    await one.getByRole('button', { name: /^Rooms and hours/ }).click();
+  }
   // The second one does not hear of the first.
   await second.route('**/api/shop', (route) =>
     route.request().method() === 'GET' ? route.abort() : route.continue(),

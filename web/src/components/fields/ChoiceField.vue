@@ -42,6 +42,7 @@ onBeforeUnmount(() => stopWaiting());
     :aria-label="label"
     @focus="reach('focus')"
     @pointerdown.prevent="reach('open')"
+    @keydown.enter.space.down.prevent="reach('open')"
   >
     <span>{{ options.find(({ value }) => value === chosen)?.label ?? 'Choose' }}</span>
     <OpenIcon aria-hidden="true" />
