@@ -66,7 +66,10 @@ describe('useStrain', () => {
 
   it('keeps what was entered where the server refuses it, and tells it anew', async () => {
     const detail = 'Jug 2 still holds Jug 2.';
-    const { setFill, entered, strain, notice } = await open(() => ({ status: 409, body: { detail } }));
+    const { setFill, entered, strain, notice } = await open(() => ({
+      status: 409,
+      body: { detail },
+    }));
     setFill(0, { amount: 900 });
     const { jugId } = entered.value.fills[0]!;
     expect(await strain()).to.equal(false);
