@@ -76,6 +76,9 @@ export const useBatches = defineStore('batches', () => {
   return {
     batches,
     steeping,
+    /** The batch of an identity, acknowledged or not. */
+    withId: (id: string): Batch | undefined =>
+      [...batches.value, ...waitingStarts.value].find((batch) => batch.id === id),
     /** The batch that is in a vessel while a plan would be; null where it is free. */
     inVessel: (vesselId: string, plan: Pick<Plan, 'steep'>, startMs: number): Batch | null =>
       vesselInUse({

@@ -1,6 +1,7 @@
 import {
   brewSetting,
   draftSchema,
+  planSchema,
   saveDraftRequest,
   type Draft,
   type Plan,
@@ -64,6 +65,12 @@ const MOST = [
 const UNDECIDED: readonly number[] = [401, 408, 429];
 const SAVE_AFTER_MS = 400;
 const RETRY_AFTER_MS = 4000;
+
+/** Whether two plans say the same, in whatever order. */
+const isSamePlan = (one: Plan, other: Plan): boolean => {
+  const [a, b] = [one, other].map((plan) => JSON.stringify(planSchema.parse(plan)));
+  return a === b;
+};
 
 const freshDraft = (): LocalDraft => ({
   id: newId(),
@@ -283,6 +290,13 @@ export const useDraft = defineStore('draft', () => {
       if (error instanceof Unreachable) return null;
       throw error;
     });
+    const started = batches.withId(draft.value.id);
+    if (started) {
+      // The page was left before it heard of its own start: only what was typed since is a draft.
+      if (isSamePlan(started.plan, draft.value.plan)) restart();
+      else renewed();
+      return;
+    }
     const same = drafts?.find(({ id }) => id === draft.value.id);
     const isFresh = draft.value.version === 0 && !draft.value.unsaved;
     const found = same ?? (isFresh ? drafts?.[0] : undefined);

@@ -1,8 +1,10 @@
 import { expect } from 'chai';
 import { createPinia, setActivePinia } from 'pinia';
 import { nextTick } from 'vue';
+import { useBatches } from '../../src/stores/batches.ts';
 import { useDraft } from '../../src/stores/draft.ts';
 import { useShop } from '../../src/stores/shop.ts';
+import { batchOf } from '../documents.ts';
 import { installBrowser, type Handler } from '../browser.ts';
 import { lidoShelf } from '../lidoShelf.ts';
 
@@ -220,6 +222,24 @@ describe('useDraft', () => {
       expect(drafts.draft.id).not.to.equal(id);
       expect(drafts.plan.doseG).to.equal(850);
     });
+
+    for (const { name, typedOnG, expectedG } of [
+      { name: 'as it is', typedOnG: null, expectedG: 850 },
+      { name: 'as it was, where somebody typed on', typedOnG: 650, expectedG: 650 },
+    ])
+      it(`gives way after a reload that came before the answer to its start: ${name}`, async () => {
+        drafts.setAmount('doseG', 700);
+        const { id } = drafts.draft;
+        const batch = batchOf({ id, plan: drafts.plan });
+        if (typedOnG !== null) drafts.setAmount('doseG', typedOnG);
+        browser.answer((request) =>
+          request.path === '/api/batches' ? { status: 200, body: [batch] } : lidoShelf(request),
+        );
+        await useBatches().load();
+        await drafts.load();
+        expect(drafts.draft.id).not.to.equal(id);
+        expect(drafts.plan.doseG).to.equal(expectedG);
+      });
 
     it('says why where the server refuses it, and does not send it again and again', async () => {
       const refused = { detail: 'The water is too much.', code: 'bad_body', status: 400 };
