@@ -117,6 +117,51 @@ describe('cautions about how warm the slurry itself is', () => {
     expect(found(of(small), 'slow_to_cool')).to.equal(undefined);
   });
 
+  for (const { name, plan } of [
+    { name: 'a jar', plan: { doseG: 900, waterG: 4500, waterC: 20 } },
+    { name: 'a bucket', plan: { doseG: 2400, waterG: 12_000, waterC: 16 } },
+    {
+      name: 'one that stood on the counter first',
+      plan: {
+        doseG: 900,
+        waterG: 4500,
+        waterC: 30,
+        steep: [
+          { place: 'fridge' as const, tempC: 4, hours: 16 },
+          { place: 'counter' as const, tempC: 22, hours: 1 },
+        ],
+      },
+    },
+  ])
+    it(`advises the least that helps: of ${name}`, () => {
+      const helps = found(of(plan), 'slow_to_cool')!.text;
+      const waterC = Number(/at most (\d+) °C/.exec(helps)![1]);
+      expect(found(of({ ...plan, waterC }), 'slow_to_cool')).to.equal(undefined);
+      // Floored to a degree and 0.1 L, and its hours counted in twelfths.
+      expect(found(of({ ...plan, waterC: waterC + 2 }), 'slow_to_cool')).not.to.equal(undefined);
+      const litres = Number(/at most (\d+\.\d) L/.exec(helps)![1]);
+      const scaled = (toLitres: number) => {
+        const share = (1000 * toLitres) / (plan.waterG + 0.77 * plan.doseG);
+        return { ...plan, doseG: plan.doseG * share, waterG: plan.waterG * share };
+      };
+      expect(found(of(scaled(litres)), 'slow_to_cool')).to.equal(undefined);
+      expect(found(of(scaled(litres + 0.2)), 'slow_to_cool')).not.to.equal(undefined);
+    });
+
+  it('of a vessel that stays warm in the fridge alone says that, and nothing of the counter', () => {
+    // By hand: 115 L, 2 h · 115^(1/3) = 9.7 h; from 20 °C ln(16/1) · 9.7 h = 27 h.
+    const huge = {
+      doseG: 20_000,
+      waterG: 100_000,
+      waterC: 20,
+      steep: [{ place: 'fridge' as const, tempC: 4, hours: 40 }],
+    };
+    const codes = of(huge, 200_000).map(({ code }) => code);
+    expect(codes).to.include('slow_to_cool');
+    expect(codes).not.to.include('steep_over_24_h');
+    expect(codes).not.to.include('counter_steep_over_12_h');
+  });
+
   it('is a note up to 12 h, a warning beyond, nothing within 4 h', () => {
     const severities = [5, 12, 20].map(
       (waterC) => found(of({ waterC }), 'slow_to_cool')?.severity ?? null,

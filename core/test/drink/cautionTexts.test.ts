@@ -292,6 +292,55 @@ const ROWS: readonly [
     ],
   ],
   [
+    'amounts alone that stand over the line',
+    {
+      input: { ...lidoDrink({ target: { concentrateMl: 300 } }), diluents: [] },
+      solution: {
+        status: 'no_room',
+        levelMl: 391.6,
+        concentrateG: 180,
+        fillG: 0,
+        strengthFrac: 0.02,
+        caffeineMg: 100,
+      },
+    },
+    [['no_room', 'warn', 'These amounts stand 42 mL over the line. They need a glass of 400 mL.']],
+  ],
+  [
+    'a share of the glass that does not fit',
+    {
+      input: lidoDrink({ target: { glassFrac: 0.9 } }),
+      solution: {
+        status: 'no_room',
+        concentrateG: 1,
+        fillG: 0,
+        strengthFrac: 0.02,
+        caffeineMg: 100,
+      },
+    },
+    [
+      [
+        'no_room',
+        'warn',
+        'So much concentrate does not fit over the ice and what else is in the glass. Pour less, or take a larger glass.',
+      ],
+    ],
+  ],
+  [
+    'by hand, where nothing of it fits',
+    {
+      input: lidoDrink({ target: { concentrateMl: 300 } }),
+      solution: { status: 'no_room', concentrateG: 0, fillG: 0, strengthFrac: 0, caffeineMg: 0 },
+    },
+    [
+      [
+        'no_room',
+        'warn',
+        'Additions and ice fill the glass before any coffee. Take less of them, or a larger glass.',
+      ],
+    ],
+  ],
+  [
     'too much by hand',
     {
       input: lidoDrink({ target: { concentrateMl: 300 } }),
