@@ -1,6 +1,4 @@
-import { createInterface } from 'node:readline';
 import type { Readable } from 'node:stream';
-import { finished } from 'node:stream/promises';
 import { open, type Entry, type ZipFile } from 'yauzl';
 import type { Database } from '../database/database.ts';
 import {
@@ -148,21 +146,21 @@ async function readLines(of: {
   return count;
 }
 
-/** Lines of a file; what is broken in it is refused like everything else. */
+/** Lines of a file; what is broken in it is refused like everything else, and no more than a line is held. */
 async function* unpacked(stream: Readable, table: ShopTable): AsyncGenerator<string> {
-  const lines = createInterface({ input: stream, crlfDelay: Infinity });
-  // A stream that breaks just ends its lines, or not: its error is kept, and looked at behind them. A
-  // promise that each line raced against would keep them all.
-  let broken: Error | null = null;
-  const keep = (error: Error): void => {
-    broken ??= error;
-    lines.close();
-  };
-  stream.on('error', keep);
-  lines.on('error', keep);
-  for await (const line of lines) yield line;
-  await finished(stream).catch(keep);
-  if (broken) throw refusal(`${table}.jsonl cannot be unpacked: ${(broken as Error).message}.`);
+  let held = '';
+  try {
+    for await (const part of stream.setEncoding('utf8')) {
+      const lines = (held + String(part)).split('\n');
+      held = lines.pop()!;
+      yield* lines;
+      // Whoever reads it refuses what is too long.
+      if (held.length > LONGEST_LINE) yield held;
+    }
+  } catch (error) {
+    throw refusal(`${table}.jsonl cannot be unpacked: ${(error as Error).message}.`);
+  }
+  if (held !== '') yield held;
 }
 
 async function add(
