@@ -293,6 +293,32 @@ export const CONSTANTS = {
     source: 'solubility of sucrose at 5 °C, mass of sugar over sugar and water (ICUMSA)',
     mark: 'memory',
   },
+  brixToStrength: {
+    value: 0.85,
+    unit: '',
+    low: 0.8,
+    high: 0.9,
+    source: 'coffee strength over degrees Brix, both in per cent; a shop sets its own',
+    mark: 'practice',
+  },
+  readingStepFrac: {
+    value: 0.0003,
+    unit: '',
+    source: 'standard deviation of one reading of coffee strength, of its last digit and its drop',
+    mark: 'ours',
+  },
+  readingSpreadFrac: {
+    value: 0.02,
+    unit: '',
+    source: 'standard deviation of a reading in proportion to it: what the factor of Brix leaves',
+    mark: 'ours',
+  },
+  brixPerC: {
+    value: 0.07,
+    unit: '°Bx/°C',
+    source: 'what a thin sugar solution reads too low for each °C above 20 °C (ICUMSA tables)',
+    mark: 'memory',
+  },
   coldHoldingC: {
     value: 5,
     unit: '°C',

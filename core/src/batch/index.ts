@@ -1,5 +1,7 @@
+export { countedActuals } from './countedActuals.ts';
 export { type Draft, draftSchema, saveDraftRequest, type SaveDraftRequest } from './draftSchema.ts';
 export { type Explained, explainPlan } from './explain.ts';
+export { measuredSteep, pouredAt } from './measuredSteep.ts';
 export { brewSetting, planInput, scalePlan, scoopOf } from './plan.ts';
 export { type PlanOutcome, predictBatch, predictPlan } from './predict.ts';
 export { predictBatchRequest, predictBatchResponse } from './predictSchema.ts';
@@ -31,6 +33,8 @@ export {
   strainBatchRequest,
   type StrainBatchRequest,
 } from './schema.ts';
+export type { ProbeHistory } from './places.ts';
+export { type Mend, runningSteep, type RunningSteep } from './running.ts';
 export { startedBatch, steepHoursOf, vesselOf } from './start.ts';
 export { brewAt, predictStrain, strainTiming, type StrainTiming } from './strain.ts';
 export { roundedToBench, roundedToMeasures, splitBatch } from './split.ts';

@@ -1,3 +1,5 @@
+import { countedActuals } from './countedActuals.ts';
+import { placesAsTheyWere, type ProbeHistory } from './places.ts';
 import type { Batch, BatchActual } from './schema.ts';
 
 /**
@@ -25,19 +27,49 @@ export interface MeasuredSteep {
   readonly rinseG?: number;
 }
 
+/** A first pour that is noted later than this after the start was noted late, not poured late. */
+const PREPARING_MS = 2 * 3_600_000;
+
+/**
+ * When a steep really began: with its first pour, where that was noted as it was done.
+ *
+ * @param input.actuals those that count
+ * @returns ISO instant of the pour; null where nobody noted it in time
+ */
+export function pouredAt(input: {
+  batch: Pick<Batch, 'startedAt'>;
+  actuals: readonly BatchActual[];
+}): string | null {
+  const startedMs = Date.parse(input.batch.startedAt);
+  const pours = input.actuals
+    .filter(({ kind, step }) => kind === 'poured' && step !== null)
+    .toSorted((a, b) => Date.parse(a.at) - Date.parse(b.at));
+  const first = pours[0];
+  if (!first) return null;
+  const afterMs = Date.parse(first.at) - startedMs;
+  return afterMs >= 0 && afterMs <= PREPARING_MS ? first.at : null;
+}
+
+/** A batch as far as its steep is measured against it. */
+type Steeped = Pick<Batch, 'startedAt'> & Partial<Pick<Batch, 'plan'>>;
+
 /**
  * What was measured of a batch's steep, from the rows that were noted.
  *
+ * @param input.actuals in the order of writing; what was taken back does not count
+ * @param input.probes how warm its places really were, as far as it was measured
  * @returns pieces that the forward computation takes in place of the plan's; what nobody noted is not
  *   in it
  */
 export function measuredSteep(input: {
-  batch: Pick<Batch, 'startedAt'>;
+  batch: Steeped;
   actuals: readonly BatchActual[];
+  probes?: readonly ProbeHistory[];
 }): MeasuredSteep {
-  const { batch, actuals } = input;
-  const secondsOf = ({ at }: BatchActual): number =>
-    Math.max(0, (Date.parse(at) - Date.parse(batch.startedAt)) / 1000);
+  const { batch, probes = [] } = input;
+  const actuals = countedActuals(input.actuals);
+  const beganMs = Date.parse(pouredAt({ batch, actuals }) ?? batch.startedAt);
+  const secondsOf = ({ at }: BatchActual): number => Math.max(0, (Date.parse(at) - beganMs) / 1000);
   const of = (kind: BatchActual['kind']) =>
     actuals
       .filter((one) => one.kind === kind)
@@ -52,6 +84,11 @@ export function measuredSteep(input: {
   );
   const agitations = of('agitated').map(({ atS }) => atS);
   const strained = of('strained').at(-1)?.atS;
+  const rinses = of('rinsed');
+  const moves = of('moved').flatMap(({ atS, place, tempC }) =>
+    tempC === null || place === null ? [] : [{ atS, place, tempC }],
+  );
+  const isMeasured = moves.length > 0 || probes.length > 0;
   return {
     ...(weighed ? { doseG: weighed } : {}),
     // The first pour is the beginning, whenever it was noted.
@@ -59,5 +96,11 @@ export function measuredSteep(input: {
     ...(temperatures.length > 0 ? { temperatures } : {}),
     ...(agitations.length > 0 ? { agitationS: agitations } : {}),
     ...(strained === undefined ? {} : { strainedS: strained }),
+    ...(rinses.length > 0
+      ? { rinseG: rinses.reduce((sum, { massG }) => sum + (massG ?? 0), 0) }
+      : {}),
+    ...(isMeasured && batch.plan
+      ? { places: placesAsTheyWere({ steep: batch.plan.steep, moves, probes, beganMs }) }
+      : {}),
   };
 }

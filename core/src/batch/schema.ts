@@ -96,9 +96,15 @@ export const batchSchema = z.object({
   model: brewModelSchema,
   plan: planSchema,
   predicted: predictionSchema,
-  status: z.enum(['steeping', 'strained']),
+  status: z.enum(['steeping', 'strained', 'abandoned']),
   startedAt: instantSchema,
   endsAt: instantSchema,
+  /** The vessel that it was moved to; null while it stands where it was planned. */
+  movedTo: z.strictObject({ vesselId: idSchema, vesselName: nameSchema }).nullable().default(null),
+  /** Why it was given up; null where it was not. */
+  abandonedFor: z.string().nullable().default(null),
+  /** The first pour, where it was noted as a step: the steep's clock runs from then. */
+  pouredAt: instantSchema.nullable().default(null),
   strainedAt: instantSchema.nullable(),
   /** Strength of what came out, and whence it is known; null until it is strained. */
   strengthFrac: z.number().nullable().default(null),
@@ -109,23 +115,43 @@ export const batchSchema = z.object({
   strain: strainBatchRequest.nullable().default(null),
 });
 
+/** Names a step of the work, as `weigh` or `agitate-2`. */
+const stepKeySchema = idSchema;
+
 /** What can be noted of a batch as it really happened. */
 const BATCH_ACTUAL_KINDS = [
   'weighed',
   'poured',
   'temperature',
   'agitated',
+  'moved',
+  'decanted',
+  'rinsed',
+  'came-out',
   'strained',
   'read',
+  'done',
+  'skipped',
+  'abandoned',
+  'undone',
 ] as const;
 
 const actualFields = {
-  /** Coffee weighed, water poured, or brew that came out, g. */
+  /** Coffee weighed, water poured or rinsed with, or brew that came out, g. */
   massG: z.number().positive().max(BATCH_LIMITS.waterG).nullable(),
   /** Of the water poured, or of the slurry, °C. */
   tempC: z.number().min(0).max(100).nullable(),
   strengthFrac: z.number().positive().max(0.5).nullable(),
   note: z.string().max(200),
+  /** Where it was put, and into what. */
+  vesselId: idSchema.nullable().default(null),
+  place: z.enum(STEEP_PLACES).nullable().default(null),
+  /** The step of the work that was done by it; null where it was noted beside the steps. */
+  step: stepKeySchema.nullable().default(null),
+  /** The row that is taken back; what it says stays readable. */
+  undoes: idSchema.nullable().default(null),
+  /** What measured it; null where somebody typed it. */
+  instrumentId: idSchema.nullable().default(null),
 };
 
 /** One thing that really happened to a batch: a row that nothing overwrites. */
@@ -139,9 +165,26 @@ export const batchActualSchema = z.object({
 });
 
 /** A batch with what really happened to it, in the order of writing. */
-export const batchInFullSchema = batchSchema.extend({ actuals: z.array(batchActualSchema) });
+export const batchInFullSchema = batchSchema.extend({
+  actuals: z.array(batchActualSchema),
+  /** How warm its places were while it steeped, where probes measured it. */
+  probes: z
+    .array(
+      z.object({
+        place: z.enum(STEEP_PLACES),
+        samples: z.array(z.object({ atMs: z.number(), tempC: z.number() })),
+      }),
+    )
+    .default([]),
+});
 
-const seen = { id: idSchema, at: instantSchema.optional(), note: actualFields.note.default('') };
+const seen = {
+  id: idSchema,
+  at: instantSchema.optional(),
+  note: actualFields.note.default(''),
+  step: actualFields.step,
+  instrumentId: actualFields.instrumentId,
+};
 const massG = actualFields.massG.unwrap();
 const tempC = actualFields.tempC.unwrap();
 
@@ -156,6 +199,23 @@ export const noteActualRequest = z.discriminatedUnion('kind', [
     kind: z.literal('read'),
     strengthFrac: actualFields.strengthFrac.unwrap(),
   }),
+  z.strictObject({ ...seen, kind: z.literal('moved'), place: z.enum(STEEP_PLACES), tempC }),
+  z.strictObject({
+    ...seen,
+    kind: z.literal('decanted'),
+    vesselId: idSchema,
+    note: actualFields.note.min(1, 'Say why.'),
+  }),
+  z.strictObject({
+    ...seen,
+    kind: z.literal('abandoned'),
+    note: actualFields.note.min(1, 'Say why.'),
+  }),
+  z.strictObject({ ...seen, kind: z.literal('rinsed'), massG }),
+  z.strictObject({ ...seen, kind: z.literal('came-out'), massG }),
+  z.strictObject({ ...seen, kind: z.literal('done'), step: stepKeySchema }),
+  z.strictObject({ ...seen, kind: z.literal('skipped'), step: stepKeySchema }),
+  z.strictObject({ ...seen, kind: z.literal('undone'), undoes: idSchema }),
 ]);
 
 /** Starting a steep. The id is the client's, so that a repeated request starts nothing twice. */

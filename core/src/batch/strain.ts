@@ -1,6 +1,8 @@
 import { brew } from '../brew/brew.ts';
 import { brewRange } from '../brew/range.ts';
-import { measuredSteep } from './measuredSteep.ts';
+import { countedActuals } from './countedActuals.ts';
+import { measuredSteep, pouredAt } from './measuredSteep.ts';
+import type { ProbeHistory } from './places.ts';
 import { planInput } from './plan.ts';
 import { predictionOf } from './predict.ts';
 import type { Batch, BatchActual, Prediction } from './schema.ts';
@@ -9,17 +11,20 @@ import type { Batch, BatchActual, Prediction } from './schema.ts';
  * What a batch comes to when it is strained at a time: by the hours that it really had, by what was
  * noted of it meanwhile, and by the plan where nobody noted anything.
  *
+ * @param input.probes how warm its places were, as far as it was measured
  * @param input.strainedAt ISO instant, not before the start
  * @throws {DomainError} out_of_range where the ratio is absurd
  */
 export function predictStrain(input: {
   batch: Pick<Batch, 'plan' | 'model' | 'startedAt'>;
   actuals: readonly BatchActual[];
+  probes?: readonly ProbeHistory[];
   strainedAt: string;
 }): Prediction {
-  const { batch, actuals, strainedAt } = input;
-  const strainedS = Math.max(1, (Date.parse(strainedAt) - Date.parse(batch.startedAt)) / 1000);
-  const steep = planInput(batch.plan, { ...measuredSteep({ batch, actuals }), strainedS });
+  const { batch, actuals, probes = [], strainedAt } = input;
+  const began = pouredAt({ batch, actuals: countedActuals(actuals) }) ?? batch.startedAt;
+  const strainedS = Math.max(1, (Date.parse(strainedAt) - Date.parse(began)) / 1000);
+  const steep = planInput(batch.plan, { ...measuredSteep({ batch, actuals, probes }), strainedS });
   return predictionOf({
     outcome: brew(steep, batch.model),
     range: brewRange(steep, batch.model),

@@ -13,7 +13,8 @@ const HOUR_MS = 3_600_000;
  * @returns the one that ends last; null where the vessel is free, as any vessel always is
  */
 export function vesselInUse<
-  B extends Pick<Batch, 'id' | 'startedAt' | 'endsAt' | 'status' | 'plan'>,
+  B extends Pick<Batch, 'id' | 'startedAt' | 'endsAt' | 'status' | 'plan'> &
+    Partial<Pick<Batch, 'movedTo'>>,
 >(input: {
   batches: readonly B[];
   vesselId: string;
@@ -25,9 +26,9 @@ export function vesselInUse<
   if (vesselId === ANY_VESSEL_ID) return null;
   const endMs = startMs + hours * HOUR_MS;
   const overlapping = batches.filter(
-    ({ status, plan, startedAt, endsAt }) =>
+    ({ status, plan, movedTo, startedAt, endsAt }) =>
       status === 'steeping' &&
-      plan.vesselId === vesselId &&
+      (movedTo?.vesselId ?? plan.vesselId) === vesselId &&
       Date.parse(startedAt) < endMs &&
       Math.max(nowMs, Date.parse(endsAt)) > startMs,
   );

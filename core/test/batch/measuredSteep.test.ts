@@ -2,25 +2,14 @@ import { expect } from 'chai';
 import { measuredSteep } from '../../src/batch/measuredSteep.ts';
 import { planInput } from '../../src/batch/plan.ts';
 import { predictPlan } from '../../src/batch/predict.ts';
-import type { BatchActual } from '../../src/batch/schema.ts';
 import { brew } from '../../src/brew/brew.ts';
 import { USUAL_MODEL as model } from '../../src/brew/model.ts';
 import { expectNear } from '../near.ts';
+import { actualOf } from './actuals.ts';
 import { TWO_PLACES_PLAN as plan } from './plans.ts';
 
 const batch = { startedAt: '2026-06-12T18:00:00.000Z' };
-const row = (kind: BatchActual['kind'], at: string, over: Partial<BatchActual> = {}) => ({
-  id: `${kind}-${at}`,
-  batchId: 'b',
-  kind,
-  at: `2026-06-12T${at}:00.000Z`,
-  massG: null,
-  tempC: null,
-  strengthFrac: null,
-  note: '',
-  author: 'unsigned',
-  ...over,
-});
+const row = actualOf;
 
 describe('measuredSteep', () => {
   it('is empty where nobody noted anything, so that the plan stands', () => {

@@ -1,0 +1,24 @@
+import type { BatchActual } from '../../src/batch/schema.ts';
+
+/** A row of what happened to a batch on 12 June, changed as a test needs it. */
+export const actualOf = (
+  kind: BatchActual['kind'],
+  at: string,
+  over: Partial<BatchActual> = {},
+): BatchActual => ({
+  id: `${kind}-${at}`.replaceAll(':', ''),
+  batchId: 'b',
+  kind,
+  at: at.length > 8 ? at : `2026-06-12T${at}:00.000Z`,
+  massG: null,
+  tempC: null,
+  strengthFrac: null,
+  note: '',
+  vesselId: null,
+  place: null,
+  step: null,
+  undoes: null,
+  instrumentId: null,
+  author: 'unsigned',
+  ...over,
+});
