@@ -5,7 +5,8 @@ const FLOORS = [
   ['brew'],
   ['shop', 'pantry'],
   ['batch', 'drink', 'jug'],
-  ['recipeText'],
+  ['recipeText', 'steps'],
+  ['instruments'],
 ];
 
 const floorRules = FLOORS.flatMap((rooms, i) =>

@@ -55,6 +55,8 @@ export const lidoShop: Body<Shop> = {
     chargePrice: 0.75,
     kegMl: 9500,
   },
+  brixToStrength: 0.85,
+  steps: [],
   defaults: {
     grind: 'coarse',
     ratio: 5,

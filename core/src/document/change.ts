@@ -2,7 +2,16 @@ import { z } from 'zod';
 import { idSchema } from './schema.ts';
 
 /** Kinds of documents that pages hold together. */
-export const NOUNS = ['batches', 'jugs', 'drafts', 'shelf', 'samples', 'pantry', 'drinks'] as const;
+export const NOUNS = [
+  'batches',
+  'jugs',
+  'drafts',
+  'shelf',
+  'samples',
+  'pantry',
+  'drinks',
+  'instruments',
+] as const;
 export type Noun = (typeof NOUNS)[number];
 
 /** That a document of a noun changed; who listens reads it again. */

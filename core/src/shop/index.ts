@@ -1,2 +1,3 @@
 export { FILTER_KINDS, type Shop, shopSchema } from './schema.ts';
 export * from './people.ts';
+export type { ShopStep } from './stepsSchema.ts';

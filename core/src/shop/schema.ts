@@ -3,7 +3,9 @@ import { FILTRATION_METHODS } from '../brew/filtration.ts';
 import { STEEP_PLACES } from '../brew/schema.ts';
 import { WETTING_NAMES } from '../brew/wetting.ts';
 import { GRIND_NAMES } from '../coffee/grinds.ts';
+import { CONSTANTS } from '../constants.ts';
 import { documentFields, nameSchema } from '../document/schema.ts';
+import { shopStepSchema } from './stepsSchema.ts';
 
 /** What a brew is strained through. */
 export const FILTER_KINDS = ['bag', 'paper', 'insert'] as const;
@@ -65,6 +67,10 @@ export const shopSchema = z.object({
     chargePrice: z.number().min(0).max(100),
     kegMl: z.number().min(1000).max(60_000),
   }),
+  /** Coffee strength over degrees Brix, as the shop's refractometer shows them. */
+  brixToStrength: z.number().min(0.6).max(1.1).default(CONSTANTS.brixToStrength.value),
+  /** The steps of a batch in the shop's own order and words; empty for the usual ones. */
+  steps: z.array(shopStepSchema).max(60).default([]),
   /** What a new plan begins with. */
   defaults: z.strictObject({
     grind: z.enum(GRIND_NAMES),

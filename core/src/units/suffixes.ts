@@ -44,6 +44,12 @@ const BARE_KEYS = [
   'weekCount',
   'chargesPerFill',
   'chargePrice',
+  'brix',
+  'brixToStrength',
+  'plusBrix',
+  'portNumber',
+  'seed',
+  'rubbish',
 ] as const;
 
 /** @returns whether a numeric key says its unit: by suffix, or by being a listed bare word */

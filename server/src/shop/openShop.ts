@@ -32,6 +32,8 @@ const NEW_SHOP: Omit<Shop, 'id' | 'version' | 'zone'> = {
     chargePrice: 0,
     kegMl: 9500,
   },
+  brixToStrength: 0.85,
+  steps: [],
   defaults: {
     grind: 'coarse',
     ratio: 5,

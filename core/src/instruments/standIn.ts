@@ -1,0 +1,49 @@
+import { brew } from '../brew/brew.ts';
+import { slurryStrengthFrac } from '../brew/readings.ts';
+import { countedActuals } from '../batch/countedActuals.ts';
+import { measuredSteep, pouredAt } from '../batch/measuredSteep.ts';
+import { planInput } from '../batch/plan.ts';
+import type { Batch, BatchActual } from '../batch/schema.ts';
+import type { Step } from '../steps/stepsOf.ts';
+import { hiddenModel } from './simulate.ts';
+
+/** What stand-ins find at a batch. */
+export interface Found {
+  /** What the step in hand puts on the scale, g; null where it weighs nothing. */
+  readonly massG: number | null;
+  /** Of a drop of it, before or after it is strained, 0–1. */
+  readonly strengthFrac: number;
+  /** Of its slurry, °C. */
+  readonly tempC: number;
+}
+
+/**
+ * What stand-ins measure at a batch: by the batch's own model with parameters of its coffee that nobody
+ * was told.
+ *
+ * @param input.step in hand; null for none
+ * @param input.seed of the shop's stand-ins
+ * @throws {DomainError} out_of_range where the ratio is absurd
+ */
+export function foundAt(input: {
+  batch: Pick<Batch, 'plan' | 'model' | 'startedAt'>;
+  actuals: readonly BatchActual[];
+  step: Pick<Step, 'note' | 'amountG'> | null;
+  nowMs: number;
+  seed: number;
+}): Found {
+  const { batch, actuals, step, nowMs, seed } = input;
+  const model = hiddenModel({ model: batch.model, coffeeId: batch.plan.coffeeId, seed });
+  const counted = countedActuals(actuals);
+  const beganMs = Date.parse(pouredAt({ batch, actuals: counted }) ?? batch.startedAt);
+  const drawn = counted.find((row) => row.step === 'strain');
+  const endMs = drawn ? Date.parse(drawn.at) : nowMs;
+  const steepS = Math.max(1, (endMs - beganMs) / 1000);
+  const steep = { ...planInput(batch.plan, measuredSteep({ batch, actuals })), steepS };
+  const strained = brew(steep, model);
+  return {
+    massG: step?.note === 'came-out' ? strained.brewG : (step?.amountG ?? null),
+    strengthFrac: drawn ? strained.strengthFrac : slurryStrengthFrac(steep, model),
+    tempC: steep.history.tempC(steepS),
+  };
+}
