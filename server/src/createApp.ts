@@ -27,6 +27,8 @@ import { createDrinkService } from './drinks/service.ts';
 import { endpoint, mountEndpoints, type Endpoint } from './endpoint.ts';
 import { healthEndpoint } from './health.ts';
 import { keepDocuments } from './keepDocuments.ts';
+import { instrumentEndpoints } from './instruments/endpoints.ts';
+import { createInstrumentHub, type InstrumentHub } from './instruments/hub.ts';
 import { jugEndpoints } from './jugs/endpoints.ts';
 import { createJugService } from './jugs/service.ts';
 import { openapiDocument } from './openapi/openapiDocument.ts';
@@ -50,6 +52,8 @@ interface Needs {
   readonly clock: Clock;
   readonly changes: Changes;
   readonly log: Logger;
+  /** Their drivers, where whoever calls it closes them; its own where left out. */
+  readonly instruments?: InstrumentHub;
   /** What the shop calls the machine, besides its own names and addresses. */
   readonly names?: readonly string[];
   /** Folder of the built pages; without it only the API answers. */
@@ -66,6 +70,7 @@ interface Needs {
 /** Builds the application; whoever calls it listens. */
 export function createApp(needs: Needs): Express {
   const { db, shopId, clock, changes, log, names = [], webDir } = needs;
+  const { instruments = createInstrumentHub({ db, shopId, clock, changes, log }) } = needs;
   const { restart = () => undefined, port = () => 0, scheme = 'http', authority = null } = needs;
   const isSecure = scheme === 'https';
   const app = express();
@@ -118,6 +123,12 @@ export function createApp(needs: Needs): Express {
     ...draftEndpoints(createDraftService({ db, clock, changes })),
     ...batchEndpoints(createBatchService({ db, clock, changes })),
     ...jugEndpoints(createJugService({ db, clock, changes })),
+    ...instrumentEndpoints({
+      documents: keepDocuments({ documents: db.instruments, changes, noun: 'instruments' }),
+      hub: instruments,
+      db,
+      nowMs: () => clock.now().getTime(),
+    }),
     ...backupEndpoints({ db, restart }),
     ...peopleEndpoints(people),
   ];
@@ -135,7 +146,12 @@ export function createApp(needs: Needs): Express {
   const signedIn = (request: Request, right: Right) =>
     callerFor({ people, shopId, origin: originOf(request), right });
   app.get('/api/changes', async (request, response) =>
-    changes.stream(await signedIn(request, 'pours'), request, response),
+    changes.stream(
+      await signedIn(request, 'pours'),
+      request,
+      response,
+      request.query['with'] === 'instruments',
+    ),
   );
   mountBackupDownload(app, { db, callerOf: (request) => signedIn(request, 'leads') });
   if (authority !== null)

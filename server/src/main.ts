@@ -12,6 +12,7 @@ import { readConfig, type Config } from './config.ts';
 import { createApp } from './createApp.ts';
 import { checkFolder, databaseFile } from './database/checks.ts';
 import { openDatabase, type Database } from './database/database.ts';
+import { createInstrumentHub } from './instruments/hub.ts';
 import { StartError } from './startError.ts';
 import { openShop } from './shop/openShop.ts';
 import { tlsFiles } from './tls.ts';
@@ -52,7 +53,9 @@ async function open(of: {
   const { names } = config;
   const { port, scheme, authority } = of;
   const served = { names, webDir: WEB_DIR, restart, port, scheme, authority };
-  const needs = { db, shopId: shop.id, clock, changes, log, ...served };
+  const instruments = createInstrumentHub({ db, shopId: shop.id, clock, changes, log });
+  await instruments.refresh();
+  const needs = { db, shopId: shop.id, clock, changes, log, instruments, ...served };
   const backups = setInterval(() => {
     backUpTheDay({ db, at: new Date() }).catch((error: unknown) =>
       log.error({ err: error }, 'the copy of the day could not be made'),
@@ -64,6 +67,7 @@ async function open(of: {
     hush: () => {
       clearInterval(backups);
       clearInterval(restores);
+      instruments.close();
       changes.close();
     },
     close: () => db.close(),

@@ -8,6 +8,7 @@ import { seedLido } from '../../demo/seed.ts';
 import { createChanges } from '../src/changes/changes.ts';
 import { createClock } from '../src/clock.ts';
 import { createApp } from '../src/createApp.ts';
+import { createInstrumentHub } from '../src/instruments/hub.ts';
 import { openDatabase, type Database } from '../src/database/database.ts';
 
 /** A server over a temporary file, with the lido's demo data and a clock that stands still. */
@@ -27,12 +28,14 @@ export async function openLidoServer({
   const changes = createChanges();
   const clock = createClock({ frozenAt: new Date(LIDO_MORNING), offsetMs: 0 });
   const log = pino({ level: 'silent' });
-  const app = createApp({ db, shopId: 'lido', clock, changes, log, names });
+  const instruments = createInstrumentHub({ db, shopId: 'lido', clock, changes, log });
+  const app = createApp({ db, shopId: 'lido', clock, changes, log, instruments, names });
   return {
     app,
     db,
     dataDir,
     close: async () => {
+      instruments.close();
       changes.close();
       await db.close();
       await rm(dataDir, { recursive: true });

@@ -3,6 +3,7 @@ import { vesselSchema } from '@ratio/core/brew';
 import { coffeeSchema } from '@ratio/core/coffee';
 import { authorSchema, idSchema, instantSchema } from '@ratio/core/document';
 import { drinkSchema, drinkVersionSchema } from '@ratio/core/drink';
+import { instrumentSchema } from '@ratio/core/instruments';
 import { jugEntrySchema, jugSchema } from '@ratio/core/jug';
 import { houseRecipeSchema, openedSchema, pantryItemSchema } from '@ratio/core/pantry';
 import { shopSchema } from '@ratio/core/shop';
@@ -49,6 +50,14 @@ export const LINE_SCHEMAS: Readonly<Record<ShopTable, z.ZodType>> = {
   drink_versions: drinkVersionSchema,
   drafts: of(draftSchema),
   sample_sets: of(sampleSetSchema),
+  instruments: of(instrumentSchema),
+  probe_samples: z.object({
+    id: idSchema,
+    at: instantSchema,
+    author: authorSchema,
+    instrumentId: idSchema,
+    tempC: z.number(),
+  }),
   batches: of(batchSchema),
   batch_actuals: batchActualSchema,
   jugs: of(jugSchema).extend({ filled: filledSchema, request: z.unknown().optional() }),

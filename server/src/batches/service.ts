@@ -24,9 +24,11 @@ import type { Changes } from '../changes/changes.ts';
 import type { Clock } from '../clock.ts';
 import type { Database } from '../database/database.ts';
 import { answered } from '../database/rows.ts';
+import { probesOf } from '../instruments/probeHistory.ts';
 import { derivedId } from '../derivedId.ts';
 import { endOnGrounds, fillJug, onGroundsId, useByOf, vesselsOfJugs } from '../jugs/filling.ts';
 import { ProblemError } from '../problem.ts';
+import { followActuals, NOTHING_NOTED, requireNotable } from './notes.ts';
 
 export interface BatchService {
   readonly list: (caller: Caller) => Promise<Batch[]>;
@@ -48,8 +50,6 @@ interface Needs {
   readonly clock: Clock;
   readonly changes: Changes;
 }
-
-const NOTHING_NOTED = { massG: null, tempC: null, strengthFrac: null, note: '' };
 
 /** @returns the use cases of a batch, each in one transaction */
 export function createBatchService({ db, clock, changes }: Needs): BatchService {
@@ -118,7 +118,13 @@ export function createBatchService({ db, clock, changes }: Needs): BatchService 
     const { shopId, current, request, transaction } = of;
     const strainedAt = of.strainedAt.toISOString();
     const actuals = await batchActuals.about(shopId, current.id, transaction);
-    const predicted = predictStrain({ batch: current, actuals: actuals.map(answered), strainedAt });
+    const probes = await probesOf(db, { shopId, batch: current, untilMs: of.strainedAt.getTime() });
+    const predicted = predictStrain({
+      batch: current,
+      actuals: actuals.map(answered),
+      probes,
+      strainedAt,
+    });
     const strengthFrac = request.strengthFrac ?? predicted.strengthFrac;
     const masses = request.jugs.map(
       ({ massG, volumeMl = 0 }) => massG ?? massOfStoredG({ volumeMl, strengthFrac }),
@@ -196,7 +202,9 @@ export function createBatchService({ db, clock, changes }: Needs): BatchService 
   async function inFull(caller: Caller, id: string): Promise<BatchInFull> {
     const batch = await batches.get(caller.shopId, id);
     const actuals = await batchActuals.about(caller.shopId, id);
-    return { ...batch, actuals: actuals.map(answered) };
+    const untilMs = batch.strainedAt ? Date.parse(batch.strainedAt) : clock.now().getTime();
+    const probes = await probesOf(db, { shopId: caller.shopId, batch, untilMs });
+    return { ...batch, actuals: actuals.map(answered), probes };
   }
 
   return {
@@ -226,20 +234,30 @@ export function createBatchService({ db, clock, changes }: Needs): BatchService 
       const { shopId } = caller;
       const { at, ...seen } = request;
       await write(async (transaction) => {
-        await batches.get(shopId, id, transaction);
+        const batch = await batches.get(shopId, id, transaction);
         const before = await batchActuals.find(shopId, request.id, transaction);
         const actual = {
           ...NOTHING_NOTED,
           ...seen,
           batchId: id,
-          at: at ?? before?.at ?? clock.now().toISOString(),
+          at:
+            at === undefined
+              ? (before?.at ?? clock.now().toISOString())
+              : clock.momentOf(at).toISOString(),
         };
-        if (!before) return batchActuals.add(caller, actual, transaction);
+        if (!before) {
+          const noting = { db, clock, caller, batch, transaction };
+          await requireNotable({ ...noting, request });
+          await batchActuals.add(caller, actual, transaction);
+          return followActuals(noting);
+        }
         const { author: _, ...known } = answered(before);
         if (isDeepStrictEqual(known, actual)) return before;
         throw new ProblemError('already_exists', 'Something else was noted under this id.');
       });
       changes.publish(caller, { noun: 'batches', id });
+      if (request.kind === 'abandoned')
+        changes.publish(caller, { noun: 'jugs', id: onGroundsId(id) });
       return inFull(caller, id);
     },
 
@@ -284,6 +302,12 @@ function repeated(before: Batch, { plan, at }: { plan: Plan; at: string | undefi
 function requireStrainable(current: Batch, seenVersion: number | null): void {
   if (seenVersion === null)
     throw new ProblemError('version_required', 'Send the version that you saw as If-Match.');
+  if (current.status === 'abandoned')
+    throw new ProblemError(
+      'not_possible_now',
+      'This batch was given up. Take that back first, if it is strained after all.',
+      { current },
+    );
   if (current.status !== 'steeping')
     throw new ProblemError('already_exists', 'This batch is strained already.', { current });
   if (seenVersion !== current.version)

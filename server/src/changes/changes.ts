@@ -1,4 +1,5 @@
 import type { Change } from '@ratio/core/document';
+import type { InstrumentState } from '@ratio/core/instruments';
 import type { Request, Response } from 'express';
 import type { Caller } from '../caller.ts';
 import { ProblemError } from '../problem.ts';
@@ -7,7 +8,17 @@ import { ProblemError } from '../problem.ts';
 export interface Changes {
   readonly publish: (caller: Caller, change: Change) => void;
   /** Server-sent events of the caller's shop, until the page goes away. */
-  readonly stream: (caller: Caller, request: Request, response: Response) => void;
+  readonly stream: (
+    caller: Caller,
+    request: Request,
+    response: Response,
+    /** Whether what instruments say comes with it. */
+    withInstruments?: boolean,
+  ) => void;
+  /** Sends what an instrument says to the pages that watch it; a page that does not keep up misses some. */
+  readonly sendInstrument: (shopId: string, state: InstrumentState) => void;
+  /** Whether any page of a shop watches its instruments. */
+  readonly isWatching: (shopId: string) => boolean;
   /** Ends every stream, so that the server can stop. */
   readonly close: () => void;
 }
@@ -19,7 +30,7 @@ const IN_ALL = 400;
 
 /** @returns the one channel of changes of a server */
 export function createChanges(): Changes {
-  const listeners = new Map<Response, { shopId: string; from: string }>();
+  const listeners = new Map<Response, { shopId: string; from: string; withInstruments: boolean }>();
   const heartbeat = setInterval(() => {
     for (const listener of listeners.keys()) listener.write(': still here\n\n');
   }, KEEP_ALIVE_MS);
@@ -29,7 +40,7 @@ export function createChanges(): Changes {
       for (const [listener, theirs] of listeners)
         if (theirs.shopId === shopId) listener.write(`data: ${JSON.stringify(change)}\n\n`);
     },
-    stream: ({ shopId }, request, response) => {
+    stream: ({ shopId }, request, response, withInstruments = false) => {
       const from = request.ip ?? '';
       const theirs = [...listeners.values()].filter((one) => one.from === from).length;
       if (theirs >= FROM_ONE || listeners.size >= IN_ALL)
@@ -40,9 +51,17 @@ export function createChanges(): Changes {
         'Cache-Control': 'no-cache, no-transform',
       });
       response.write('retry: 2000\n\n');
-      listeners.set(response, { shopId, from });
+      listeners.set(response, { shopId, from, withInstruments });
       request.on('close', () => listeners.delete(response));
     },
+    sendInstrument: (shopId, state) => {
+      const event = `event: instrument\ndata: ${JSON.stringify(state)}\n\n`;
+      for (const [listener, theirs] of listeners)
+        if (theirs.shopId === shopId && theirs.withInstruments && !listener.writableNeedDrain)
+          listener.write(event);
+    },
+    isWatching: (shopId) =>
+      [...listeners.values()].some((one) => one.shopId === shopId && one.withInstruments),
     close: () => {
       clearInterval(heartbeat);
       for (const listener of listeners.keys()) listener.end();

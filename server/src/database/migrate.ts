@@ -4,6 +4,7 @@ import { drinksInFull } from './migrations/20261126-drinks-in-full.ts';
 import { drafts } from './migrations/20261125-drafts.ts';
 import { sampleSets } from './migrations/20261125-sample-sets.ts';
 import { corrections } from './migrations/20261130-corrections.ts';
+import { instruments } from './migrations/20261201-instruments.ts';
 import { people } from './migrations/20261129-people.ts';
 import { ledgerInFull } from './migrations/20261128-ledger-in-full.ts';
 import { shopsAndAuthors } from './migrations/20261127-shops-and-authors.ts';
@@ -19,6 +20,7 @@ const MIGRATIONS = [
   ledgerInFull,
   people,
   corrections,
+  instruments,
 ];
 type Migration = (typeof MIGRATIONS)[number];
 

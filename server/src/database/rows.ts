@@ -1,5 +1,6 @@
 import {
   DataTypes,
+  Op,
   UniqueConstraintError,
   type Model,
   type ModelAttributes,
@@ -41,6 +42,11 @@ const COLUMN_TYPES = {
 export interface Rows<R extends Row> {
   /** What there is about one thing, in the order of writing. */
   readonly about: (shopId: string, of: string, transaction?: Transaction) => Promise<Written<R>[]>;
+  /** What there is about one thing from an instant on, up to another, in the order of time. */
+  readonly between: (
+    shopId: string,
+    range: { readonly of: string; readonly from: string; readonly to: string },
+  ) => Promise<Written<R>[]>;
   readonly find: (
     shopId: string,
     id: string,
@@ -90,6 +96,14 @@ export function createRows<R extends Row>(
         order: ['seq'],
         raw: true,
         transaction: transaction ?? null,
+      });
+      return rows.map((row) => rowOf(row as unknown as Record<string, unknown>));
+    },
+    between: async (shopId, { of, from, to }) => {
+      const rows = await model.findAll({
+        where: { shopId, [table.of]: of, at: { [Op.gte]: from, [Op.lte]: to } },
+        order: ['at'],
+        raw: true,
       });
       return rows.map((row) => rowOf(row as unknown as Record<string, unknown>));
     },

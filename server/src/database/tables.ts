@@ -2,6 +2,7 @@ import type { Batch, BatchActual, Draft, SampleSet } from '@ratio/core/batch';
 import type { Vessel } from '@ratio/core/brew';
 import type { Coffee } from '@ratio/core/coffee';
 import type { Drink, DrinkVersion } from '@ratio/core/drink';
+import type { Instrument } from '@ratio/core/instruments';
 import type { FilledJug, Jug, LedgerRow } from '@ratio/core/jug';
 import type { HouseRecipe, Opened, PantryItem } from '@ratio/core/pantry';
 import type { Device, Person, Shop } from '@ratio/core/shop';
@@ -29,6 +30,14 @@ interface StoredSession {
   readonly version: number;
   readonly personId: string;
   readonly untilMs: number;
+}
+
+/** What a probe said in a minute: the mean of it. */
+export interface ProbeSample {
+  readonly id: string;
+  readonly at: string;
+  readonly instrumentId: string;
+  readonly tempC: number;
 }
 
 /** A jug as it was filled, and what its ledger has made of it. */
@@ -114,7 +123,23 @@ export function defineTables(of: {
         tempC: 'number',
         strengthFrac: 'number',
         note: 'text',
+        vesselId: 'text',
+        place: 'text',
+        step: 'text',
+        undoes: 'text',
+        instrumentId: 'text',
       },
+    }),
+    instruments: createDocuments<Instrument>(of, {
+      name: 'instruments',
+      what: 'instrument',
+      columns: { name: 'text' },
+      order: [['name', 'ASC']],
+    }),
+    probeSamples: createRows<ProbeSample>(of, {
+      name: 'probe_samples',
+      of: 'instrumentId',
+      columns: { instrumentId: 'text', tempC: 'number' },
     }),
     drinkVersions: createRows<Omit<DrinkVersion, 'author'>>(of, {
       name: 'drink_versions',

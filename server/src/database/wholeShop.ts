@@ -14,6 +14,8 @@ export const SHOP_TABLES = {
   drink_versions: 'seq',
   drafts: 'id',
   sample_sets: 'id',
+  instruments: 'id',
+  probe_samples: 'seq',
   batches: 'id',
   batch_actuals: 'seq',
   jugs: 'id',

@@ -35,6 +35,11 @@ export const RIGHTS: Readonly<Record<string, Right>> = {
   'get /api/batches/{id}': 'pours',
   'post /api/batches/{id}/actuals': 'pours',
   'post /api/batches/{id}/strain': 'pours',
+  'get /api/instruments': 'pours',
+  'get /api/instruments/states': 'pours',
+  'get /api/instruments/history': 'pours',
+  'post /api/instruments/{id}/acts': 'pours',
+  'post /api/instruments/{id}/lines': 'pours',
   'get /api/jugs': 'pours',
   'get /api/jugs/{id}': 'pours',
   'get /api/jugs/{id}/entries': 'pours',
@@ -54,6 +59,9 @@ export const RIGHTS: Readonly<Record<string, Right>> = {
   'post /api/batches': 'brews',
   'post /api/jugs': 'brews',
 
+  // A driver calls an address of the network: that is for a lead to say.
+  'put /api/instruments/{id}': 'leads',
+  'delete /api/instruments/{id}': 'leads',
   'put /api/shop': 'leads',
   'get /api/people': 'leads',
   'put /api/people/{id}': 'leads',

@@ -12,6 +12,11 @@ const stir = (id: string, at = '2026-06-13T07:00:00.000Z') => ({
   tempC: null,
   strengthFrac: null,
   note: '',
+  vesselId: null,
+  place: null,
+  step: null,
+  undoes: null,
+  instrumentId: null,
 });
 
 describe('createRows', () => {
