@@ -9,6 +9,7 @@ import {
   type Opened,
   type PantryItem,
 } from '@ratio/core/pantry';
+import type { Instrument } from '@ratio/core/instruments';
 import type { Shop } from '@ratio/core/shop';
 
 /** The instant at which the demo opens: a Saturday in June, 07:40 at the lido. */
@@ -614,5 +615,45 @@ export const lidoBatches: readonly LidoBatch[] = [
       steep: fridge(22),
       filtration: { method: 'drain', rinseG: 500 },
     },
+  },
+];
+
+/** Stand-ins for what a bench has: they behave like the real things, and find what nobody told the model. */
+export const lidoInstruments: readonly Body<Instrument>[] = [
+  {
+    id: 'bench-scale',
+    name: 'Bench scale',
+    kind: 'scale',
+    driver: { by: 'simulated', seed: 11 },
+    place: null,
+    batchId: null,
+    calibration: null,
+  },
+  {
+    id: 'refractometer',
+    name: 'Refractometer',
+    kind: 'refractometer',
+    driver: { by: 'simulated', seed: 11 },
+    place: null,
+    batchId: null,
+    calibration: null,
+  },
+  {
+    id: 'fridge-probe',
+    name: 'Fridge probe',
+    kind: 'probe',
+    driver: { by: 'simulated', seed: 12 },
+    place: 'fridge',
+    batchId: null,
+    calibration: null,
+  },
+  {
+    id: 'counter-probe',
+    name: 'Counter probe',
+    kind: 'probe',
+    driver: { by: 'simulated', seed: 13 },
+    place: 'counter',
+    batchId: null,
+    calibration: null,
   },
 ];

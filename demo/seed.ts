@@ -1,4 +1,5 @@
 import path from 'node:path';
+import { stepsOf } from '@ratio/core/steps';
 import { UNSIGNED, type Caller } from '../server/src/caller.ts';
 import type { Documents, Identified } from '../server/src/database/documents.ts';
 import { createChanges } from '../server/src/changes/changes.ts';
@@ -14,6 +15,7 @@ import {
   lidoOpened,
   lidoPantry,
   lidoHouseRecipes,
+  lidoInstruments,
   lidoShop,
   lidoVessels,
   type LidoBatch,
@@ -51,6 +53,7 @@ export async function seedLido(input: { db: Database; realNow: Date }): Promise<
     await put(db.pantryItems, lidoPantry);
     await put(db.houseRecipes, lidoHouseRecipes);
     await put(db.openedItems, lidoOpened);
+    await put(db.instruments, lidoInstruments);
   });
   for (const batch of lidoBatches) await brew(db, batch);
   return true;
@@ -65,11 +68,12 @@ async function brew(db: Database, { id, plan, startedHoursBefore, jug }: LidoBat
   };
   const batches = createBatchService(needs);
   const { predicted } = await batches.start(LIDO, { id, plan });
+  await prepare({ id, plan, batches, minute: (count) => (time += count * 60_000) });
   if (!jug) return;
   time += plan.steep.reduce((sum, { hours }) => sum + hours, 0) * HOUR_MS;
   await batches.strain(LIDO, {
     id,
-    seenVersion: 1,
+    seenVersion: (await batches.get(LIDO, id)).version,
     request: {
       jugs: [
         {
@@ -86,6 +90,30 @@ async function brew(db: Database, { id, plan, startedHoursBefore, jug }: LidoBat
     time += HOUR_MS;
     const request = { id: `${jug.id}-pour-${i + 1}`, kind: 'poured' as const, massG, note: 'Bar' };
     await jugs.enter(LIDO, { id: jug.id, request });
+  }
+}
+
+/** The steps of a steep's beginning, noted as a brewer with a scale would. */
+async function prepare(of: {
+  id: string;
+  plan: LidoBatch['plan'];
+  batches: ReturnType<typeof createBatchService>;
+  minute: (count: number) => void;
+}): Promise<void> {
+  const { id, plan, batches, minute } = of;
+  const steps = stepsOf({ plan }).filter(({ phase }) => phase === 'prepare');
+  for (const { key, note, amountG } of steps) {
+    const noted = { id: `${id}-${key}`, step: key, note: '', instrumentId: null };
+    const massG = amountG === null ? 0 : Math.round(amountG) + (key === 'weigh' ? 1 : 0);
+    const request =
+      note === 'poured'
+        ? { ...noted, kind: 'poured' as const, massG, tempC: plan.waterC }
+        : note === 'weighed'
+          ? { ...noted, kind: 'weighed' as const, massG }
+          : { ...noted, kind: 'done' as const };
+    await batches.note(LIDO, { id, request });
+    // A pour begins the clock of the steep: what was told of it is when that was.
+    if (note !== 'weighed' && note !== 'poured') minute(key === 'sink' ? 3 : 0);
   }
 }
 

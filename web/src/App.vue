@@ -80,6 +80,7 @@ useKeys({
 <template>
   <a href="#page" class="skip">Skip to the page</a>
   <TheLine
+    v-if="!route.meta['bare'] || state === 'signIn'"
     :stations="state === 'signIn' ? [] : stations"
     :units="settings.units"
     :night="settings.isNight"
@@ -110,7 +111,12 @@ useKeys({
       <ElButton @click="load">Try again</ElButton>
     </div>
   </main>
-  <NoticeBar :notice="notices.shown" @undo="notices.undo" @close="notices.dismiss" />
+  <NoticeBar
+    :notice="notices.shown"
+    :raised="route.meta['bare'] === true"
+    @undo="notices.undo"
+    @close="notices.dismiss"
+  />
   <KeysHelp v-if="help" v-model="help" />
   <FinderDialog v-if="finding" v-model="finding" v-model:sought="sought" :found @go="go" />
 </template>

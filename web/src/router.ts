@@ -27,6 +27,11 @@ export const router = createRouter({
       meta: { title: 'Steep' },
     },
     {
+      path: '/steep/:id',
+      component: () => import('./pages/steep/BenchPage.vue'),
+      meta: { title: 'At the bench', bare: true },
+    },
+    {
       path: '/jugs',
       component: () => import('./pages/jugs/JugsPage.vue'),
       meta: { title: 'Jugs' },

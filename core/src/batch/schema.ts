@@ -133,6 +133,7 @@ const BATCH_ACTUAL_KINDS = [
   'done',
   'skipped',
   'abandoned',
+  'remarked',
   'undone',
 ] as const;
 
@@ -210,6 +211,11 @@ export const noteActualRequest = z.discriminatedUnion('kind', [
     ...seen,
     kind: z.literal('abandoned'),
     note: actualFields.note.min(1, 'Say why.'),
+  }),
+  z.strictObject({
+    ...seen,
+    kind: z.literal('remarked'),
+    note: actualFields.note.min(1, 'Say what.'),
   }),
   z.strictObject({ ...seen, kind: z.literal('rinsed'), massG }),
   z.strictObject({ ...seen, kind: z.literal('came-out'), massG }),

@@ -11,6 +11,8 @@ import { hiddenModel } from './simulate.ts';
 export interface Found {
   /** What the step in hand puts on the scale, g; null where it weighs nothing. */
   readonly massG: number | null;
+  /** Whether it comes on top of what the scale holds already. */
+  readonly isOnTop: boolean;
   /** Of a drop of it, before or after it is strained, 0–1. */
   readonly strengthFrac: number;
   /** Of its slurry, °C. */
@@ -43,6 +45,7 @@ export function foundAt(input: {
   const strained = brew(steep, model);
   return {
     massG: step?.note === 'came-out' ? strained.brewG : (step?.amountG ?? null),
+    isOnTop: step?.note === 'poured',
     strengthFrac: drawn ? strained.strengthFrac : slurryStrengthFrac(steep, model),
     tempC: steep.history.tempC(steepS),
   };

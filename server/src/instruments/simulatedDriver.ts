@@ -83,11 +83,11 @@ const DEVICES: Readonly<
     let inHand = '';
     let tried = 0;
     return {
-      meet: ({ stepKey, massG }) => {
+      meet: ({ stepKey, massG, isOnTop }) => {
         if (stepKey === inHand) return;
         inHand = stepKey;
+        if (!isOnTop) scale.tare();
         if (massG === null) return;
-        scale.tare();
         scale.pour({ massG, gPerS: Math.max(LEAST_G_PER_S, massG / POUR_S) });
       },
       act: (request) => {

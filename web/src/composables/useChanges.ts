@@ -4,6 +4,7 @@ import { onScopeDispose, watch } from 'vue';
 import { useBatches } from '../stores/batches.ts';
 import { useDraft } from '../stores/draft.ts';
 import { useDrinks } from '../stores/drinks.ts';
+import { useInstrumentFeed } from '../stores/instrumentFeed.ts';
 import { useJugs } from '../stores/jugs.ts';
 import { useOutbox } from '../stores/outbox.ts';
 import { usePantry } from '../stores/pantry.ts';
@@ -14,6 +15,7 @@ const OPEN_AGAIN_MS = 5000;
 
 /** Reads again what another page changed, and everything after a dropped connection. */
 export function useChanges(isReady: () => boolean = () => true): void {
+  const feed = useInstrumentFeed();
   const stores: Readonly<Record<Noun, { load: () => Promise<void> }>> = {
     batches: useBatches(),
     jugs: useJugs(),
@@ -22,6 +24,7 @@ export function useChanges(isReady: () => boolean = () => true): void {
     samples: useSamples(),
     pantry: usePantry(),
     drinks: useDrinks(),
+    instruments: { load: () => feed.changed.trigger().then(() => undefined) },
   };
   const outbox = useOutbox();
   const reload = (noun: Noun) => stores[noun].load().catch(() => undefined);
@@ -31,7 +34,12 @@ export function useChanges(isReady: () => boolean = () => true): void {
 
   function open(): void {
     // Not VueUse's: where two changes come at once it holds the second alone.
-    const next = new EventSource('/api/changes');
+    const watches = feed.watching > 0;
+    const next = new EventSource(watches ? '/api/changes?with=instruments' : '/api/changes');
+    if (watches)
+      next.addEventListener('instrument', ({ data }: MessageEvent<string>) => {
+        void feed.said.trigger(data);
+      });
     next.onmessage = ({ data }: MessageEvent<string>) => {
       const change = changeSchema.safeParse(JSON.parse(data));
       if (change.success) void reload(change.data.noun);
@@ -55,6 +63,16 @@ export function useChanges(isReady: () => boolean = () => true): void {
       if (ready && !source) open();
     },
     { immediate: true },
+  );
+  // One stream for all: a browser opens few of them at once.
+  watch(
+    () => feed.watching > 0,
+    () => {
+      if (!source) return;
+      source.close();
+      dropped = true;
+      open();
+    },
   );
   onScopeDispose(() => source?.close());
   useEventListener('online', reloadAll);

@@ -1,11 +1,16 @@
 import {
+  batchInFullSchema,
   batchSchema,
+  noteActualRequest,
   startBatchRequest,
   startedBatch,
   steepHoursOf,
   vesselInUse,
   vesselOf,
   type Batch,
+  type BatchActual,
+  type BatchInFull,
+  type NoteActualRequest,
   type Plan,
   type StartBatchRequest,
   type StrainBatchRequest,
@@ -17,6 +22,16 @@ import { askOrLast } from '../api/askOrLast.ts';
 import { useOutbox } from './outbox.ts';
 import { useShop } from './shop.ts';
 
+/** What is noted where nothing was measured. */
+const NOTHING_NOTED = {
+  massG: null,
+  tempC: null,
+  strengthFrac: null,
+  vesselId: null,
+  place: null,
+  undoes: null,
+};
+const pathOf = (id: string): string => `/api/batches/${id}`;
 const STRAIN_PATH = /^\/api\/batches\/([^/]+)\/strain$/;
 const batchesSchema = z.array(batchSchema);
 
@@ -26,8 +41,41 @@ export const useBatches = defineStore('batches', () => {
   const shelf = useShop();
   const batches = shallowRef<Batch[]>([]);
 
+  /** Those that somebody looks at closely, with all that was noted of them. */
+  const inFull = shallowRef<ReadonlyMap<string, BatchInFull>>(new Map());
+  const keepInFull = (batch: BatchInFull): void => {
+    inFull.value = new Map(inFull.value).set(batch.id, batch);
+  };
+
+  async function loadInFull(id: string): Promise<void> {
+    keepInFull(await askOrLast(batchInFullSchema, pathOf(id)));
+  }
   async function load(): Promise<void> {
-    batches.value = await askOrLast(batchesSchema, '/api/batches');
+    const [list] = await Promise.all([
+      askOrLast(batchesSchema, '/api/batches'),
+      ...[...inFull.value.keys()].map((id) => loadInFull(id).catch(() => undefined)),
+    ]);
+    batches.value = list;
+  }
+
+  /** Notes what happened; kept here while the server is away, in the order in which it was noted. */
+  async function note(id: string, request: NoteActualRequest, what: string): Promise<void> {
+    const path = `${pathOf(id)}/actuals`;
+    const write = { method: 'POST' as const, path, body: request, what };
+    const sent = await outbox.write(batchInFullSchema, write, keepInFull);
+    if (!sent.kept) await load();
+  }
+
+  /** What was noted of a batch, acknowledged or not. */
+  function actualsOf(id: string): BatchActual[] {
+    const known = inFull.value.get(id)?.actuals ?? [];
+    const waiting = outbox.waiting.flatMap(({ path, body }) => {
+      const request = path === `${pathOf(id)}/actuals` ? noteActualRequest.safeParse(body) : null;
+      if (!request?.success) return [];
+      const { at = new Date(shelf.readMs()).toISOString(), ...seen } = request.data;
+      return [{ ...NOTHING_NOTED, ...seen, at, batchId: id, author: '' } as BatchActual];
+    });
+    return [...known, ...waiting.filter((row) => !known.some((one) => one.id === row.id))];
   }
 
   /** @returns the batch; null while the start is kept here because the server does not answer */
@@ -91,6 +139,10 @@ export const useBatches = defineStore('batches', () => {
     strained: computed(() =>
       batches.value.filter(({ status }) => status === 'strained').toReversed(),
     ),
+    inFull,
+    loadInFull,
+    actualsOf,
+    note,
     load,
     start,
     strain,

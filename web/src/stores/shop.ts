@@ -53,14 +53,18 @@ export const useShop = defineStore('shop', () => {
   }
 
   const aheadMs = useStored('ratio.aheadMs', z.number(), 0);
-  const ticking = useIntervalFn(() => (now.value = new Date(Date.now() + aheadMs.value)), TICK_MS, {
+  const isFrozen = ref(false);
+  /** The server's clock, to the millisecond. */
+  const readMs = (): number => (isFrozen.value ? now.value.getTime() : Date.now() + aheadMs.value);
+  const ticking = useIntervalFn(() => (now.value = new Date(readMs())), TICK_MS, {
     immediate: false,
   });
-  function followClock(time: Date, isFrozen: boolean): void {
+  function followClock(time: Date, frozen: boolean): void {
+    isFrozen.value = frozen;
     // What this tablet saw last is no clock.
     if (!connection.away) aheadMs.value = time.getTime() - Date.now();
-    now.value = isFrozen ? time : new Date(Date.now() + aheadMs.value);
-    if (isFrozen) ticking.pause();
+    now.value = frozen ? time : new Date(Date.now() + aheadMs.value);
+    if (frozen) ticking.pause();
     else ticking.resume();
   }
 
@@ -95,6 +99,7 @@ export const useShop = defineStore('shop', () => {
     steepers: computed(() => vessels.all.value.filter(({ use }) => use === 'steep')),
     jugVessels: computed(() => vessels.all.value.filter(({ use }) => use === 'jug')),
     now,
+    readMs,
     behindMs,
     zone: computed(() => shop.value?.zone ?? 'UTC'),
     load,

@@ -92,8 +92,11 @@ const marks = computed(() => {
 </template>
 
 <style scoped>
+/* Light with a dark edge: seen in pale water and in dark brew alike. */
 pattern circle {
-  fill: #8a5f4a;
+  fill: #9a6f57;
+  stroke: #2b1a12;
+  stroke-width: 0.9;
 }
 
 .grounds {

@@ -4,12 +4,20 @@ import 'element-plus/theme-chalk/el-alert.css';
 import LinkButton from '../fields/LinkButton.vue';
 
 /** What just happened, and an undo. */
-defineProps<{ notice: { text: string; tone: 'done' | 'wrong'; canUndo: boolean } | null }>();
+defineProps<{
+  notice: { text: string; tone: 'done' | 'wrong'; canUndo: boolean } | null;
+  /** Above a page’s large buttons. */
+  raised?: boolean;
+}>();
 const emit = defineEmits<{ undo: []; close: [] }>();
 </script>
 
 <template>
-  <div class="holder no-print" :role="notice?.tone === 'wrong' ? 'alert' : 'status'">
+  <div
+    class="holder no-print"
+    :class="{ raised }"
+    :role="notice?.tone === 'wrong' ? 'alert' : 'status'"
+  >
     <ElAlert
       v-if="notice"
       :key="notice.text"
@@ -43,6 +51,10 @@ const emit = defineEmits<{ undo: []; close: [] }>();
     bottom: 76px;
     padding-inline: 12px;
   }
+}
+
+.holder.raised {
+  bottom: 130px;
 }
 
 .bar.el-alert {

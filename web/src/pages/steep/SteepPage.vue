@@ -49,7 +49,9 @@ async function strainIt(): Promise<void> {
       <li v-for="batch in batches.steeping" :key="batch.id" class="batch">
         <StandingVessel class="drawn" v-bind="standing.get(batch.id)!.drawn" />
         <div class="what">
-          <h2 class="name">{{ batch.coffeeName }}</h2>
+          <h2 class="name">
+            <RouterLink :to="`/steep/${batch.id}`">{{ batch.coffeeName }}</RouterLink>
+          </h2>
           <p class="soft">
             {{ batch.vesselName }} · {{ format.mass(batch.plan.doseG) }} and
             {{ format.mass(batch.plan.waterG) }}, 1:{{

@@ -38,6 +38,8 @@ const props = defineProps<{
   format: AmountFormat;
   busy: boolean;
   due: boolean;
+  /** Whether the button that does it stands elsewhere. */
+  buttonElsewhere?: boolean;
 }>();
 const emit = defineEmits<{
   change: [entered: { strengthFrac?: number; strainedMs?: number | null }];
@@ -150,7 +152,7 @@ const startMs = computed(() => Date.parse(props.startedAt));
         @change="(value) => emit('change', { strengthFrac: value })"
       />
     </div>
-    <div class="do">
+    <div v-if="!buttonElsewhere" class="do">
       <ElPopconfirm
         v-if="farOff && asked === null"
         :title="`${timingText} Strain it so?`"

@@ -1,0 +1,165 @@
+<script setup lang="ts">
+import type { Vessel } from '@ratio/core/brew';
+import { ElButton, ElDialog } from 'element-plus';
+import { computed, ref } from 'vue';
+import { percentKind, tempKind } from '../../components/fields/amountKind.ts';
+import AmountField from '../../components/fields/AmountField.vue';
+import ChoiceField from '../../components/fields/ChoiceField.vue';
+import TextField from '../../components/fields/TextField.vue';
+import type { AmountFormat } from '../../format/amountFormat.ts';
+import type { Noted } from './useBench.ts';
+
+/** What happens to a steep beside its steps: noted as it happens, or as it was seen. */
+const props = defineProps<{
+  format: AmountFormat;
+  /** Free vessels that it would go into. */
+  vessels: readonly Vessel[];
+  place: 'fridge' | 'counter';
+  fridgeC: number;
+  roomC: number;
+}>();
+const emit = defineEmits<{ note: [noted: Noted, what: string] }>();
+
+type Open = 'read' | 'temperature' | 'decanted' | 'abandoned' | 'remarked';
+const TITLES: Readonly<Record<Open, string>> = {
+  read: 'A drop was read',
+  temperature: 'How warm it is inside',
+  decanted: 'Into another vessel',
+  abandoned: 'Give this batch up',
+  remarked: 'A remark',
+};
+const open = ref<Open | null>(null);
+const isOpen = computed({
+  get: () => open.value !== null,
+  set: (is: boolean) => void (is || (open.value = null)),
+});
+const frac = ref<number | null>(null);
+const tempC = ref<number | null>(null);
+const text = ref('');
+const vesselId = ref('');
+function show(what: Open): void {
+  [frac.value, tempC.value, text.value] = [null, null, ''];
+  vesselId.value = props.vessels[0]?.id ?? '';
+  open.value = what;
+}
+const otherPlace = computed(() => (props.place === 'fridge' ? 'counter' : 'fridge'));
+const noted = computed<Noted | null>(() => {
+  const note = text.value.trim();
+  switch (open.value) {
+    case 'read':
+      return frac.value === null ? null : { kind: 'read', strengthFrac: frac.value };
+    case 'temperature':
+      return tempC.value === null ? null : { kind: 'temperature', tempC: tempC.value };
+    case 'decanted':
+      return vesselId.value === '' || note === ''
+        ? null
+        : { kind: 'decanted', vesselId: vesselId.value, note };
+    case 'abandoned':
+      return note === '' ? null : { kind: 'abandoned', note };
+    case 'remarked':
+      return note === '' ? null : { kind: 'remarked', note };
+    case null:
+      return null;
+  }
+});
+function keep(): void {
+  if (noted.value === null || open.value === null) return;
+  emit('note', noted.value, TITLES[open.value]);
+  open.value = null;
+}
+const move = (): void =>
+  emit(
+    'note',
+    {
+      kind: 'moved',
+      place: otherPlace.value,
+      tempC: otherPlace.value === 'fridge' ? props.fridgeC : props.roomC,
+    },
+    `put ${otherPlace.value === 'fridge' ? 'into the fridge' : 'on the counter'}`,
+  );
+</script>
+
+<template>
+  <section class="beside" aria-labelledby="beside">
+    <h2 id="beside">It happened</h2>
+    <p class="ways">
+      <ElButton @click="emit('note', { kind: 'agitated' }, 'stirred')">Stirred</ElButton>
+      <ElButton @click="show('read')">Read a drop</ElButton>
+      <ElButton @click="show('temperature')">Temperature</ElButton>
+      <ElButton @click="move">
+        {{ otherPlace === 'fridge' ? 'Put into the fridge' : 'Put on the counter' }}
+      </ElButton>
+      <ElButton :disabled="vessels.length === 0" @click="show('decanted')">Other vessel</ElButton>
+      <ElButton @click="show('remarked')">Remark</ElButton>
+      <ElButton @click="show('abandoned')">Give it up</ElButton>
+    </p>
+    <ElDialog
+      v-model="isOpen"
+      :title="open ? TITLES[open] : ''"
+      width="min(92vw, 420px)"
+      append-to-body
+    >
+      <form v-if="open" class="fields" @submit.prevent="keep">
+        <AmountField
+          v-if="open === 'read'"
+          label="Strength of the drop"
+          placeholder="3.4 %"
+          size="middle"
+          :value="frac"
+          :kind="percentKind({ step: 0.0001, min: 0.001, max: 0.3 })"
+          @change="(value) => (frac = value)"
+        />
+        <AmountField
+          v-if="open === 'temperature'"
+          label="Temperature of the slurry"
+          :placeholder="format.temp(4)"
+          size="middle"
+          :value="tempC"
+          :kind="tempKind(format, { step: 0.5, min: 0, max: 100 })"
+          @change="(value) => (tempC = value)"
+        />
+        <ChoiceField
+          v-if="open === 'decanted'"
+          v-model="vesselId"
+          label="Vessel"
+          :options="vessels.map(({ id, name }) => ({ value: id, label: name }))"
+        />
+        <TextField
+          v-if="open === 'decanted' || open === 'abandoned' || open === 'remarked'"
+          :label="open === 'remarked' ? 'Remark' : 'Why'"
+          :placeholder="open === 'remarked' ? 'what you saw' : 'why: it is kept with the batch'"
+          live
+          :value="text"
+          @change="(next) => (text = next)"
+        />
+        <p v-if="open === 'abandoned'" class="soft">
+          It steeps no more and its vessel is free. What was noted stays, and this can be taken
+          back.
+        </p>
+        <ElButton type="primary" native-type="submit" :disabled="noted === null">
+          {{ open === 'abandoned' ? 'Give it up' : 'Note it' }}
+        </ElButton>
+      </form>
+    </ElDialog>
+  </section>
+</template>
+
+<style scoped>
+.ways {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  padding-top: 6px;
+}
+
+.ways .el-button {
+  margin: 0;
+  padding-inline: 12px;
+  font-weight: 400;
+}
+
+.fields {
+  display: grid;
+  gap: 14px;
+}
+</style>

@@ -1,0 +1,103 @@
+import { progressOf, stepsOf, type StepState } from '@ratio/core/steps';
+import { runningSteep, type Batch, type NoteActualRequest } from '@ratio/core/batch';
+import { computed, ref, type Ref } from 'vue';
+import { newId, sentenceOf } from '../../api/client.ts';
+import { useSecondsMs } from '../../composables/useSecondsMs.ts';
+import { useStores } from '../../stores/useStores.ts';
+
+/** What a note of a step holds, but who it is and when. */
+export type Noted = NoteActualRequest extends infer R
+  ? R extends unknown
+    ? Omit<R, 'id' | 'at' | 'step' | 'note' | 'instrumentId'> & {
+        note?: string;
+        instrumentId?: string | null;
+      }
+    : never
+  : never;
+
+const RUN_EVERY_MS = 30_000;
+
+/** A batch at the bench: its steps, the one in hand, and what presses and taps note. */
+export function useBench(batch: Readonly<Ref<Batch>>) {
+  const { shelf, batches, notice } = useStores();
+  const nowMs = useSecondsMs();
+  const actuals = computed(() => batches.actualsOf(batch.value.id));
+  const steps = computed(() =>
+    stepsOf({ plan: batch.value.plan, shopSteps: shelf.shop?.steps ?? [] }),
+  );
+  const progress = computed(() =>
+    progressOf({
+      batch: batch.value,
+      steps: steps.value,
+      actuals: actuals.value,
+      nowMs: nowMs.value,
+    }),
+  );
+  /** The step that somebody tapped; null for the one that is due. */
+  const pickedKey = ref<string | null>(null);
+  const inHand = computed<StepState | null>(() => {
+    const { states, now } = progress.value;
+    return states.find(({ step }) => step.key === pickedKey.value) ?? now;
+  });
+
+  const halfMinute = computed(() => Math.floor(nowMs.value / RUN_EVERY_MS) * RUN_EVERY_MS);
+  /** As it was until now and will be; of a batch that is over, as it was at its strain. */
+  const running = computed(() => {
+    const { strainedAt, startedAt } = batch.value;
+    const atMs = strainedAt ? Date.parse(strainedAt) : halfMinute.value;
+    return runningSteep({
+      batch: batch.value,
+      actuals: actuals.value,
+      probes: batches.inFull.get(batch.value.id)?.probes ?? [],
+      nowMs: Math.max(atMs, Date.parse(startedAt) + 1000),
+    });
+  });
+
+  const nowIso = (): string => new Date(shelf.readMs()).toISOString();
+  async function write(request: NoteActualRequest, what: string): Promise<boolean> {
+    try {
+      await batches.note(batch.value.id, request, `${batch.value.coffeeName}: ${what}`);
+      return true;
+    } catch (error) {
+      notice.say({ tone: 'wrong', text: sentenceOf(error) });
+      await batches.loadInFull(batch.value.id).catch(() => undefined);
+      return false;
+    }
+  }
+  const noteOf = (noted: Noted, step: string | null): NoteActualRequest =>
+    ({
+      note: '',
+      instrumentId: null,
+      ...noted,
+      id: newId(),
+      at: nowIso(),
+      step,
+    }) as NoteActualRequest;
+
+  return {
+    nowMs,
+    actuals,
+    progress,
+    inHand,
+    running,
+    /** Looks at a step, or back at the one that is due. */
+    pick: (key: string | null): void =>
+      void (pickedKey.value = key === progress.value.now?.step.key ? null : key),
+    /** Notes the step in hand, and goes on. */
+    async done(noted: Noted): Promise<void> {
+      const state = inHand.value;
+      if (!state) return;
+      pickedKey.value = null;
+      await write(noteOf(noted, state.step.key), state.step.title);
+    },
+    /** Notes something beside the steps. */
+    beside: (noted: Noted, what: string): Promise<boolean> => write(noteOf(noted, null), what),
+    /** Takes a noted step back; it is in hand again. */
+    async takeBack(state: StepState): Promise<void> {
+      if (!state.noted) return;
+      pickedKey.value = null;
+      const undone = { kind: 'undone' as const, undoes: state.noted.id };
+      await write(noteOf(undone, null), `${state.step.title}, taken back`);
+    },
+  };
+}

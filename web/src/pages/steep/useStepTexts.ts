@@ -1,0 +1,63 @@
+import type { Batch } from '@ratio/core/batch';
+import type { StepState } from '@ratio/core/steps';
+import { computed, type Ref } from 'vue';
+import { useAmountFormat } from '../../composables/useAmountFormat.ts';
+import { clockTime } from '../../format/formatClock.ts';
+import { useShop } from '../../stores/shop.ts';
+
+/** @returns "2:05" of a time that is left, "−0:40" of one that is over; hours from an hour on */
+export function minutesAndSeconds(ms: number): string {
+  const s = Math.round(Math.abs(ms) / 1000);
+  const sign = ms < 0 && s > 0 ? '−' : '';
+  const two = (value: number): string => String(value).padStart(2, '0');
+  const hours = Math.floor(s / 3600);
+  const minutes = Math.floor((s % 3600) / 60);
+  return hours > 0
+    ? `${sign}${hours}:${two(minutes)}:${two(s % 60)}`
+    : `${sign}${minutes}:${two(s % 60)}`;
+}
+
+/** What each step says of itself in a list, and what belongs to its title. */
+export function useStepTexts(batch: Readonly<Ref<Batch>>) {
+  const shelf = useShop();
+  const format = useAmountFormat();
+  const at = (atMs: number): string =>
+    clockTime({ at: new Date(atMs), zone: shelf.zone })
+      .split(' ')
+      .at(-1)!;
+
+  function saysOf({ step, noted, state, dueMs }: StepState): string {
+    if (noted?.kind === 'skipped') return 'left out';
+    if (noted?.massG != null) return format.value.mass(noted.massG);
+    if (noted?.strengthFrac != null) return format.value.percent(noted.strengthFrac);
+    if (noted) return at(Date.parse(noted.at));
+    if (state === 'passed') return 'not noted';
+    if (step.amountG !== null) return format.value.mass(step.amountG);
+    if (step.atS !== null && dueMs !== null) return at(dueMs);
+    return step.waitS > 0 ? minutesAndSeconds(1000 * step.waitS) : '';
+  }
+
+  /** What a title leaves to the batch: grind, place, temperature. */
+  const detailOf = computed(() => (state: StepState): string => {
+    const { plan } = batch.value;
+    const [first] = plan.steep;
+    switch (state.step.note) {
+      case 'poured':
+        return `water at ${format.value.temp(plan.waterC)}`;
+      case 'moved':
+        return state.step.place === null
+          ? ''
+          : `${state.step.place.place === 'fridge' ? 'into the fridge' : 'on the counter'}, ${format.value.temp(state.step.place.tempC)}`;
+      default:
+    }
+    if (state.step.key === 'grind') {
+      const dial = shelf.shop?.mill.settings[plan.grind];
+      return dial ? `${plan.grind}, mill at ${dial}` : plan.grind;
+    }
+    if (state.step.key === 'put-away' && first)
+      return `${first.place === 'fridge' ? 'into the fridge' : 'on the counter'}, ${format.value.temp(first.tempC)}, until ${at(Date.parse(batch.value.endsAt))}`;
+    return '';
+  });
+
+  return { saysOf, detailOf, at };
+}
