@@ -18,7 +18,7 @@ export type Mend =
 export interface RunningSteep {
   /** First pour, ms since 1970 UTC. */
   readonly beganMs: number;
-  /** When it will be strained: as planned, or now where that is past; ms since 1970 UTC. */
+  /** When it was strained, or will be: as planned, or now where that is past; ms since 1970 UTC. */
   readonly endMs: number;
   /** Of the liquid around the grounds. */
   readonly strengthNowFrac: number;
@@ -71,9 +71,9 @@ export function runningSteep(input: {
   const beganMs = Date.parse(pouredAt({ batch, actuals: counted }) ?? batch.startedAt);
   const secondsOf = (atMs: number): number => Math.max(1, (atMs - beganMs) / 1000);
   const { strainedS: _, ...measured } = measuredSteep({ batch, actuals, probes });
-  const endMs = Math.max(nowMs, Date.parse(batch.endsAt));
-  const steep = { ...planInput(batch.plan, measured), steepS: secondsOf(endMs) };
   const drawn = counted.find(({ step }) => step === 'strain');
+  const endMs = drawn ? Date.parse(drawn.at) : Math.max(nowMs, Date.parse(batch.endsAt));
+  const steep = { ...planInput(batch.plan, measured), steepS: secondsOf(endMs) };
   const readings = counted.flatMap(({ kind, at, strengthFrac }) => {
     const isSlurry = kind === 'read' && (!drawn || Date.parse(at) < Date.parse(drawn.at));
     return isSlurry && strengthFrac !== null

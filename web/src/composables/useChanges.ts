@@ -16,7 +16,7 @@ const OPEN_AGAIN_MS = 5000;
 /** Reads again what another page changed, and everything after a dropped connection. */
 export function useChanges(isReady: () => boolean = () => true): void {
   const feed = useInstrumentFeed();
-  const stores: Readonly<Record<Noun, { load: () => Promise<void> }>> = {
+  const stores: Readonly<Record<Noun, { load: (id?: string) => Promise<void> }>> = {
     batches: useBatches(),
     jugs: useJugs(),
     drafts: useDraft(),
@@ -27,7 +27,7 @@ export function useChanges(isReady: () => boolean = () => true): void {
     instruments: { load: () => feed.changed.trigger().then(() => undefined) },
   };
   const outbox = useOutbox();
-  const reload = (noun: Noun) => stores[noun].load().catch(() => undefined);
+  const reload = (noun: Noun, id?: string) => stores[noun].load(id).catch(() => undefined);
   const reloadAll = (): void => NOUNS.forEach((noun) => void reload(noun));
   let source: EventSource | null = null;
   let dropped = false;
@@ -42,7 +42,7 @@ export function useChanges(isReady: () => boolean = () => true): void {
       });
     next.onmessage = ({ data }: MessageEvent<string>) => {
       const change = changeSchema.safeParse(JSON.parse(data));
-      if (change.success) void reload(change.data.noun);
+      if (change.success) void reload(change.data.noun, change.data.id);
     };
     next.onerror = () => {
       dropped = true;

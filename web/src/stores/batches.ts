@@ -50,10 +50,12 @@ export const useBatches = defineStore('batches', () => {
   async function loadInFull(id: string): Promise<void> {
     keepInFull(await askOrLast(batchInFullSchema, pathOf(id)));
   }
-  async function load(): Promise<void> {
+  /** @param changed the one that changed; all of them where nobody says which */
+  async function load(changed?: string): Promise<void> {
+    const open = [...inFull.value.keys()].filter((id) => changed === undefined || id === changed);
     const [list] = await Promise.all([
       askOrLast(batchesSchema, '/api/batches'),
-      ...[...inFull.value.keys()].map((id) => loadInFull(id).catch(() => undefined)),
+      ...open.map((id) => loadInFull(id).catch(() => undefined)),
     ]);
     batches.value = list;
   }
@@ -63,7 +65,7 @@ export const useBatches = defineStore('batches', () => {
     const path = `${pathOf(id)}/actuals`;
     const write = { method: 'POST' as const, path, body: request, what };
     const sent = await outbox.write(batchInFullSchema, write, keepInFull);
-    if (!sent.kept) await load();
+    if (!sent.kept) await load(id);
   }
 
   /** What was noted of a batch, acknowledged or not. */
@@ -136,9 +138,8 @@ export const useBatches = defineStore('batches', () => {
         hours: steepHoursOf(plan),
         nowMs: shelf.now.getTime(),
       }),
-    strained: computed(() =>
-      batches.value.filter(({ status }) => status === 'strained').toReversed(),
-    ),
+    /** Those that steep no more, strained or given up; the last one first. */
+    past: computed(() => batches.value.filter(({ status }) => status !== 'steeping').toReversed()),
     inFull,
     loadInFull,
     actualsOf,

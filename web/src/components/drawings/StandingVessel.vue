@@ -10,11 +10,12 @@ const props = defineProps<{
   /** Wet, swollen grounds, mL. */
   bedMl: number;
   colour: string;
+  perUnitMl: number;
   text: string;
 }>();
 
-const PX_PER_MM = 0.42;
-const WIDTH = 150;
+const PX_PER_MM = 0.62;
+const WIDTH = 210;
 const shape = computed(() => vesselShape({ ...props.vessel, taper: TAPER[props.vessel.kind] }));
 const height = computed(() => shape.value.heightMm * PX_PER_MM + 8);
 </script>
@@ -27,8 +28,7 @@ const height = computed(() => shape.value.heightMm * PX_PER_MM + 8);
       :floor="height - 4"
       :scale="PX_PER_MM"
       ticks-side="left"
-      :per-unit-ml="1000"
-      plain
+      :per-unit-ml
       :layers="[
         { volumeMl: Math.max(0, slurryMl - bedMl), colour, grounds: false },
         { volumeMl: Math.min(slurryMl, bedMl), colour, grounds: true },

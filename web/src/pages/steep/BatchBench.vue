@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import type { Batch } from '@ratio/core/batch';
-import type { StepState } from '@ratio/core/steps';
 import { useWakeLock } from '@vueuse/core';
 import { ElButton } from 'element-plus';
 import { computed, onMounted, onScopeDispose, toRef } from 'vue';
 import { RouterLink } from 'vue-router';
 import StepVessel from '../../components/drawings/StepVessel.vue';
+import LinkButton from '../../components/fields/LinkButton.vue';
 import { useRefusals } from '../../components/fields/refusals.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { clockTime } from '../../format/formatClock.ts';
@@ -15,8 +15,9 @@ import RunningPanel from './RunningPanel.vue';
 import StepFigure from './StepFigure.vue';
 import StepList from './StepList.vue';
 import StrainForm from './StrainForm.vue';
-import { useBench, type Noted } from './useBench.ts';
+import { useBench } from './useBench.ts';
 import { useFilling } from './useFilling.ts';
+import { useLargeButton } from './useLargeButton.ts';
 import { useNights } from './useNights.ts';
 import { useStepTexts } from './useStepTexts.ts';
 import { useStepValue } from './useStepValue.ts';
@@ -53,7 +54,6 @@ const phase = computed(() => step.value?.phase ?? 'finish');
 const listed = computed(() =>
   progress.value.states.filter((state) => state.step.phase === phase.value),
 );
-const after = computed(() => progress.value.states.find(({ state }) => state === 'next') ?? null);
 const isResting = computed(
   () =>
     phase.value === 'steep' || (step.value?.key === 'strain' && props.batch.status === 'steeping'),
@@ -87,84 +87,14 @@ const place = computed(() => {
   return last ?? props.batch.plan.steep[0]!.place;
 });
 
-/** What the step in hand would note now; null where it cannot. */
-const toNote = computed<Noted | null>(() => {
-  const current = inHand.value;
-  if (!current) return null;
-  const { note, key, place: to } = current.step;
-  const instrumentId = measured.isLive.value ? (measured.instrument.value?.id ?? null) : null;
-  const value = measured.value.value;
-  switch (note) {
-    case 'poured':
-      return value === null || value <= 0
-        ? null
-        : { kind: 'poured', massG: value, tempC: props.batch.plan.waterC, instrumentId };
-    case 'weighed':
-    case 'rinsed':
-    case 'came-out':
-      return value === null || value <= 0 ? null : { kind: note, massG: value, instrumentId };
-    case 'read':
-      return value === null || value <= 0
-        ? null
-        : { kind: 'read', strengthFrac: value, instrumentId };
-    case 'moved':
-      return to === null
-        ? { kind: 'done', step: key }
-        : { kind: 'moved', place: to.place, tempC: to.tempC };
-    case 'agitated':
-      return { kind: 'agitated' };
-    case 'filled':
-      return null;
-    case 'done':
-      return { kind: 'done', step: key };
-  }
+const { button, press, backTo, back } = useLargeButton({
+  batch,
+  bench,
+  measured,
+  filling,
+  refused: firstRefused,
+  leave: () => emit('leave'),
 });
-const button = computed(() => {
-  const current = inHand.value;
-  if (!current) return { text: 'All done: back to Steep', isOff: false };
-  if (current.state === 'noted')
-    return current.noted
-      ? { text: 'Take it back', isOff: false }
-      : { text: 'It is in its jugs', isOff: true };
-  if (firstRefused.value !== null)
-    return { text: `Mend “${firstRefused.value}” first`, isOff: true };
-  if (current.step.note === 'filled') return filling.button.value;
-  if (measured.waitsFor.value !== '') return { text: measured.waitsFor.value, isOff: true };
-  const value = measured.value.value;
-  if (toNote.value === null)
-    return {
-      text: current.step.note === 'read' ? 'Type what it reads' : 'Type what it weighs',
-      isOff: true,
-    };
-  const wait = after.value?.step.waitS ?? 0;
-  const then = wait > 0 && wait < 600 ? `: wait ${Math.round(wait / 60)} min` : '';
-  if (measured.kind.value === null) return { text: `${current.step.button}${then}`, isOff: false };
-  const says =
-    current.step.note === 'read' ? format.value.percent(value!) : format.value.mass(value!);
-  return { text: `${current.step.button} ${says}${then}`, isOff: false };
-});
-
-/** A second press of a wet thumb or a bouncing pedal is no second step. */
-const BOUNCE_MS = 500;
-let pressedMs = -Infinity;
-async function press(): Promise<void> {
-  if (performance.now() - pressedMs < BOUNCE_MS || button.value.isOff) return;
-  pressedMs = performance.now();
-  const current = inHand.value;
-  if (!current) return emit('leave');
-  if (current.state === 'noted') return bench.takeBack(current);
-  if (current.step.note === 'filled') return filling.fill();
-  if (toNote.value) await bench.done(toNote.value);
-}
-const backTo = computed<StepState | null>(() => {
-  const { last } = progress.value;
-  return last?.noted ? last : null;
-});
-async function back(): Promise<void> {
-  if (performance.now() - pressedMs < BOUNCE_MS || !backTo.value) return;
-  pressedMs = performance.now();
-  await bench.takeBack(backTo.value);
-}
 /** Pedals press Page Down and Page Up, whatever has the focus. */
 function key(event: KeyboardEvent): void {
   if (event.key !== 'PageDown' && event.key !== 'PageUp') return;
@@ -217,6 +147,9 @@ onScopeDispose(() => window.removeEventListener('keydown', key));
           @drop="filling.dropFill"
         />
         <p class="watch">{{ inHand.step.watch }}</p>
+        <p v-if="inHand.state !== 'noted' && inHand.step.note !== 'filled'">
+          <LinkButton @click="bench.done({ kind: 'skipped' })">Leave this step out</LinkButton>
+        </p>
       </section>
       <section v-else class="step" aria-live="polite" aria-label="This step">
         <p class="phase soft">Finish</p>
@@ -397,7 +330,7 @@ onScopeDispose(() => window.removeEventListener('keydown', key));
   .work.at-rest {
     grid-template-areas: 'step vessel' 'list vessel' 'goes goes';
     grid-template-columns: minmax(0, 1.25fr) minmax(200px, 1fr);
-    grid-template-rows: auto minmax(150px, 1fr) auto;
+    grid-template-rows: auto auto auto;
   }
 }
 

@@ -4,11 +4,12 @@ import type { Batch } from '@ratio/core/batch';
 import { percentFigure, percentText } from '@ratio/core/units';
 import { ElButton, ElProgress } from 'element-plus';
 import 'element-plus/theme-chalk/el-progress.css';
-import { computed, ref } from 'vue';
+import { computed, onMounted, ref } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
 import { clockTime, dayName, fromNow } from '../../format/formatClock.ts';
 import StandingVessel from '../../components/drawings/StandingVessel.vue';
 import StrainForm from './StrainForm.vue';
+import { useNextSteps } from './useNextSteps.ts';
 import { useStanding } from './useStanding.ts';
 import { useStrain } from './useStrain.ts';
 
@@ -37,6 +38,12 @@ function passedFrac({ startedAt, endsAt }: Batch): number {
   const [from, to] = [Date.parse(startedAt), Date.parse(endsAt)];
   return Math.min(1, Math.max(0, (shelf.now.getTime() - from) / (to - from)));
 }
+/** What is next at each, by what was noted of it. */
+const nextOf = useNextSteps();
+onMounted(() => {
+  for (const { id, version } of batches.steeping)
+    if (version > 0) void batches.loadInFull(id).catch(() => undefined);
+});
 async function strainIt(): Promise<void> {
   if (await strain.strain()) await router.push('/jugs');
 }
@@ -49,12 +56,10 @@ async function strainIt(): Promise<void> {
       <li v-for="batch in batches.steeping" :key="batch.id" class="batch">
         <StandingVessel class="drawn" v-bind="standing.get(batch.id)!.drawn" />
         <div class="what">
-          <h2 class="name">
-            <RouterLink :to="`/steep/${batch.id}`">{{ batch.coffeeName }}</RouterLink>
-          </h2>
+          <h2 class="name">{{ batch.coffeeName }}</h2>
           <p class="soft">
-            {{ batch.vesselName }} · {{ format.mass(batch.plan.doseG) }} and
-            {{ format.mass(batch.plan.waterG) }}, 1:{{
+            {{ batch.movedTo?.vesselName ?? batch.vesselName }} ·
+            {{ format.mass(batch.plan.doseG) }} and {{ format.mass(batch.plan.waterG) }}, 1:{{
               (batch.plan.waterG / batch.plan.doseG).toFixed(1)
             }}
             · {{ batch.plan.grind }}
@@ -65,6 +70,16 @@ async function strainIt(): Promise<void> {
           <strong class="figures">{{ at(batch.endsAt) }}</strong>
           <span class="soft">{{ when(batch.endsAt) }}</span>
         </p>
+        <div class="next">
+          <p>
+            <span class="soft">next</span>
+            <strong>{{ nextOf.get(batch.id)?.text }}</strong>
+            <span class="soft">{{ nextOf.get(batch.id)?.when }}</span>
+          </p>
+          <ElButton type="primary" @click="router.push(`/steep/${batch.id}`)"
+            >At the bench</ElButton
+          >
+        </div>
         <ElProgress
           class="progress"
           aria-label="How much of the steep has passed"
@@ -127,12 +142,15 @@ async function strainIt(): Promise<void> {
       <p>A running batch stands here with its clock until it is strained.</p>
       <p><RouterLink to="/plan">Plan a batch</RouterLink></p>
     </div>
-    <template v-if="batches.strained.length > 0">
-      <h2 class="before">Strained before</h2>
+    <template v-if="batches.past.length > 0">
+      <h2 class="before">Before</h2>
       <ul>
-        <li v-for="batch in batches.strained" :key="batch.id" class="past">
-          <span>{{ batch.coffeeName }}</span>
-          <span class="soft"
+        <li v-for="batch in batches.past" :key="batch.id" class="past">
+          <RouterLink :to="`/steep/${batch.id}`">{{ batch.coffeeName }}</RouterLink>
+          <span v-if="batch.abandonedFor !== null" class="soft"
+            >{{ batch.vesselName }}, given up: {{ batch.abandonedFor }}</span
+          >
+          <span v-else class="soft"
             >{{ batch.vesselName }}, {{ format.mass(batch.plan.doseG) }}, 1:{{
               (batch.plan.waterG / batch.plan.doseG).toFixed(1)
             }}</span
@@ -160,7 +178,7 @@ async function strainIt(): Promise<void> {
 
 .batch {
   display: grid;
-  grid-template-columns: 150px 1fr auto;
+  grid-template-columns: 210px minmax(0, 1fr) auto;
   gap: 8px 24px;
   margin-top: 16px;
   padding: 18px 20px;
@@ -185,8 +203,27 @@ async function strainIt(): Promise<void> {
   line-height: 1;
 }
 
+.next {
+  display: flex;
+  grid-column: 2 / -1;
+  align-items: center;
+  justify-content: space-between;
+  gap: 8px 20px;
+}
+
+.next p {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: baseline;
+  gap: 0 10px;
+}
+
+.next strong {
+  font-size: var(--t18);
+}
+
 .drawn {
-  grid-row: 1 / span 6;
+  grid-row: 1 / span 7;
   align-self: end;
 }
 
@@ -241,6 +278,12 @@ async function strainIt(): Promise<void> {
   .progress,
   .ends,
   .whole {
+    grid-column: 1 / -1;
+  }
+}
+
+@media (max-width: 900px) {
+  .next {
     grid-column: 1 / -1;
   }
 }

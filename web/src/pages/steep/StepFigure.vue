@@ -77,11 +77,13 @@ const drops = computed(() => {
             ? format.mass(state.noted.massG)
             : state.noted?.strengthFrac != null
               ? format.percent(state.noted.strengthFrac)
-              : state.noted
-                ? clockTime({ at: new Date(state.noted.at), zone })
-                    .split(' ')
-                    .at(-1)
-                : 'done'
+              : state.noted?.kind === 'skipped'
+                ? 'left out'
+                : state.noted
+                  ? clockTime({ at: new Date(state.noted.at), zone })
+                      .split(' ')
+                      .at(-1)
+                  : 'done'
         }}</span>
       </p>
       <p v-if="state.noted" class="soft">

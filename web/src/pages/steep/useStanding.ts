@@ -13,16 +13,19 @@ export function useStanding() {
   const format = useAmountFormat();
 
   function standing(batch: Batch) {
-    const { plan, vesselName } = batch;
+    const { plan, movedTo } = batch;
+    const vesselId = movedTo?.vesselId ?? plan.vesselId;
+    const vesselName = movedTo?.vesselName ?? batch.vesselName;
     const fullMl = slurryMl({ ...plan, tempC: plan.waterC });
     const { strengthFrac } = brewAt({ batch, atMs: shelf.now.getTime() });
     return {
       strength: percentText(strengthFrac, 1),
       drawn: {
-        vessel: vesselOf(plan, shelf.vessels) ?? anyVessel(fullMl),
+        vessel: vesselOf({ ...plan, vesselId }, shelf.vessels) ?? anyVessel(fullMl),
         slurryMl: fullMl,
         bedMl: bedMlOf(plan),
         colour: cssColour(coffeeOf({ massG: 1, strengthFrac })),
+        perUnitMl: format.value.vesselUnitMl,
         text: `${vesselName}, ${format.value.volume(fullMl)} in it`,
       },
     };
