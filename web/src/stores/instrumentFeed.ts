@@ -6,7 +6,7 @@ import { onScopeDispose, ref } from 'vue';
 export const useInstrumentFeed = defineStore('instrumentFeed', () => {
   const watching = ref(0);
   const said = createEventHook<string>();
-  const changed = createEventHook<void>();
+  const changed = createEventHook();
   return {
     /** How many parts of the page watch. */
     watching,

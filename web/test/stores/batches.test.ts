@@ -27,7 +27,7 @@ describe('useBatches', () => {
     const batches = useBatches();
     await batches.load();
     expect(batches.steeping.map(({ id }) => id)).to.deep.equal(['soon']);
-    expect(batches.strained.map(({ id }) => id)).to.deep.equal(['last', 'first']);
+    expect(batches.past.map(({ id }) => id)).to.deep.equal(['last', 'first']);
   });
 
   it('start under their own identity, and read all again', async () => {

@@ -17,7 +17,7 @@ const props = defineProps<{
 const PX_PER_MM = 0.62;
 const WIDTH = 210;
 const shape = computed(() => vesselShape({ ...props.vessel, taper: TAPER[props.vessel.kind] }));
-const height = computed(() => shape.value.heightMm * PX_PER_MM + 8);
+const height = computed(() => shape.value.heightMm * PX_PER_MM + 18);
 </script>
 
 <template>
@@ -25,7 +25,7 @@ const height = computed(() => shape.value.heightMm * PX_PER_MM + 8);
     <VesselOutline
       :shape
       :x="WIDTH / 2 + 8"
-      :floor="height - 4"
+      :floor="height - 8"
       :scale="PX_PER_MM"
       ticks-side="left"
       :per-unit-ml

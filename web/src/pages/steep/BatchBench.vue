@@ -129,10 +129,10 @@ onScopeDispose(() => window.removeEventListener('keydown', key));
         <h2 class="title">{{ inHand.step.title }}</h2>
         <StepFigure
           :state="inHand"
-          :now-ms="nowMs"
+          :now-ms
           :zone="shelf.zone"
           :detail="texts.detailOf.value(inHand)"
-          :measured="measured"
+          :measured
           :format
         />
         <StrainForm
@@ -172,7 +172,7 @@ onScopeDispose(() => window.removeEventListener('keydown', key));
         <RunningPanel
           :running
           :planned-frac="batch.predicted.strengthFrac"
-          :now-ms="nowMs"
+          :now-ms
           :zone="shelf.zone"
           :format
           :hands

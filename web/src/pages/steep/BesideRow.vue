@@ -58,7 +58,7 @@ const noted = computed<Noted | null>(() => {
       return note === '' ? null : { kind: 'abandoned', note };
     case 'remarked':
       return note === '' ? null : { kind: 'remarked', note };
-    case null:
+    default:
       return null;
   }
 });

@@ -152,7 +152,7 @@ const drops = computed(() => {
           @click="measured.anotherDrop"
           >Read another drop</LinkButton
         >
-        <LinkButton @click="measured.byHand.value = !measured.byHand.value">{{
+        <LinkButton @click="measured.toggleHand">{{
           measured.byHand.value ? 'Take it from the instrument' : 'Type it instead'
         }}</LinkButton>
       </p>

@@ -2,9 +2,13 @@ import type { Batch } from '@ratio/core/batch';
 import type { StepState } from '@ratio/core/steps';
 import { computed, type Ref } from 'vue';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
+import { duration } from '../../format/formatClock.ts';
 import type { Noted, useBench } from './useBench.ts';
 import type { useFilling } from './useFilling.ts';
 import type { useStepValue } from './useStepValue.ts';
+
+/** A press this long before its time says so. */
+const EARLY_MS = 10 * 60_000;
 
 /** The one large button of a bench: what it says, what a press of it notes, and the way back. */
 export function useLargeButton(of: {
@@ -43,10 +47,11 @@ export function useLargeButton(of: {
         return to === null ? { kind: 'done' } : { kind: 'moved', place: to.place, tempC: to.tempC };
       case 'agitated':
         return { kind: 'agitated' };
-      case 'filled':
-        return null;
       case 'done':
         return { kind: 'done' };
+      // Filling is a strain: it is written by itself.
+      default:
+        return null;
     }
   });
   const button = computed(() => {
@@ -68,6 +73,12 @@ export function useLargeButton(of: {
     const after = bench.progress.value.states.find(({ state }) => state === 'next');
     const wait = after?.step.waitS ?? 0;
     const then = wait > 0 && wait < 600 ? `: wait ${Math.round(wait / 60)} min` : '';
+    const earlyMs = current.step.atS === null ? 0 : (current.dueMs ?? 0) - bench.nowMs.value;
+    if (earlyMs > EARLY_MS)
+      return {
+        text: `${current.step.title} now: ${duration(Math.round(earlyMs / 60_000))} early`,
+        isOff: false,
+      };
     if (measured.kind.value === null)
       return { text: `${current.step.button}${then}`, isOff: false };
     const says =

@@ -140,6 +140,7 @@ export function useStepValue(of: {
     average,
     drops,
     byHand,
+    toggleHand: (): void => void (byHand.value = !byHand.value),
     type: (next: number): void => void (typed.value = next),
     /** Keeps the drop on the glass beside the next one. */
     anotherDrop: (): void => {
