@@ -15,6 +15,7 @@ export const PAGES = [
   'shelf',
   'shelf/house-recipes',
   'shelf/ingredients',
+  'shelf/instruments',
   'shelf/people',
   'shelf/backups',
   'sign-in',

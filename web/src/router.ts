@@ -77,6 +77,11 @@ export const router = createRouter({
       meta: { title: 'Ingredients', least: 'brews' },
     },
     {
+      path: '/shelf/instruments',
+      component: () => import('./pages/instruments/InstrumentsPage.vue'),
+      meta: { title: 'Instruments' },
+    },
+    {
       path: '/label',
       component: () => import('./pages/label/LabelPage.vue'),
       meta: { title: 'Label' },

@@ -95,7 +95,8 @@ export async function followActuals(of: Noting): Promise<void> {
   const followed: Batch = {
     ...batch,
     endsAt,
-    pouredAt: poured,
+    // Poured as it was started: then its clock runs from the start, and nothing is new.
+    pouredAt: poured === batch.startedAt ? null : poured,
     movedTo: await movedTo({ db, shopId, counted, transaction }),
     ...statusOf(batch, counted),
   };

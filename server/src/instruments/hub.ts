@@ -11,6 +11,7 @@ import {
   type Sample,
 } from '@ratio/core/instruments';
 import { progressOf, stepsOf } from '@ratio/core/steps';
+import { isDeepStrictEqual } from 'node:util';
 import type { Logger } from 'pino';
 import type { Changes } from '../changes/changes.ts';
 import type { Clock } from '../clock.ts';
@@ -34,7 +35,8 @@ export interface InstrumentHub {
 }
 
 interface Running {
-  readonly instrument: Instrument;
+  /** As it was changed last. */
+  instrument: Instrument;
   readonly driver: Driver | null;
   readonly isSteady: ReturnType<typeof createSteadiness>;
   state: DriverState;
@@ -57,6 +59,10 @@ const STEADY_G = 1;
 const STEADY_BRIX = 0.08;
 /** A drop this far from 20 °C is not read yet. */
 const SAMPLE_WITHIN_C = 5;
+
+/** Whether what drives one drives the other. */
+const isDrivenAlike = (one: Instrument, other: Instrument): boolean =>
+  one.kind === other.kind && isDeepStrictEqual(one.driver, other.driver);
 
 /** @returns the hub, not yet speaking; `refresh` begins */
 export function createInstrumentHub(needs: {
@@ -169,13 +175,13 @@ export function createInstrumentHub(needs: {
       driver.by === 'tcp'
         ? tcpDriver(driver, hearing)
         : driver.by === 'simulated'
-          ? simulatedDriver(instrument, surroundings(instrument, driver.seed), hearing)
+          ? simulatedDriver(instrument, surroundings(one, driver.seed), hearing)
           : null;
     return Object.assign(one, { driver: driven });
   }
 
   /** What is around a stand-in: the shop, and the batch that it attends. */
-  function surroundings(instrument: Instrument, seed: number): Surroundings {
+  function surroundings(of: Running, seed: number): Surroundings {
     const found = async (batchId: string) => {
       const [batch, rows, shop] = await Promise.all([
         db.batches.find(shopId, batchId),
@@ -210,8 +216,9 @@ export function createInstrumentHub(needs: {
       isWatched: () => changes.isWatching(shopId),
       placeC: async () => {
         const shop = await look();
-        const at = instrument.batchId === null ? null : await found(instrument.batchId);
-        return at?.tempC ?? (instrument.place === 'fridge' ? shop.fridgeC : shop.roomC);
+        const { batchId, place } = of.instrument;
+        const at = batchId === null ? null : await found(batchId);
+        return at?.tempC ?? (place === 'fridge' ? shop.fridgeC : shop.roomC);
       },
     };
   }
@@ -229,11 +236,15 @@ export function createInstrumentHub(needs: {
   return {
     refresh: async () => {
       const now = await db.instruments.list(shopId);
-      for (const [id, { instrument, driver }] of running)
-        if (!now.some((one) => one.id === id && one.version === instrument.version)) {
-          driver?.close();
+      for (const [id, one] of running) {
+        const changed = now.find((instrument) => instrument.id === id);
+        // A new name or calibration interrupts nothing.
+        if (changed && isDrivenAlike(changed, one.instrument)) one.instrument = changed;
+        else {
+          one.driver?.close();
           running.delete(id);
         }
+      }
       for (const instrument of now)
         if (!running.has(instrument.id)) running.set(instrument.id, start(instrument));
     },

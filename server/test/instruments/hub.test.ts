@@ -32,7 +32,9 @@ describe('instruments', () => {
         ...body,
       });
   const states = async (): Promise<InstrumentState[]> =>
-    (await request(server.app).get('/api/instruments/states')).body;
+    (await request(server.app).get('/api/instruments/states')).body.filter(
+      ({ instrumentId }: InstrumentState) => instrumentId === 'bench',
+    );
   const act = (id: string, body: object) =>
     request(server.app).post(`/api/instruments/${id}/acts`).send(body);
   /** A device in a process of its own; @returns its port */
@@ -119,7 +121,8 @@ describe('instruments', () => {
     const port = await device('scale');
     await put('bench', tcp(port));
     await until((one) => one.sample !== null);
-    const bench = (await request(server.app).get('/api/instruments')).body[0] as Instrument;
+    const all = (await request(server.app).get('/api/instruments')).body as Instrument[];
+    const bench = all.find(({ id }) => id === 'bench')!;
     await put('bench', { name: 'Other', driver: { by: 'serial' } }, bench.version);
     expect((await states())[0]).to.include({ state: 'connecting', sample: null });
     await request(server.app).delete('/api/instruments/bench').set('If-Match', '"2"');

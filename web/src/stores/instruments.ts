@@ -6,7 +6,7 @@ import {
   type InstrumentState,
 } from '@ratio/core/instruments';
 import { defineStore } from 'pinia';
-import { computed, shallowRef } from 'vue';
+import { computed, ref, shallowRef } from 'vue';
 import { z } from 'zod';
 import { ask } from '../api/client.ts';
 import { useDocuments } from '../composables/useDocuments.ts';
@@ -19,12 +19,18 @@ const statesSchema = z.array(instrumentStateSchema);
 export const useInstruments = defineStore('instruments', () => {
   const feed = useInstrumentFeed();
   const documents = useDocuments(PATH, instrumentSchema);
+  /** Whether it is known by now which there are. */
+  const isKnown = ref(false);
   const states = shallowRef<ReadonlyMap<string, InstrumentState>>(new Map());
 
   async function load(): Promise<void> {
-    await documents.load();
-    const now = await ask(statesSchema, `${PATH}/states`).catch(() => []);
-    states.value = new Map(now.map((state) => [state.instrumentId, state]));
+    try {
+      await documents.load();
+      const now = await ask(statesSchema, `${PATH}/states`).catch(() => []);
+      states.value = new Map(now.map((state) => [state.instrumentId, state]));
+    } finally {
+      isKnown.value = true;
+    }
   }
   feed.changed.on(() => void load().catch(() => undefined));
   feed.said.on((text) => {
@@ -37,6 +43,7 @@ export const useInstruments = defineStore('instruments', () => {
     all: documents.all,
     documents,
     states,
+    isKnown,
     load,
     /** Those of a kind that say something, or might. */
     ofKind: (kind: InstrumentKind) => documents.all.value.filter((one) => one.kind === kind),

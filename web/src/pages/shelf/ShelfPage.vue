@@ -18,6 +18,7 @@ import MillCard from './MillCard.vue';
 import NewBag from './NewBag.vue';
 import RoomsCard from './RoomsCard.vue';
 import ShelfLine from './ShelfLine.vue';
+import StepsCard from './StepsCard.vue';
 import { useShelfEdits } from './useShelfEdits.ts';
 import { useShelfLines } from './useShelfLines.ts';
 import VesselCard from './VesselCard.vue';
@@ -59,7 +60,8 @@ function change(change: Partial<Shop>, what: string): void {
         Every change is saved as it is made, and can be undone. Also on the shelf:
         <RouterLink to="/shelf/ingredients">ingredients</RouterLink>,
         <RouterLink to="/shelf/house-recipes">house recipes</RouterLink>,
-        <RouterLink to="/pour/menu">the menu</RouterLink>.
+        <RouterLink to="/pour/menu">the menu</RouterLink>,
+        <RouterLink to="/shelf/instruments">instruments</RouterLink>.
         <template v-if="session.can('leads')">
           For whoever leads: <RouterLink to="/shelf/people">people and tablets</RouterLink>,
           <RouterLink to="/shelf/backups">backups</RouterLink>.
@@ -118,6 +120,9 @@ function change(change: Partial<Shop>, what: string): void {
         </ShelfLine>
         <ShelfLine id="defaults" name="What a new plan begins with" :says="lines.defaults(shop)">
           <DefaultsCard :defaults="shop.defaults" @change="change" />
+        </ShelfLine>
+        <ShelfLine id="steps" name="The steps of a batch" :says="lines.steps(shop)">
+          <StepsCard v-if="open === 'steps'" :shop @change="change" />
         </ShelfLine>
         <ShelfLine id="filters" name="Scoop and filters" :says="lines.filters(shop)">
           <FiltersCard :shop :format @change="change" />

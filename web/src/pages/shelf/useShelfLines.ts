@@ -40,6 +40,8 @@ export function useShelfLines() {
       `room ${format.value.temp(roomC)} · fridge ${format.value.temp(fridgeC)} · open ${clock(openHours)} to ${clock(closeHours)}`,
     defaults: ({ defaults: { grind, ratio, hours, place } }: Shop): string =>
       `${grind} · 1:${ratio} · ${hours} h ${place === 'fridge' ? 'in the fridge' : 'on the counter'}`,
+    steps: ({ steps }: Shop): string =>
+      steps.length === 0 ? 'the usual ones' : 'in the shop’s own order and words',
     filters: ({ filters, scoopMl }: Shop): string =>
       `scoop ${format.value.volume(scoopMl)} · ${filters.length} filter${filters.length === 1 ? '' : 's'}`,
     bar: ({ bar }: Shop): string =>

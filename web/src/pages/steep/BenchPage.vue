@@ -22,7 +22,13 @@ watch(id, look);
 </script>
 
 <template>
-  <BatchBench v-if="batch" :key="batch.id" :batch @leave="router.push('/steep')" />
+  <!-- Not before it is known what was noted: a wrong step must never stand there. -->
+  <BatchBench
+    v-if="batch && (batches.inFull.has(id) || !isLooking)"
+    :key="batch.id"
+    :batch
+    @leave="router.push('/steep')"
+  />
   <div v-else class="page">
     <h1>{{ isLooking ? 'Fetching the batch …' : 'There is no such batch' }}</h1>
     <p v-if="!isLooking"><RouterLink to="/steep">What steeps now</RouterLink></p>

@@ -141,7 +141,10 @@ const drops = computed(() => {
         {{ warning }}
       </p>
       <p v-if="drops !== ''" class="soft">{{ drops }}</p>
-      <p v-if="measured.isLive.value || measured.byHand.value" class="ways">
+      <p
+        v-if="measured.isLive.value || measured.byHand.value || measured.waitsFor.value !== ''"
+        class="ways"
+      >
         <LinkButton
           v-if="measured.kind.value === 'scale' && measured.isLive.value"
           @click="measured.tare"

@@ -1,11 +1,14 @@
 import type { Batch } from '@ratio/core/batch';
 import type { StepState } from '@ratio/core/steps';
-import { computed, type Ref } from 'vue';
+import { computed, watch, type Ref } from 'vue';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { duration } from '../../format/formatClock.ts';
 import type { Noted, useBench } from './useBench.ts';
 import type { useFilling } from './useFilling.ts';
 import type { useStepValue } from './useStepValue.ts';
+
+/** So long after a step has changed a press is not meant for it. */
+const BOUNCE_MS = 700;
 
 /** A press this long before its time says so. */
 const EARLY_MS = 10 * 60_000;
@@ -86,12 +89,18 @@ export function useLargeButton(of: {
     return { text: `${current.step.button} ${says}${then}`, isOff: false };
   });
 
-  /** A second press of a wet thumb or a bouncing pedal is no second step. */
-  const BOUNCE_MS = 500;
-  let pressedMs = -Infinity;
+  /** When the step in hand last became another one: by a press here, or on another tablet. */
+  let changedMs = -Infinity;
+  watch(
+    () => bench.inHand.value?.step.key,
+    () => (changedMs = performance.now()),
+    { flush: 'sync' },
+  );
+  /** A wet thumb, a bouncing pedal, a press that was meant for the step before: none of them is a step. */
+  const isTooSoon = (): boolean => performance.now() - changedMs < BOUNCE_MS;
   async function press(): Promise<void> {
-    if (performance.now() - pressedMs < BOUNCE_MS || button.value.isOff) return;
-    pressedMs = performance.now();
+    if (isTooSoon() || button.value.isOff) return;
+    changedMs = performance.now();
     const current = bench.inHand.value;
     if (!current) return leave();
     if (current.state === 'noted') return bench.takeBack(current);
@@ -103,8 +112,8 @@ export function useLargeButton(of: {
     return last?.noted ? last : null;
   });
   async function back(): Promise<void> {
-    if (performance.now() - pressedMs < BOUNCE_MS || !backTo.value) return;
-    pressedMs = performance.now();
+    if (isTooSoon() || !backTo.value) return;
+    changedMs = performance.now();
     await bench.takeBack(backTo.value);
   }
 

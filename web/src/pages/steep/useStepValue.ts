@@ -112,6 +112,10 @@ export function useStepValue(of: {
   const isLive = computed(() => live.value !== null && typed.value === null);
   /** Why it cannot be taken now; empty where it can. */
   const waitsFor = computed(() => {
+    if (kind.value === null || byHand.value || typed.value !== null) return '';
+    if (!instruments.isKnown) return 'Looking for the instruments';
+    if (state.value?.state === 'speaks' && !sample.value)
+      return `Waiting for ${instrument.value?.name ?? ''}`;
     if (!isLive.value || !sample.value) return '';
     if (kind.value === 'scale' && live.value! < NOTHING_G) return 'Nothing on the scale yet';
     if (sample.value.isSteady) return '';

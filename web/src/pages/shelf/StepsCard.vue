@@ -1,0 +1,148 @@
+<script setup lang="ts">
+import { tableOf } from '@ratio/core/steps';
+import type { Shop, ShopStep } from '@ratio/core/shop';
+import { ElButton, ElSwitch } from 'element-plus';
+import 'element-plus/theme-chalk/el-switch.css';
+import { computed } from 'vue';
+import UpIcon from '~icons/lucide/arrow-up';
+import DownIcon from '~icons/lucide/arrow-down';
+import { newId } from '../../api/client.ts';
+import { numberKind } from '../../components/fields/amountKind.ts';
+import AmountField from '../../components/fields/AmountField.vue';
+import LinkButton from '../../components/fields/LinkButton.vue';
+import TextField from '../../components/fields/TextField.vue';
+
+/** The steps of a batch as this shop takes them: in its order, in its words, with its waits. */
+const props = defineProps<{ shop: Shop }>();
+const emit = defineEmits<{ change: [change: Partial<Shop>, what: string] }>();
+
+const USUAL = { title: '', watch: '', waitMinutes: null, leftOut: false };
+const rows = computed(() =>
+  tableOf(props.shop.steps).map(({ template, words }) => ({
+    template,
+    words: words ?? { ...USUAL, key: template.key },
+    isOwn: words !== undefined && template.title === 'A step of your own',
+  })),
+);
+const save = (steps: readonly ShopStep[], what: string): void =>
+  emit('change', { steps: [...steps] }, what);
+const all = (): ShopStep[] => rows.value.map(({ words }) => words);
+const set = (i: number, part: Partial<ShopStep>): void =>
+  save(all().with(i, { ...all()[i]!, ...part }), 'A step changed');
+function move(i: number, by: 1 | -1): void {
+  const steps = all();
+  const [moved] = steps.splice(i, 1);
+  steps.splice(i + by, 0, moved!);
+  save(steps, 'Steps in another order');
+}
+const addAfter = (i: number): void =>
+  save(
+    all().toSpliced(i + 1, 0, { ...USUAL, key: newId(), title: 'New step' }),
+    'A step of your own',
+  );
+const drop = (i: number): void => save(all().toSpliced(i, 1), 'A step less');
+</script>
+
+<template>
+  <p class="soft">
+    What is empty is said as usual. A batch takes the steps that its wetting, bed and filtration
+    have.
+  </p>
+  <ol>
+    <li v-for="(row, i) in rows" :key="row.template.key" :class="{ out: row.words.leftOut }">
+      <span class="order">
+        <ElButton
+          text
+          :icon="UpIcon"
+          :disabled="i === 0"
+          :aria-label="`${row.template.title}: earlier`"
+          @click="move(i, -1)"
+        />
+        <ElButton
+          text
+          :icon="DownIcon"
+          :disabled="i === rows.length - 1"
+          :aria-label="`${row.template.title}: later`"
+          @click="move(i, 1)"
+        />
+      </span>
+      <TextField
+        label="What is done"
+        :value="row.words.title"
+        :placeholder="row.template.title"
+        @change="set(i, { title: $event })"
+      />
+      <TextField
+        label="What to watch for"
+        :value="row.words.watch"
+        :placeholder="row.template.watch"
+        @change="set(i, { watch: $event })"
+      />
+      <AmountField
+        label="Wait, min"
+        lazy
+        :placeholder="row.template.waitMinutes ? `${row.template.waitMinutes} min` : 'no wait'"
+        :value="row.words.waitMinutes"
+        :kind="numberKind({ step: 1, min: 0.5, max: 1440, write: (value) => `${value} min` })"
+        @change="(waitMinutes) => set(i, { waitMinutes })"
+      />
+      <span class="ends">
+        <LinkButton v-if="row.isOwn" @click="drop(i)">Drop it</LinkButton>
+        <ElSwitch
+          v-else
+          :model-value="!row.words.leftOut"
+          :aria-label="`Take the step “${row.template.title}”`"
+          @update:model-value="set(i, { leftOut: !$event })"
+        />
+        <LinkButton @click="addAfter(i)">One more below</LinkButton>
+      </span>
+    </li>
+  </ol>
+  <p v-if="shop.steps.length > 0">
+    <LinkButton @click="save([], 'The usual steps')">Back to the usual steps</LinkButton>
+  </p>
+</template>
+
+<style scoped>
+li {
+  display: grid;
+  grid-template-columns: auto minmax(0, 1fr) minmax(0, 1.4fr) 90px auto;
+  gap: 4px 16px;
+  align-items: center;
+  border-bottom: 1px solid var(--hairline);
+}
+
+li :deep(.el-input__inner) {
+  font-size: var(--t15);
+}
+
+.out {
+  opacity: 0.6;
+}
+
+.order {
+  display: flex;
+}
+
+.order .el-button {
+  min-height: 40px;
+  margin: 0;
+  padding: 0 8px;
+}
+
+.ends {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+}
+
+@media (max-width: 800px) {
+  li {
+    grid-template-columns: auto minmax(0, 1fr) auto;
+  }
+
+  li > :nth-child(3) {
+    grid-column: 2 / -1;
+  }
+}
+</style>
