@@ -85,6 +85,8 @@ async function brew(db: Database, { id, plan, startedHoursBefore, jug }: LidoBat
       strengthFrac: Math.round(predicted.strengthFrac * jug.readOverPredicted * 1e4) / 1e4,
     },
   });
+  const clean = { id: `${id}-clean`, kind: 'done' as const, step: 'clean' };
+  await batches.note(LIDO, { id, request: { ...clean, note: '', instrumentId: null } });
   const jugs = createJugService(needs);
   for (const [i, massG] of jug.pouredG.entries()) {
     time += HOUR_MS;

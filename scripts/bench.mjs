@@ -18,7 +18,7 @@ for (const [room, more] of [
     '--log-level=warning',
     ...more,
   ]);
-  run(process.execPath, [file]);
+  run(process.execPath, ['--expose-gc', file]);
 }
 build();
 printPageBytes();

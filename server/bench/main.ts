@@ -12,6 +12,7 @@ import { createClock } from '../src/clock.ts';
 import { copyDatabase } from '../src/database/copyDatabase.ts';
 import { openDatabase, type Database } from '../src/database/database.ts';
 import { createJugService } from '../src/jugs/service.ts';
+import { benchInstruments } from './instruments.ts';
 import { benchReads } from './reads.ts';
 
 const CALLER = { shopId: 'lido', author: 'bench' };
@@ -125,4 +126,5 @@ console.log('|---|---|---|---|');
 for (const [name, [small, large]] of Object.entries(sizes))
   row(name, f(small), f(large), (large / small).toFixed(1));
 console.log(`\n${(await inLido(benchReads)).join('\n')}`);
+console.log(`\n${(await inLido(benchInstruments)).join('\n')}`);
 process.exit(0);

@@ -116,6 +116,27 @@ describe('steps of a batch', () => {
     expect((await start('y', 'tall-jar')).status).to.equal(201);
   });
 
+  it('a vessel is to be cleaned after its batch, and is clean once somebody noted it', async () => {
+    const mine = async () => {
+      const { needsCleaning, cleanedAt } = await get();
+      return { needsCleaning, cleanedAt };
+    };
+    expect(await mine()).to.deep.equal({ needsCleaning: false, cleanedAt: null });
+    await strain();
+    expect(await mine()).to.deep.equal({ needsCleaning: true, cleanedAt: null });
+    await note({ id: 'clean-1', kind: 'done', step: 'clean' });
+    expect(await mine()).to.deep.equal({ needsCleaning: true, cleanedAt: LIDO_MORNING });
+    await note({ kind: 'undone', undoes: 'clean-1' });
+    expect((await mine()).cleanedAt).to.equal(null);
+  });
+
+  it('a batch that is given up leaves its vessel to be cleaned, and not where that is taken back', async () => {
+    await note({ id: 'why', kind: 'abandoned', note: 'It smelt wrong.' });
+    expect((await get()).needsCleaning).to.equal(true);
+    await note({ kind: 'undone', undoes: 'why' });
+    expect((await get()).needsCleaning).to.equal(false);
+  });
+
   it('what probes measured of the fridge is in what a strain is predicted to be', async () => {
     const { startedAt, predicted } = await get();
     await server.db.instruments.save(

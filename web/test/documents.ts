@@ -54,6 +54,8 @@ export const batchOf = (over: Partial<Batch> = {}): Batch => ({
   startedAt: '2026-06-12T13:10:00.000Z',
   endsAt: '2026-06-13T07:10:00.000Z',
   movedTo: null,
+  needsCleaning: false,
+  cleanedAt: null,
   abandonedFor: null,
   pouredAt: null,
   strainedAt: null,

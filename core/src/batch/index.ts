@@ -1,3 +1,4 @@
+export { CLEAN_STEP, leavesToClean, uncleanedAfter } from './cleaning.ts';
 export { countedActuals } from './countedActuals.ts';
 export { type Draft, draftSchema, saveDraftRequest, type SaveDraftRequest } from './draftSchema.ts';
 export { type Explained, explainPlan } from './explain.ts';

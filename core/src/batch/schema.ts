@@ -101,6 +101,9 @@ export const batchSchema = z.object({
   endsAt: instantSchema,
   /** The vessel that it was moved to; null while it stands where it was planned. */
   movedTo: z.strictObject({ vesselId: idSchema, vesselName: nameSchema }).nullable().default(null),
+  /** Whether its vessel has to be cleaned before another batch goes into it, and when it was. */
+  needsCleaning: z.boolean().default(false),
+  cleanedAt: instantSchema.nullable().default(null),
   /** Why it was given up; null where it was not. */
   abandonedFor: z.string().nullable().default(null),
   /** The first pour, where it was noted as a step: the steep's clock runs from then. */

@@ -53,6 +53,8 @@ export function startedBatch(input: {
       startedAt: startedAt.toISOString(),
       endsAt: new Date(startedAt.getTime() + steepHoursOf(plan) * HOUR_MS).toISOString(),
       movedTo: null,
+      needsCleaning: false,
+      cleanedAt: null,
       abandonedFor: null,
       pouredAt: null,
       strainedAt: null,

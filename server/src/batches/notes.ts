@@ -1,5 +1,7 @@
 import {
+  CLEAN_STEP,
   countedActuals,
+  leavesToClean,
   pouredAt,
   steepHoursOf,
   vesselInUse,
@@ -99,8 +101,15 @@ export async function followActuals(of: Noting): Promise<void> {
     pouredAt: poured === batch.startedAt ? null : poured,
     movedTo: await movedTo({ db, shopId, counted, transaction }),
     ...statusOf(batch, counted),
+    cleanedAt:
+      counted.findLast(({ step, kind }) => step === CLEAN_STEP && kind === 'done')?.at ?? null,
   };
-  const isSame = (['endsAt', 'pouredAt', 'status', 'abandonedFor'] as const).every(
+  // Its vessel is to be cleaned once it steeps no more.
+  if (followed.status === 'abandoned' && batch.status === 'steeping') {
+    const { steps = [] } = await db.shops.get(shopId, shopId, transaction);
+    followed.needsCleaning = leavesToClean({ batch: followed, shopSteps: steps });
+  } else if (followed.status === 'steeping') followed.needsCleaning = false;
+  const isSame = (['endsAt', 'pouredAt', 'status', 'abandonedFor', 'cleanedAt'] as const).every(
     (key) => (batch[key] ?? null) === (followed[key] ?? null),
   );
   if (isSame && batch.movedTo?.vesselId === followed.movedTo?.vesselId) return;

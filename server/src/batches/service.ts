@@ -1,5 +1,6 @@
 import { isDeepStrictEqual } from 'node:util';
 import {
+  leavesToClean,
   predictStrain,
   startedBatch,
   steepHoursOf,
@@ -131,7 +132,7 @@ export function createBatchService({ db, clock, changes }: Needs): BatchService 
     );
     const brewG = masses.reduce((sum, massG) => sum + massG, 0);
     requireNoMore(current, brewG);
-    const [coffee, { zone }, standing] = await Promise.all([
+    const [coffee, { zone, steps = [] }, standing] = await Promise.all([
       usualCoffee(current.plan.coffeeId) ??
         db.coffees.find(shopId, current.plan.coffeeId, transaction),
       db.shops.get(shopId, shopId, transaction),
@@ -156,6 +157,7 @@ export function createBatchService({ db, clock, changes }: Needs): BatchService 
     const batch: Batch = {
       ...current,
       status: 'strained',
+      needsCleaning: leavesToClean({ batch: current, shopSteps: steps }),
       strainedAt,
       strengthFrac,
       strengthBy: request.strengthFrac === undefined ? 'prediction' : 'reading',

@@ -4,6 +4,7 @@ import {
   noteActualRequest,
   startBatchRequest,
   startedBatch,
+  uncleanedAfter,
   steepHoursOf,
   vesselInUse,
   vesselOf,
@@ -138,6 +139,9 @@ export const useBatches = defineStore('batches', () => {
         hours: steepHoursOf(plan),
         nowMs: shelf.now.getTime(),
       }),
+    /** The batch after which a vessel was not cleaned; null where it is clean. */
+    uncleaned: (vesselId: string): Batch | null =>
+      uncleanedAfter({ batches: batches.value, vesselId }),
     /** Those that steep no more, strained or given up; the last one first. */
     past: computed(() => batches.value.filter(({ status }) => status !== 'steeping').toReversed()),
     inFull,

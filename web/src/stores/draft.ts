@@ -246,7 +246,8 @@ export const useDraft = defineStore('draft', () => {
       .filter(
         ({ id, brimMl, shaken }) =>
           vesselFit({ slurryMl: needMl, vesselMl: brimMl, shaken }).fit !== 'overflows' &&
-          batches.inVessel(id, of, shelf.now.getTime()) === null,
+          batches.inVessel(id, of, shelf.now.getTime()) === null &&
+          batches.uncleaned(id) === null,
       )
       .toSorted((a, b) => a.brimMl - b.brimMl);
     return {

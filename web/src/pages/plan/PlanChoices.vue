@@ -43,6 +43,8 @@ const props = defineProps<{
   vessels: readonly { value: string; label: string; reason: string }[];
   /** Why the vessel cannot be started in; empty where it can. */
   vesselWrong: string;
+  /** Whether it is that nobody said that it was cleaned. */
+  vesselDirty: boolean;
   otherVessels: readonly { id: string; name: string }[];
   /** More in the fridge than it takes; empty where there is room. */
   fridge: string;
@@ -56,6 +58,7 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{
   change: [part: Partial<Plan>];
+  cleaned: [];
   amount: [key: TargetKey, value: number, scooped?: boolean];
   lock: [key: TargetKey];
 }>();
@@ -191,6 +194,9 @@ function setDose(value: number, quantity: Expected): void {
     />
     <div v-if="vesselWrong !== ''" class="in-use" role="alert">
       <p class="due">{{ vesselWrong }}</p>
+      <ElButton v-if="vesselDirty" link type="primary" @click="emit('cleaned')"
+        >It is clean</ElButton
+      >
       <ElButton
         v-for="{ id, name } in otherVessels"
         :key="id"

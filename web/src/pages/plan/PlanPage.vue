@@ -88,6 +88,7 @@ const refused = computed(() =>
         :vessels="vessels.options.value"
         :vessel-wrong="vessels.wrong.value"
         :other-vessels="vessels.others.value"
+        :vessel-dirty="vessels.isDirty.value"
         :fridge="vessels.fridge.value"
         :format
         :fridge-c="shelf.shop.fridgeC"
@@ -96,6 +97,7 @@ const refused = computed(() =>
         :rested-days="page.restedDays.value"
         :mill="shelf.shop.mill.settings"
         @change="drafts.change"
+        @cleaned="vessels.cleaned"
         @amount="
           (key, value, scooped) =>
             drafts.setAmount(key, value, scooped === undefined ? {} : { scooped })
@@ -154,7 +156,13 @@ const refused = computed(() =>
       :starting
       :may-start="session.can('brews')"
       :began="clock.pastText.value !== ''"
-      :not-yet="vessels.wrong.value === '' ? '' : 'Its vessel is in use.'"
+      :not-yet="
+        vessels.wrong.value === ''
+          ? ''
+          : vessels.isDirty.value
+            ? 'Its vessel is not clean.'
+            : 'Its vessel is in use.'
+      "
       @start="start"
       @compare="variants.keep"
       @why="asked = $event"

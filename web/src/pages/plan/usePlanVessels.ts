@@ -1,13 +1,15 @@
+import { CLEAN_STEP } from '@ratio/core/batch';
 import { slurryMl, vesselFit, ANY_VESSEL_ID, type Vessel } from '@ratio/core/brew';
 import { storeToRefs } from 'pinia';
 import { computed, type Ref } from 'vue';
+import { newId, sentenceOf } from '../../api/client.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { clockTime } from '../../format/formatClock.ts';
 import { useStores } from '../../stores/useStores.ts';
 
 /** Which vessels are free for the plan in hand, and what stands in the way of the one that is chosen. */
 export function usePlanVessels(startMs: Readonly<Ref<number>>) {
-  const { shelf, drafts, batches } = useStores();
+  const { shelf, drafts, batches, notice } = useStores();
   const { plan } = storeToRefs(drafts);
   const format = useAmountFormat();
 
@@ -26,27 +28,42 @@ export function usePlanVessels(startMs: Readonly<Ref<number>>) {
         label: vessel.name,
         reason: batch
           ? `in use until ${until(batch.endsAt)}`
-          : holds(vessel)
-            ? `${size}, free`
-            : `${size}, too small for it`,
+          : batches.uncleaned(vessel.id)
+            ? `${size}, not cleaned yet`
+            : holds(vessel)
+              ? `${size}, free`
+              : `${size}, too small for it`,
       };
     }),
     { value: ANY_VESSEL_ID, label: 'Any vessel', reason: 'one that is large enough' },
   ]);
   const inUse = computed(() => inIt(plan.value.vesselId));
+  const dirtyAfter = computed(() => batches.uncleaned(plan.value.vesselId));
+  const isFree = (id: string): boolean => inIt(id) === null && batches.uncleaned(id) === null;
   /** Why the chosen one cannot be started in; empty where it can. */
-  const wrong = computed(() =>
-    inUse.value
-      ? `Holds ${inUse.value.coffeeName} until ${until(inUse.value.endsAt)}: start then, or take another.`
-      : '',
-  );
-  /** Free ones that hold it, the smallest first, where the chosen one is in use. */
+  const wrong = computed(() => {
+    if (inUse.value)
+      return `Holds ${inUse.value.coffeeName} until ${until(inUse.value.endsAt)}: start then, or take another.`;
+    if (!dirtyAfter.value) return '';
+    return `Not cleaned since ${dirtyAfter.value.coffeeName} was in it: clean it first, or take another.`;
+  });
+  /** Says that the chosen one is clean. */
+  async function cleaned(): Promise<void> {
+    if (!dirtyAfter.value) return;
+    const { id, coffeeName } = dirtyAfter.value;
+    const at = new Date(shelf.readMs()).toISOString();
+    const done = { kind: 'done' as const, step: CLEAN_STEP, note: '', instrumentId: null };
+    await batches
+      .note(id, { ...done, id: newId(), at }, `${coffeeName}: vessel cleaned`)
+      .catch((error: unknown) => notice.say({ tone: 'wrong', text: sentenceOf(error) }));
+  }
+  /** Free ones that hold it, the smallest first, where the chosen one is not. */
   const others = computed(() =>
-    inUse.value === null
+    inUse.value === null && dirtyAfter.value === null
       ? []
       : [
           ...shelf.steepers
-            .filter((vessel) => holds(vessel) && inIt(vessel.id) === null)
+            .filter((vessel) => holds(vessel) && isFree(vessel.id))
             .toSorted((a, b) => a.brimMl - b.brimMl)
             .map(({ id, name }) => ({ id, name })),
           { id: ANY_VESSEL_ID, name: 'Any vessel' },
@@ -66,5 +83,12 @@ export function usePlanVessels(startMs: Readonly<Ref<number>>) {
     return `The fridge takes ${takesL.toFixed(0)} L, and with this one ${wholeL.toFixed(1)} L would stand in it. Start on the counter, in a smaller vessel, or when one is strained.`;
   });
 
-  return { options, wrong, others, fridge };
+  return {
+    options,
+    wrong,
+    others,
+    fridge,
+    isDirty: computed(() => !inUse.value && dirtyAfter.value !== null),
+    cleaned,
+  };
 }
