@@ -44,7 +44,7 @@ const deviationAt = (sigmas: readonly number[]): Deviation =>
   );
 
 /** Standard deviation of a reading of coffee strength, as a fraction of the whole. */
-export const readingSigmaFrac = (strengthFrac: number): number =>
+const readingSigmaFrac = (strengthFrac: number): number =>
   Math.hypot(CONSTANTS.readingStepFrac.value, CONSTANTS.readingSpreadFrac.value * strengthFrac);
 
 /**

@@ -45,6 +45,9 @@ export const useBatches = defineStore('batches', () => {
   /** Those that somebody looks at closely, with all that was noted of them. */
   const inFull = shallowRef<ReadonlyMap<string, BatchInFull>>(new Map());
   const keepInFull = (batch: BatchInFull): void => {
+    // Rows are only ever added: an answer with fewer of them was under way while one was noted.
+    const known = inFull.value.get(batch.id);
+    if (known && batch.actuals.length < known.actuals.length) return;
     inFull.value = new Map(inFull.value).set(batch.id, batch);
   };
 

@@ -48,6 +48,67 @@ describe('useBatches', () => {
     });
   });
 
+  describe('what is noted of one', () => {
+    const row = (id: string) => ({
+      id,
+      batchId: 'soon',
+      kind: 'done',
+      at: '2026-06-13T06:00:00.000Z',
+      step: id,
+      note: '',
+      author: 'unsigned',
+      massG: null,
+      tempC: null,
+      strengthFrac: null,
+    });
+    const note = (id: string) => ({
+      id,
+      kind: 'done' as const,
+      step: id,
+      note: '',
+      instrumentId: null,
+      at: '2026-06-13T06:00:00.000Z',
+    });
+    const inFull = (...ids: string[]) => ({ ...batchOf({ id: 'soon' }), actuals: ids.map(row) });
+    const noted = (batches: ReturnType<typeof useBatches>) =>
+      batches.actualsOf('soon').map(({ id }) => id);
+
+    it('is there at once, and once, whether the server has answered or not', async () => {
+      const batches = useBatches();
+      browser.answer(() => ({ status: 200, body: inFull('weigh') }));
+      await batches.loadInFull('soon');
+      browser.answer(() => ({ status: 0, body: null }));
+      await batches.note('soon', note('grind'), 'Ground');
+      await batches.note('soon', note('tare'), 'Tared');
+      expect(noted(batches)).to.deep.equal(['weigh', 'grind', 'tare']);
+    });
+
+    it('is not lost to an older answer that comes late', async () => {
+      const batches = useBatches();
+      browser.answer(() => ({ status: 200, body: inFull('weigh', 'grind') }));
+      await batches.loadInFull('soon');
+      browser.answer(() => ({ status: 200, body: inFull('weigh') }));
+      await batches.loadInFull('soon');
+      expect(noted(batches)).to.deep.equal(['weigh', 'grind']);
+    });
+
+    it('is read again for the one that changed alone', async () => {
+      const batches = useBatches();
+      browser.answer(({ path }) => ({
+        status: 200,
+        body: path === '/api/batches' ? rows : { ...inFull('weigh'), id: path.split('/').at(-1) },
+      }));
+      await batches.loadInFull('soon');
+      await batches.loadInFull('first');
+      browser.asked.splice(0);
+      await batches.load('soon');
+      expect(browser.asked.map(({ path }) => path).toSorted()).to.deep.equal([
+        '/api/batches',
+        '/api/batches/soon',
+      ]);
+    });
+  });
+
   describe('while the server is away', () => {
     const away: Handler = (request) =>
       request.method === 'POST' ? { status: 0, body: null } : lidoShelf(request);
