@@ -9,6 +9,8 @@ interface Shot {
   readonly path: string;
   readonly width?: number;
   readonly height?: number;
+  /** A page without the line on top. */
+  readonly isBare?: boolean;
   readonly before?: (page: Page) => Promise<void>;
 }
 
@@ -16,29 +18,51 @@ const SHOTS: readonly Shot[] = [
   { name: 'plan', path: '/plan' },
   { name: 'plan-upright', path: '/plan', width: 768, height: 1024 },
   { name: 'quick-phone', path: '/pour/quick', width: 390, height: 844 },
-  {
-    name: 'plan-why',
-    path: '/plan',
-    before: async (page) => {
-      await page.getByRole('button', { name: 'Why' }).nth(1).click();
-      await page.getByText('of 5000 draws').waitFor();
-      await page.waitForTimeout(400);
-    },
-  },
   { name: 'recipes', path: '/plan/recipe' },
   { name: 'small-jars', path: '/plan/samples' },
   { name: 'shelf', path: '/shelf' },
   { name: 'steep', path: '/steep' },
+  {
+    name: 'bench-step',
+    path: '/steep/morning',
+    width: 768,
+    height: 1024,
+    isBare: true,
+    before: async (page) => {
+      const large = page.locator('.foot .large');
+      for (const said of [/^Weighed \d/, 'Ground', 'Tared']) {
+        await large.filter({ hasText: said }).waitFor();
+        await page.waitForTimeout(720);
+        await page.keyboard.press('PageDown');
+      }
+      await page.getByText(/^(9|1[0-4])\d\d$/).waitFor();
+    },
+  },
+  {
+    name: 'bench-running',
+    path: '/steep/lido-batch-5',
+    isBare: true,
+    before: async (page) => {
+      await page.getByRole('button', { name: 'Read a drop' }).click();
+      await page.getByRole('textbox', { name: 'Strength of the drop' }).fill('3.7 %');
+      await page.getByRole('button', { name: 'Note it' }).click();
+      await page.getByText('Stronger than the planned').waitFor();
+    },
+  },
+  {
+    name: 'instruments',
+    path: '/shelf/instruments',
+    before: async (page) => {
+      await page
+        .getByRole('button', { name: /^Refractometer/ })
+        .getByText('°Bx')
+        .waitFor();
+    },
+  },
   { name: 'jugs', path: '/jugs' },
   { name: 'jug', path: '/jugs/lido-jug-1' },
   { name: 'pour', path: '/pour' },
-  {
-    name: 'pour-make',
-    path: '/pour?drink=salt-foam-tide',
-    before: (page) => page.getByRole('radio', { name: 'What is in it' }).click(),
-  },
   { name: 'menu', path: '/pour/menu' },
-  { name: 'build-card', path: '/pour/card?drink=salt-foam-tide' },
   { name: 'house-recipes', path: '/shelf/house-recipes?recipe=rosemary-syrup' },
   { name: 'ingredients', path: '/shelf/ingredients' },
   {
@@ -76,10 +100,32 @@ const SHOTS: readonly Shot[] = [
   },
 ];
 
+/** The batch that is being made when the picture is taken. */
+const startMorning = (page: Page, lido: Lido) =>
+  page.request.post(`${lido.url}/api/batches`, {
+    data: {
+      id: 'morning',
+      plan: {
+        coffeeId: 'slack-tide',
+        vesselId: 'other-tall-jar',
+        grind: 'coarse',
+        doseG: 850,
+        waterG: 4250,
+        waterC: 12,
+        wetting: 'stages',
+        steep: [{ place: 'fridge', tempC: 4, hours: 18 }],
+        agitationHours: [],
+        bed: 'loose',
+        filtration: { method: 'drain', rinseG: 0 },
+      },
+    },
+  });
+
 async function take(page: Page, lido: Lido, shot: Shot): Promise<void> {
   await page.setViewportSize({ width: shot.width ?? 1280, height: shot.height ?? 800 });
+  if (shot.path.endsWith('/morning')) await startMorning(page, lido);
   await page.goto(`${lido.url}${shot.path}`);
-  await page.getByRole('link', { name: /^Jugs/ }).getByText('3 jugs').waitFor();
+  if (!shot.isBare) await page.getByRole('link', { name: /^Jugs/ }).getByText('3 jugs').waitFor();
   await shot.before?.(page);
   await page.evaluate(() => document.fonts.ready);
   await page.screenshot({ path: `${FOLDER}${shot.name}.png` });
