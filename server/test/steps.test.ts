@@ -116,6 +116,45 @@ describe('steps of a batch', () => {
     expect((await start('y', 'tall-jar')).status).to.equal(201);
   });
 
+  it('a batch is split over two vessels: shares of one steep, with one clock and one history', async () => {
+    await note({ kind: 'temperature', tempC: 6 });
+    const split = (body: object) =>
+      request(server.app)
+        .post(`/api/batches/${BATCH}/split`)
+        .send({
+          id: 'half',
+          vesselId: 'wide-jar',
+          shareFrac: 0.4,
+          note: 'The jar is too full.',
+          ...body,
+        });
+    expect((await split({ vesselId: 'bag-bucket' })).status).to.equal(409);
+    expect((await split({ vesselId: 'small-jar' })).status).to.equal(422);
+    expect((await split({ shareFrac: 1 })).status).to.equal(400);
+    const whole = await get();
+    const { body: half, status } = await split({});
+    expect(status).to.equal(201);
+    expect((await split({})).body).to.deep.equal(half);
+    expect((await split({ shareFrac: 0.5 })).status).to.equal(409);
+    expect(half).to.include({
+      status: 'steeping',
+      vesselName: 'Wide jar 3 L',
+      endsAt: whole.endsAt,
+    });
+    expect(half.plan.doseG).to.be.closeTo(0.4 * whole.plan.doseG, 1e-9);
+    const { body: inFull } = await request(server.app).get('/api/batches/half');
+    expect(inFull.actuals.map(({ kind }: { kind: string }) => kind)).to.deep.equal(['temperature']);
+    // What is left of the other one is what did not go over.
+    const { body: rest } = await strain();
+    const { body: other } = await request(server.app)
+      .post('/api/batches/half/strain')
+      .set('If-Match', '"1"')
+      .send({ jugs: [{ jugId: 'of-half', massG: 900 }] });
+    const of = (batch: { predictedAtStrain: { brewG: number } }) => batch.predictedAtStrain.brewG;
+    expect(of(other) / (of(rest) + of(other))).to.be.closeTo(0.4, 0.01);
+    expect(of(rest) + of(other)).to.be.closeTo(whole.predicted.brewG, 0.02 * whole.predicted.brewG);
+  });
+
   it('a vessel is to be cleaned after its batch, and is clean once somebody noted it', async () => {
     const mine = async () => {
       const { needsCleaning, cleanedAt } = await get();

@@ -28,7 +28,7 @@ export const router = createRouter({
     },
     {
       path: '/steep/:id',
-      component: () => import('./pages/steep/BenchPage.vue'),
+      component: () => import('./pages/steep/BatchPage.vue'),
       meta: { title: 'At the bench', bare: true },
     },
     {

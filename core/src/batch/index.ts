@@ -29,6 +29,8 @@ export {
   type Plan,
   planSchema,
   type Prediction,
+  type SplitBatchRequest,
+  splitBatchRequest,
   startBatchRequest,
   type StartBatchRequest,
   strainBatchRequest,

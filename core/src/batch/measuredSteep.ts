@@ -7,6 +7,8 @@ import type { Batch, BatchActual } from './schema.ts';
  * nobody measured is left out.
  */
 export interface MeasuredSteep {
+  /** Of what went in, the share that is still in it, above 0; all of it where left out. */
+  readonly keptFrac?: number;
   /** Coffee as it was weighed, g, above 0. */
   readonly doseG?: number;
   /** Water as it was poured, in order of time; the first at 0; masses above 0. */
@@ -88,8 +90,10 @@ export function measuredSteep(input: {
   const moves = of('moved').flatMap(({ atS, place, tempC }) =>
     tempC === null || place === null ? [] : [{ atS, place, tempC }],
   );
+  const keptFrac = of('split-off').reduce((kept, row) => kept * (1 - (row.shareFrac ?? 0)), 1);
   const isMeasured = moves.length > 0 || probes.length > 0;
   return {
+    ...(keptFrac < 1 ? { keptFrac } : {}),
     ...(weighed ? { doseG: weighed } : {}),
     // The first pour is the beginning, whenever it was noted.
     ...(pours.length > 0 ? { pours: pours.with(0, { ...pours[0]!, atS: 0 }) } : {}),

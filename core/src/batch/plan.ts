@@ -12,9 +12,12 @@ import type { Plan } from './schema.ts';
  * @param measured what really happened, as far as it is known
  */
 export function planInput(plan: Plan, measured: MeasuredSteep = {}): BrewInput {
-  const { pours, temperatures, places, agitationS, strainedS, rinseG } = measured;
-  const doseG = measured.doseG ?? plan.doseG;
-  const waterG = pours ? pours.reduce((sum, { massG }) => sum + massG, 0) : plan.waterG;
+  const { temperatures, places, agitationS, strainedS, keptFrac = 1 } = measured;
+  const doseG = keptFrac * (measured.doseG ?? plan.doseG);
+  const pours = measured.pours?.map((pour) => ({ ...pour, massG: keptFrac * pour.massG }));
+  const waterG = pours ? pours.reduce((sum, { massG }) => sum + massG, 0) : keptFrac * plan.waterG;
+  // What is rinsed with after a split is rinsed through what was kept.
+  const rinseG = measured.rinseG ?? keptFrac * plan.filtration.rinseG;
   const { waterC, historyOf: _, ...planned } = brewSetting(plan);
   return {
     ...planned,
@@ -29,7 +32,7 @@ export function planInput(plan: Plan, measured: MeasuredSteep = {}): BrewInput {
     }),
     steepS: strainedS ?? planned.steepS,
     agitationS: agitationS ?? planned.agitationS,
-    filtration: { ...planned.filtration, rinseG: rinseG ?? planned.filtration.rinseG },
+    filtration: { ...planned.filtration, rinseG },
   };
 }
 

@@ -129,6 +129,7 @@ const BATCH_ACTUAL_KINDS = [
   'agitated',
   'moved',
   'decanted',
+  'split-off',
   'rinsed',
   'came-out',
   'strained',
@@ -147,6 +148,8 @@ const actualFields = {
   tempC: z.number().min(0).max(100).nullable(),
   strengthFrac: z.number().positive().max(0.5).nullable(),
   note: z.string().max(200),
+  /** Of what was in it, the share that went into another batch. */
+  shareFrac: z.number().positive().max(0.95).nullable().default(null),
   /** Where it was put, and into what. */
   vesselId: idSchema.nullable().default(null),
   place: z.enum(STEEP_PLACES).nullable().default(null),
@@ -227,6 +230,16 @@ export const noteActualRequest = z.discriminatedUnion('kind', [
   z.strictObject({ ...seen, kind: z.literal('undone'), undoes: idSchema }),
 ]);
 
+/** Splitting a running batch: a share of it steeps on in another vessel, as a batch of its own. */
+export const splitBatchRequest = z.strictObject({
+  /** Of the new batch; sent again with the same one it is split once. */
+  id: idSchema,
+  vesselId: idSchema,
+  shareFrac: z.number().min(0.05).max(0.95),
+  note: actualFields.note.min(1, 'Say why.'),
+  at: instantSchema.optional(),
+});
+
 /** Starting a steep. The id is the client's, so that a repeated request starts nothing twice. */
 export const startBatchRequest = z.strictObject({
   id: idSchema,
@@ -241,5 +254,6 @@ export type BatchActual = z.infer<typeof batchActualSchema>;
 export type BatchInFull = z.infer<typeof batchInFullSchema>;
 export type NoteActualRequest = z.infer<typeof noteActualRequest>;
 export type Prediction = z.infer<typeof predictionSchema>;
+export type SplitBatchRequest = z.infer<typeof splitBatchRequest>;
 export type StartBatchRequest = z.infer<typeof startBatchRequest>;
 export type StrainBatchRequest = z.infer<typeof strainBatchRequest>;

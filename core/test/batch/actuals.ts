@@ -14,6 +14,7 @@ export const actualOf = (
   tempC: null,
   strengthFrac: null,
   note: '',
+  shareFrac: null,
   vesselId: null,
   place: null,
   step: null,

@@ -2,6 +2,7 @@ import {
   batchInFullSchema,
   batchSchema,
   noteActualRequest,
+  splitBatchRequest,
   startBatchRequest,
   strainBatchRequest,
 } from '@ratio/core/batch';
@@ -43,6 +44,17 @@ export const batchEndpoints = (batches: BatchService): readonly Endpoint[] => [
     answer: batchInFullSchema,
     status: 201,
     handle: ({ caller, body, params }) => batches.note(caller, { id: idOf(params), request: body }),
+  }),
+  endpoint({
+    method: 'post',
+    path: '/api/batches/{id}/split',
+    summary:
+      'Split a running batch: a share of it steeps on in another vessel as a batch of its own',
+    body: splitBatchRequest,
+    answer: batchSchema,
+    status: 201,
+    handle: ({ caller, body, params }) =>
+      batches.split(caller, { id: idOf(params), request: body }),
   }),
   endpoint({
     method: 'post',

@@ -26,6 +26,7 @@ export const NOTHING_NOTED = {
   tempC: null,
   strengthFrac: null,
   note: '',
+  shareFrac: null,
   vesselId: null,
   place: null,
   step: null,
@@ -47,7 +48,7 @@ interface Noting {
  * @throws {ProblemError} not_found, not_possible_now, out_of_range; each says what would do
  */
 export async function requireNotable(of: Noting & { request: NoteActualRequest }): Promise<void> {
-  const { db, clock, caller, batch, transaction, request } = of;
+  const { db, caller, batch, transaction, request } = of;
   const { shopId } = caller;
   if (request.kind === 'undone') {
     const undone = await db.batchActuals.find(shopId, request.undoes, transaction);
@@ -56,12 +57,23 @@ export async function requireNotable(of: Noting & { request: NoteActualRequest }
   }
   if (request.kind === 'abandoned' && batch.status !== 'steeping')
     throw new ProblemError('not_possible_now', 'It does not steep any more: it is in its jugs.');
-  if (request.kind !== 'decanted') return;
+  if (request.kind === 'decanted')
+    await requireGoesInto({ ...of, vesselId: request.vesselId, shareFrac: 1 });
+}
+
+/**
+ * The vessel that a share of a running batch goes into.
+ *
+ * @throws {ProblemError} not_possible_now where the vessel is in use, out_of_range where it is too small
+ */
+export async function requireGoesInto(of: Noting & { vesselId: string; shareFrac: number }) {
+  const { db, clock, caller, batch, transaction, vesselId, shareFrac } = of;
+  const { shopId } = caller;
   if (batch.status !== 'steeping')
     throw new ProblemError('not_possible_now', 'It does not steep any more.');
-  const vessel = await db.vessels.get(shopId, request.vesselId, transaction);
+  const vessel = await db.vessels.get(shopId, vesselId, transaction);
   const fit = vesselFit({
-    slurryMl: slurryMl({ ...batch.plan, tempC: batch.plan.waterC }),
+    slurryMl: shareFrac * slurryMl({ ...batch.plan, tempC: batch.plan.waterC }),
     vesselMl: vessel.brimMl,
     shaken: false,
   });
@@ -72,7 +84,8 @@ export async function requireNotable(of: Noting & { request: NoteActualRequest }
   const steeping = await db.batches.list(shopId, { is: { status: 'steeping' } }, transaction);
   const nowMs = clock.now().getTime();
   const inIt = vesselInUse({
-    batches: steeping.filter(({ id }) => id !== batch.id),
+    // Into the one that it stands in itself it is not split.
+    batches: shareFrac < 1 ? steeping : steeping.filter(({ id }) => id !== batch.id),
     vesselId: vessel.id,
     startMs: nowMs,
     hours: Math.max(0.1, (Date.parse(batch.endsAt) - nowMs) / HOUR_MS),
@@ -82,6 +95,7 @@ export async function requireNotable(of: Noting & { request: NoteActualRequest }
     throw new ProblemError('not_possible_now', `${vessel.name} holds ${inIt.coffeeName}.`, {
       issues: [{ path: 'vesselId', message: `In use by batch ${inIt.id}.` }],
     });
+  return vessel;
 }
 
 /** Writes into the batch what follows from all that was noted of it: its clock, where it is, whether it still steeps. */

@@ -12,6 +12,7 @@ import {
   type NoteActualRequest,
   type Plan,
   type Prediction,
+  type SplitBatchRequest,
   type StartBatchRequest,
   type StrainBatchRequest,
 } from '@ratio/core/batch';
@@ -29,6 +30,7 @@ import { probesOf } from '../instruments/probeHistory.ts';
 import { derivedId } from '../derivedId.ts';
 import { endOnGrounds, fillJug, onGroundsId, useByOf, vesselsOfJugs } from '../jugs/filling.ts';
 import { ProblemError } from '../problem.ts';
+import { splitBatch } from './split.ts';
 import { followActuals, NOTHING_NOTED, requireNotable } from './notes.ts';
 
 export interface BatchService {
@@ -40,6 +42,11 @@ export interface BatchService {
     caller: Caller,
     input: { id: string; request: NoteActualRequest },
   ) => Promise<BatchInFull>;
+  /** Splits a running batch in two; sent again with the same id it is split once. */
+  readonly split: (
+    caller: Caller,
+    input: { id: string; request: SplitBatchRequest },
+  ) => Promise<Batch>;
   readonly strain: (
     caller: Caller,
     input: { id: string; seenVersion: number | null; request: StrainBatchRequest },
@@ -261,6 +268,14 @@ export function createBatchService({ db, clock, changes }: Needs): BatchService 
       if (request.kind === 'abandoned')
         changes.publish(caller, { noun: 'jugs', id: onGroundsId(id) });
       return inFull(caller, id);
+    },
+
+    split: async (caller, { id, request }) => {
+      const made = await write((transaction) =>
+        splitBatch({ db, clock, caller, transaction, id, request }),
+      );
+      for (const one of [id, made.id]) changes.publish(caller, { noun: 'batches', id: one });
+      return made;
     },
 
     strain: async (caller, { id, seenVersion, request }) => {

@@ -123,6 +123,7 @@ export function defineTables(of: {
         tempC: 'number',
         strengthFrac: 'number',
         note: 'text',
+        shareFrac: 'number',
         vesselId: 'text',
         place: 'text',
         step: 'text',

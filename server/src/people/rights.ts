@@ -34,6 +34,7 @@ export const RIGHTS: Readonly<Record<string, Right>> = {
   'get /api/batches': 'pours',
   'get /api/batches/{id}': 'pours',
   'post /api/batches/{id}/actuals': 'pours',
+  'post /api/batches/{id}/split': 'pours',
   'post /api/batches/{id}/strain': 'pours',
   'get /api/instruments': 'pours',
   'get /api/instruments/states': 'pours',

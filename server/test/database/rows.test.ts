@@ -12,6 +12,7 @@ const stir = (id: string, at = '2026-06-13T07:00:00.000Z') => ({
   tempC: null,
   strengthFrac: null,
   note: '',
+  shareFrac: null,
   vesselId: null,
   place: null,
   step: null,

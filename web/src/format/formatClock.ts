@@ -37,3 +37,15 @@ export function duration(minutes: number): string {
   if (hours === 0) return `${rest}\u00a0min`;
   return rest > 0 ? `${hours}\u00a0h ${rest}\u00a0min` : `${hours}\u00a0h`;
 }
+
+/** @returns "2:05" of a time that is left, "−0:40" of one that is over; hours from an hour on */
+export function minutesAndSeconds(ms: number): string {
+  const s = Math.round(Math.abs(ms) / 1000);
+  const sign = ms < 0 && s > 0 ? '−' : '';
+  const two = (value: number): string => String(value).padStart(2, '0');
+  const hours = Math.floor(s / 3600);
+  const minutes = Math.floor((s % 3600) / 60);
+  return hours > 0
+    ? `${sign}${hours}:${two(minutes)}:${two(s % 60)}`
+    : `${sign}${minutes}:${two(s % 60)}`;
+}

@@ -13,12 +13,14 @@ import {
   type BatchInFull,
   type NoteActualRequest,
   type Plan,
+  type SplitBatchRequest,
   type StartBatchRequest,
   type StrainBatchRequest,
 } from '@ratio/core/batch';
 import { defineStore } from 'pinia';
 import { computed, shallowRef } from 'vue';
 import { z } from 'zod';
+import { ask } from '../api/client.ts';
 import { askOrLast } from '../api/askOrLast.ts';
 import { useOutbox } from './outbox.ts';
 import { useShop } from './shop.ts';
@@ -28,6 +30,7 @@ const NOTHING_NOTED = {
   massG: null,
   tempC: null,
   strengthFrac: null,
+  shareFrac: null,
   vesselId: null,
   place: null,
   undoes: null,
@@ -93,6 +96,12 @@ export const useBatches = defineStore('batches', () => {
     return sent.answer;
   }
 
+  /** Splits a running batch; the server decides, so that nobody counts a share twice. */
+  async function split(id: string, request: SplitBatchRequest): Promise<void> {
+    await ask(batchSchema, `${pathOf(id)}/split`, { method: 'POST', body: request });
+    await load(id);
+  }
+
   async function strain(batch: Batch, request: StrainBatchRequest): Promise<void> {
     const sent = await outbox.write(batchSchema, {
       method: 'POST',
@@ -151,6 +160,7 @@ export const useBatches = defineStore('batches', () => {
     loadInFull,
     actualsOf,
     note,
+    split,
     load,
     start,
     strain,

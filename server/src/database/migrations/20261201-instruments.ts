@@ -9,6 +9,10 @@ export const instruments = {
   async up({ context }: { context: QueryInterface }): Promise<void> {
     for (const column of ACTUAL_COLUMNS)
       await context.addColumn('batch_actuals', column, { type: DataTypes.STRING, allowNull: true });
+    await context.addColumn('batch_actuals', 'share_frac', {
+      type: DataTypes.DOUBLE,
+      allowNull: true,
+    });
     await context.createTable('instruments', {
       shop_id: { type: DataTypes.STRING(64), primaryKey: true },
       id: { type: DataTypes.STRING(64), primaryKey: true },
@@ -39,7 +43,7 @@ export const instruments = {
     await context.dropTable('probe_samples');
     await context.dropTable('instruments');
     // As SQL: Sequelize would rebuild the table, and lose its keys.
-    for (const column of ACTUAL_COLUMNS)
+    for (const column of [...ACTUAL_COLUMNS, 'share_frac'])
       await context.sequelize.query(`ALTER TABLE batch_actuals DROP COLUMN ${column}`);
   },
 };

@@ -6,7 +6,6 @@ import 'element-plus/theme-chalk/el-switch.css';
 import { computed } from 'vue';
 import UpIcon from '~icons/lucide/arrow-up';
 import DownIcon from '~icons/lucide/arrow-down';
-import { newId } from '../../api/client.ts';
 import { numberKind } from '../../components/fields/amountKind.ts';
 import AmountField from '../../components/fields/AmountField.vue';
 import LinkButton from '../../components/fields/LinkButton.vue';
@@ -35,9 +34,14 @@ function move(i: number, by: 1 | -1): void {
   steps.splice(i + by, 0, moved!);
   save(steps, 'Steps in another order');
 }
+/** A name of its own among the shop’s own steps. */
+function ownKey(): string {
+  const taken = all().map(({ key }) => Number(/^own-(\d+)$/.exec(key)?.[1] ?? 0));
+  return `own-${Math.max(0, ...taken) + 1}`;
+}
 const addAfter = (i: number): void =>
   save(
-    all().toSpliced(i + 1, 0, { ...USUAL, key: newId(), title: 'New step' }),
+    all().toSpliced(i + 1, 0, { ...USUAL, key: ownKey(), title: 'New step' }),
     'A step of your own',
   );
 const drop = (i: number): void => save(all().toSpliced(i, 1), 'A step less');

@@ -1,36 +1,378 @@
 <script setup lang="ts">
-import { RouterLink, useRoute, useRouter } from 'vue-router';
-import { computed, onMounted, ref, watch } from 'vue';
+import type { Batch } from '@ratio/core/batch';
+import { useWakeLock } from '@vueuse/core';
+import { ElButton } from 'element-plus';
+import { computed, onMounted, onScopeDispose, toRef } from 'vue';
+import { RouterLink } from 'vue-router';
+import StepVessel from '../../components/drawings/StepVessel.vue';
+import LinkButton from '../../components/fields/LinkButton.vue';
+import { useRefusals } from '../../components/fields/refusals.ts';
+import { useAmountFormat } from '../../composables/useAmountFormat.ts';
+import { clockTime } from '../../format/formatClock.ts';
 import { useStores } from '../../stores/useStores.ts';
-import BatchBench from './BatchBench.vue';
+import BesideRow from './BesideRow.vue';
+import RunningPanel from './RunningPanel.vue';
+import StepFigure from './StepFigure.vue';
+import StepList from './StepList.vue';
+import StrainForm from './StrainForm.vue';
+import { useBench } from './useBench.ts';
+import { useFilling } from './useFilling.ts';
+import { useLargeButton } from './useLargeButton.ts';
+import { useNights } from './useNights.ts';
+import { useStepTexts } from './useStepTexts.ts';
+import { useStepValue } from './useStepValue.ts';
+import { useVesselDrawn } from './useVesselDrawn.ts';
 
-/** One batch at the bench, by its identity in the address. */
-const route = useRoute();
-const router = useRouter();
-const { batches } = useStores();
-const id = computed(() => String(route.params['id']));
-const batch = computed(() => batches.withId(id.value));
-const isLooking = ref(true);
+/** A batch walked through, one step at a time, read from two metres and pressed with a wet hand. */
+const props = defineProps<{ batch: Batch }>();
+const emit = defineEmits<{ leave: [] }>();
 
-async function look(): Promise<void> {
-  isLooking.value = true;
-  await batches.loadInFull(id.value).catch(() => undefined);
-  isLooking.value = false;
+const { shelf, batches } = useStores();
+const format = useAmountFormat();
+const batch = toRef(props, 'batch');
+const bench = useBench(batch);
+const { nowMs, progress, inHand, running } = bench;
+const texts = useStepTexts(batch);
+const batchId = computed(() => props.batch.id);
+const step = computed(() => inHand.value?.step ?? null);
+const measured = useStepValue({ batchId, step });
+const filling = useFilling({
+  batch,
+  actuals: bench.actuals,
+  isOn: () => step.value?.note === 'filled',
+});
+const nights = useNights(running);
+const { firstRefused } = useRefusals();
+
+// A screen that went dark is no use to wet hands; where the browser cannot, it is set at the tablet.
+const wake = useWakeLock();
+onMounted(() => void wake.request('screen').catch(() => undefined));
+onScopeDispose(() => void wake.release().catch(() => undefined));
+
+const PHASES = { prepare: 'Prepare', steep: 'Steep', finish: 'Finish' } as const;
+const phase = computed(() => step.value?.phase ?? 'finish');
+const listed = computed(() =>
+  progress.value.states.filter((state) => state.step.phase === phase.value),
+);
+const isResting = computed(
+  () =>
+    phase.value === 'steep' || (step.value?.key === 'strain' && props.batch.status === 'steeping'),
+);
+const others = computed(() => batches.steeping.find(({ id }) => id !== props.batch.id) ?? null);
+
+const { vessel, fullMl, drawn } = useVesselDrawn({
+  batch,
+  progress,
+  step,
+  /** What the scale sees coming, g. */
+  comingG: () => (measured.isLive.value ? (measured.value.value ?? 0) : 0),
+  strengthFrac: () => running.value.strengthNowFrac,
+});
+const hands = computed(() =>
+  progress.value.states.flatMap(({ dueMs, state, step: { title } }) =>
+    dueMs !== null && (state === 'now' || state === 'next') ? [{ atMs: dueMs, text: title }] : [],
+  ),
+);
+const free = computed(() => {
+  const hours = Math.max(0.1, (Date.parse(props.batch.endsAt) - nowMs.value) / 3_600_000);
+  return shelf.steepers.filter(
+    ({ id }) =>
+      id !== vessel.value.id &&
+      batches.inVessel(id, { steep: [{ place: 'fridge', tempC: 4, hours }] }, nowMs.value) === null,
+  );
+});
+const place = computed(() => {
+  const last = bench.actuals.value.findLast(({ kind }) => kind === 'moved')?.place;
+  return last ?? props.batch.plan.steep[0]!.place;
+});
+
+const { button, press, backTo, back } = useLargeButton({
+  batch,
+  bench,
+  measured,
+  filling,
+  refused: firstRefused,
+  leave: () => emit('leave'),
+});
+/** Pedals press Page Down and Page Up, whatever has the focus. */
+function key(event: KeyboardEvent): void {
+  if (event.key !== 'PageDown' && event.key !== 'PageUp') return;
+  event.preventDefault();
+  if (event.repeat) return;
+  void (event.key === 'PageDown' ? press() : back());
 }
-onMounted(look);
-watch(id, look);
+window.addEventListener('keydown', key);
+onScopeDispose(() => window.removeEventListener('keydown', key));
 </script>
 
 <template>
-  <!-- Not before it is known what was noted: a wrong step must never stand there. -->
-  <BatchBench
-    v-if="batch && (batches.inFull.has(id) || !isLooking)"
-    :key="batch.id"
-    :batch
-    @leave="router.push('/steep')"
-  />
-  <div v-else class="page">
-    <h1>{{ isLooking ? 'Fetching the batch …' : 'There is no such batch' }}</h1>
-    <p v-if="!isLooking"><RouterLink to="/steep">What steeps now</RouterLink></p>
+  <div class="bench">
+    <header class="head">
+      <RouterLink to="/steep" class="out">All steeps</RouterLink>
+      <h1>{{ batch.coffeeName }}, {{ batch.movedTo?.vesselName ?? batch.vesselName }}</h1>
+      <p class="where">
+        <span v-if="inHand"
+          >step <strong>{{ progress.states.indexOf(inHand) + 1 }}</strong> of
+          {{ progress.states.length }}</span
+        >
+        <strong class="figures clock">{{ texts.at(nowMs) }}</strong>
+        <RouterLink v-if="others" :to="`/steep/${others.id}`"
+          >next: {{ others.vesselName }}
+          {{ clockTime({ at: new Date(others.endsAt), zone: shelf.zone }) }}</RouterLink
+        >
+      </p>
+    </header>
+    <div class="work" :class="{ 'at-rest': isResting }">
+      <section v-if="inHand" class="step" aria-live="polite" aria-label="This step">
+        <p class="phase soft">{{ PHASES[phase] }}</p>
+        <h2 class="title">{{ inHand.step.title }}</h2>
+        <StepFigure
+          :state="inHand"
+          :now-ms
+          :zone="shelf.zone"
+          :detail="texts.detailOf.value(inHand)"
+          :measured
+          :format
+        />
+        <StrainForm
+          v-if="inHand.step.note === 'filled' && batch.status === 'steeping'"
+          class="fill"
+          v-bind="filling.form.value"
+          :format
+          button-elsewhere
+          @change="filling.change"
+          @fill="filling.setFill"
+          @add="filling.addFill"
+          @drop="filling.dropFill"
+        />
+        <p class="watch">{{ inHand.step.watch }}</p>
+        <p v-if="inHand.state !== 'noted' && inHand.step.note !== 'filled'">
+          <LinkButton @click="bench.done({ kind: 'skipped' })">Leave this step out</LinkButton>
+        </p>
+      </section>
+      <section v-else class="step" aria-live="polite" aria-label="This step">
+        <p class="phase soft">Finish</p>
+        <h2 class="title">
+          {{ batch.status === 'abandoned' ? 'It was given up' : 'All of it is done' }}
+        </h2>
+        <p v-if="batch.status !== 'abandoned'" class="watch">
+          What came out is in its jugs; all that was noted is kept with the batch.
+        </p>
+      </section>
+      <StepList
+        class="list"
+        :states="listed"
+        :picked-key="step?.key ?? null"
+        :says-of="texts.saysOf"
+        @pick="bench.pick"
+      />
+      <StepVessel class="vessel" :vessel v-bind="drawn" :per-unit-ml="format.vesselUnitMl" />
+      <div v-if="isResting" class="goes">
+        <RunningPanel
+          :running
+          :planned-frac="batch.predicted.strengthFrac"
+          :now-ms
+          :zone="shelf.zone"
+          :format
+          :hands
+          :nights
+          :is-over="batch.status !== 'steeping'"
+        />
+        <BesideRow
+          :format
+          :vessels="free"
+          :whole-ml="fullMl"
+          :place
+          :fridge-c="shelf.shop?.fridgeC ?? 4"
+          :room-c="shelf.shop?.roomC ?? 22"
+          @note="(noted, what) => bench.beside(noted, what)"
+          @split="bench.split"
+        />
+      </div>
+    </div>
+    <footer class="foot no-print">
+      <ElButton type="primary" class="large" :disabled="button.isOff" @click="press">{{
+        button.text
+      }}</ElButton>
+      <ElButton class="back" :disabled="!backTo" @click="back">back</ElButton>
+    </footer>
   </div>
 </template>
+
+<style scoped>
+.bench {
+  display: grid;
+  grid-template-rows: auto minmax(0, 1fr) auto;
+  height: 100dvh;
+  background: var(--panel);
+}
+
+.head,
+.foot {
+  background: var(--paper);
+}
+
+.head {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: baseline;
+  gap: 4px 20px;
+  padding: 14px 24px;
+  border-bottom: 1px solid var(--hairline);
+}
+
+.head h1 {
+  flex: 1;
+  font-size: var(--t18);
+}
+
+.where {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 20px;
+  align-items: baseline;
+}
+
+.clock {
+  font-size: var(--t18);
+}
+
+.work {
+  display: grid;
+  grid-template-areas: 'step list vessel';
+  grid-template-columns: minmax(0, 1.1fr) minmax(240px, 0.8fr) minmax(260px, 0.9fr);
+  grid-template-rows: minmax(0, 1fr);
+  gap: 20px 32px;
+  padding: 20px 24px;
+  overflow: auto;
+}
+
+.work.at-rest {
+  grid-template-areas: 'step goes vessel' 'list goes vessel';
+  grid-template-columns: minmax(250px, 0.8fr) minmax(0, 1.6fr) minmax(220px, 0.7fr);
+  grid-template-rows: auto minmax(0, 1fr);
+}
+
+.step {
+  grid-area: step;
+}
+
+.list {
+  grid-area: list;
+}
+
+.vessel {
+  grid-area: vessel;
+}
+
+.goes {
+  display: grid;
+  grid-area: goes;
+  align-content: start;
+  gap: 14px;
+  min-width: 0;
+}
+
+.phase {
+  font-size: var(--t18);
+}
+
+.title {
+  padding-top: 4px;
+  color: var(--ink);
+  font-size: clamp(1.75rem, 5vw, 3rem);
+  font-weight: 700;
+  line-height: 1.12;
+}
+
+.at-rest .title {
+  font-size: clamp(1.5rem, 2.6vw, 2.25rem);
+}
+
+.watch {
+  max-width: 34rem;
+  padding-top: 16px;
+  color: var(--ink-soft);
+  font-size: var(--t18);
+}
+
+.fill {
+  margin-top: 12px;
+  grid-template-columns: minmax(0, 1fr);
+}
+
+.foot {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 150px;
+  gap: 16px;
+  padding: 16px 24px;
+  border-top: 1px solid var(--hairline);
+}
+
+.foot .el-button {
+  height: 84px;
+  margin: 0;
+  font-size: var(--t18);
+  white-space: normal;
+}
+
+.foot .large {
+  font-size: clamp(1.25rem, 3vw, 2rem);
+  font-weight: 700;
+}
+
+@media (max-width: 1000px) {
+  .work {
+    grid-template-areas: 'step vessel' 'list vessel';
+    grid-template-columns: minmax(0, 1.25fr) minmax(220px, 1fr);
+    grid-template-rows: auto minmax(0, 1fr);
+  }
+
+  .work.at-rest {
+    grid-template-areas: 'step vessel' 'list vessel' 'goes goes';
+    grid-template-columns: minmax(0, 1.25fr) minmax(200px, 1fr);
+    grid-template-rows: auto auto auto;
+  }
+}
+
+@media (max-width: 560px) {
+  .work,
+  .work.at-rest {
+    grid-template-areas: 'step' 'goes' 'list' 'vessel';
+    grid-template-columns: minmax(0, 1fr);
+    grid-template-rows: none;
+    padding: 14px 16px;
+  }
+
+  .head,
+  .foot {
+    padding-inline: 16px;
+  }
+
+  .vessel {
+    height: 260px;
+  }
+
+  .foot {
+    grid-template-columns: minmax(0, 1fr) 84px;
+    gap: 10px;
+    padding-block: 10px;
+  }
+
+  .foot .el-button {
+    height: 72px;
+    padding-inline: 10px;
+  }
+
+  .watch {
+    font-size: var(--t15);
+  }
+}
+
+@media print {
+  .bench {
+    display: block;
+    height: auto;
+  }
+}
+</style>

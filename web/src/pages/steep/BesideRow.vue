@@ -12,19 +12,24 @@ import type { Noted } from './useBench.ts';
 /** What happens to a steep beside its steps: noted as it happens, or as it was seen. */
 const props = defineProps<{
   format: AmountFormat;
-  /** Free vessels that it would go into. */
+  /** Free vessels, and what all of it takes, mL. */
   vessels: readonly Vessel[];
+  wholeMl: number;
   place: 'fridge' | 'counter';
   fridgeC: number;
   roomC: number;
 }>();
-const emit = defineEmits<{ note: [noted: Noted, what: string] }>();
+const emit = defineEmits<{
+  note: [noted: Noted, what: string];
+  split: [of: { vesselId: string; shareFrac: number; note: string }];
+}>();
 
-type Open = 'read' | 'temperature' | 'decanted' | 'abandoned' | 'remarked';
+type Open = 'read' | 'temperature' | 'decanted' | 'split' | 'abandoned' | 'remarked';
 const TITLES: Readonly<Record<Open, string>> = {
   read: 'A drop was read',
   temperature: 'How warm it is inside',
   decanted: 'Into another vessel',
+  split: 'Split it over two vessels',
   abandoned: 'Give this batch up',
   remarked: 'A remark',
 };
@@ -38,10 +43,15 @@ const tempC = ref<number | null>(null);
 const text = ref('');
 const vesselId = ref('');
 function show(what: Open): void {
-  [frac.value, tempC.value, text.value] = [null, null, ''];
-  vesselId.value = props.vessels[0]?.id ?? '';
+  [frac.value, tempC.value, text.value] = [what === 'split' ? 0.5 : null, null, ''];
+  vesselId.value = (what === 'split' ? props.vessels : whole.value)[0]?.id ?? '';
   open.value = what;
 }
+/** Those that take all of it. */
+const whole = computed(() => props.vessels.filter(({ brimMl }) => brimMl >= props.wholeMl));
+const isSplit = computed(
+  () => vesselId.value !== '' && frac.value !== null && text.value.trim() !== '',
+);
 const otherPlace = computed(() => (props.place === 'fridge' ? 'counter' : 'fridge'));
 const noted = computed<Noted | null>(() => {
   const note = text.value.trim();
@@ -63,6 +73,15 @@ const noted = computed<Noted | null>(() => {
   }
 });
 function keep(): void {
+  if (open.value === 'split' && isSplit.value) {
+    emit('split', {
+      vesselId: vesselId.value,
+      shareFrac: frac.value!,
+      note: text.value.trim(),
+    });
+    open.value = null;
+    return;
+  }
   if (noted.value === null || open.value === null) return;
   emit('note', noted.value, TITLES[open.value]);
   open.value = null;
@@ -89,7 +108,8 @@ const move = (): void =>
       <ElButton @click="move">
         {{ otherPlace === 'fridge' ? 'Put into the fridge' : 'Put on the counter' }}
       </ElButton>
-      <ElButton :disabled="vessels.length === 0" @click="show('decanted')">Other vessel</ElButton>
+      <ElButton :disabled="whole.length === 0" @click="show('decanted')">Other vessel</ElButton>
+      <ElButton :disabled="vessels.length === 0" @click="show('split')">Split</ElButton>
       <ElButton @click="show('remarked')">Remark</ElButton>
       <ElButton @click="show('abandoned')">Give it up</ElButton>
     </p>
@@ -110,6 +130,14 @@ const move = (): void =>
           @change="(value) => (frac = value)"
         />
         <AmountField
+          v-if="open === 'split'"
+          label="Share that goes over"
+          size="middle"
+          :value="frac"
+          :kind="percentKind({ step: 0.05, min: 0.05, max: 0.95, decimals: 0 })"
+          @change="(value) => (frac = value)"
+        />
+        <AmountField
           v-if="open === 'temperature'"
           label="Temperature of the slurry"
           :placeholder="format.temp(4)"
@@ -119,13 +147,15 @@ const move = (): void =>
           @change="(value) => (tempC = value)"
         />
         <ChoiceField
-          v-if="open === 'decanted'"
+          v-if="open === 'decanted' || open === 'split'"
           v-model="vesselId"
           label="Vessel"
-          :options="vessels.map(({ id, name }) => ({ value: id, label: name }))"
+          :options="
+            (open === 'split' ? vessels : whole).map(({ id, name }) => ({ value: id, label: name }))
+          "
         />
         <TextField
-          v-if="open === 'decanted' || open === 'abandoned' || open === 'remarked'"
+          v-if="open !== 'read' && open !== 'temperature'"
           :label="open === 'remarked' ? 'Remark' : 'Why'"
           :placeholder="open === 'remarked' ? 'what you saw' : 'why: it is kept with the batch'"
           live
@@ -136,8 +166,12 @@ const move = (): void =>
           It steeps no more and its vessel is free. What was noted stays, and this can be taken
           back.
         </p>
-        <ElButton type="primary" native-type="submit" :disabled="noted === null">
-          {{ open === 'abandoned' ? 'Give it up' : 'Note it' }}
+        <ElButton
+          type="primary"
+          native-type="submit"
+          :disabled="open === 'split' ? !isSplit : noted === null"
+        >
+          {{ open === 'abandoned' ? 'Give it up' : open === 'split' ? 'Split it' : 'Note it' }}
         </ElButton>
       </form>
     </ElDialog>

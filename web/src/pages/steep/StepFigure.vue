@@ -6,9 +6,8 @@ import { massKind, percentKind } from '../../components/fields/amountKind.ts';
 import AmountField from '../../components/fields/AmountField.vue';
 import LinkButton from '../../components/fields/LinkButton.vue';
 import type { AmountFormat } from '../../format/amountFormat.ts';
-import { clockTime, fromNow } from '../../format/formatClock.ts';
+import { clockTime, fromNow, minutesAndSeconds } from '../../format/formatClock.ts';
 import type { useStepValue } from './useStepValue.ts';
-import { minutesAndSeconds } from './useStepTexts.ts';
 
 /** The one figure of a step: what the instrument says of so much, the time that is left, or when it is. */
 const props = defineProps<{

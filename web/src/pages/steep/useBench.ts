@@ -92,6 +92,18 @@ export function useBench(batch: Readonly<Ref<Batch>>) {
     },
     /** Notes something beside the steps. */
     beside: (noted: Noted, what: string): Promise<boolean> => write(noteOf(noted, null), what),
+    /** A share of it steeps on in another vessel. */
+    async split(of: { vesselId: string; shareFrac: number; note: string }): Promise<void> {
+      try {
+        await batches.split(batch.value.id, { ...of, id: newId(), at: nowIso() });
+        notice.say({
+          tone: 'done',
+          text: 'It steeps in two vessels now, each with its own steps.',
+        });
+      } catch (error) {
+        notice.say({ tone: 'wrong', text: sentenceOf(error) });
+      }
+    },
     /** Takes a noted step back; it is in hand again. */
     async takeBack(state: StepState): Promise<void> {
       if (!state.noted) return;

@@ -2,20 +2,8 @@ import type { Batch } from '@ratio/core/batch';
 import type { StepState } from '@ratio/core/steps';
 import { computed, type Ref } from 'vue';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
-import { clockTime } from '../../format/formatClock.ts';
+import { clockTime, minutesAndSeconds } from '../../format/formatClock.ts';
 import { useShop } from '../../stores/shop.ts';
-
-/** @returns "2:05" of a time that is left, "−0:40" of one that is over; hours from an hour on */
-export function minutesAndSeconds(ms: number): string {
-  const s = Math.round(Math.abs(ms) / 1000);
-  const sign = ms < 0 && s > 0 ? '−' : '';
-  const two = (value: number): string => String(value).padStart(2, '0');
-  const hours = Math.floor(s / 3600);
-  const minutes = Math.floor((s % 3600) / 60);
-  return hours > 0
-    ? `${sign}${hours}:${two(minutes)}:${two(s % 60)}`
-    : `${sign}${minutes}:${two(s % 60)}`;
-}
 
 /** What each step says of itself in a list, and what belongs to its title. */
 export function useStepTexts(batch: Readonly<Ref<Batch>>) {

@@ -7,13 +7,13 @@ import { useInstruments } from '../../../src/stores/instruments.ts';
 import { useBench } from '../../../src/pages/steep/useBench.ts';
 import { useFilling } from '../../../src/pages/steep/useFilling.ts';
 import { useLargeButton } from '../../../src/pages/steep/useLargeButton.ts';
-import { minutesAndSeconds, useStepTexts } from '../../../src/pages/steep/useStepTexts.ts';
+import { useStepTexts } from '../../../src/pages/steep/useStepTexts.ts';
+import { minutesAndSeconds } from '../../../src/format/formatClock.ts';
 import { useStepValue } from '../../../src/pages/steep/useStepValue.ts';
 import { computed, ref } from 'vue';
 import { LIDO_MORNING, lidoInstruments } from '../../../../demo/lido.ts';
 import { installBrowser, type Asked } from '../../browser.ts';
 import { batchOf } from '../../documents.ts';
-import { lidoShelf } from '../../lidoShelf.ts';
 import { withApp } from '../../withApp.ts';
 
 const startedAt = new Date(Date.parse(LIDO_MORNING) - 60_000).toISOString();
