@@ -4,6 +4,7 @@ import { useBatches } from '../stores/batches.ts';
 import { useDraft } from '../stores/draft.ts';
 import { useDrinks } from '../stores/drinks.ts';
 import { useJugs } from '../stores/jugs.ts';
+import { useOutbox } from '../stores/outbox.ts';
 import { usePantry } from '../stores/pantry.ts';
 import { useSession } from '../stores/session.ts';
 import { useShop } from '../stores/shop.ts';
@@ -13,6 +14,7 @@ export function useStart() {
   const first = [useShop(), usePantry(), useDrinks(), useBatches(), useJugs()];
   const drafts = useDraft();
   const session = useSession();
+  const outbox = useOutbox();
   const state = ref<'loading' | 'ready' | 'failed' | 'signIn'>('loading');
   const failure = ref('');
 
@@ -24,14 +26,19 @@ export function useStart() {
         state.value = 'signIn';
         return;
       }
+      const isSending = outbox.waiting.length > 0;
       await Promise.all(first.map((store) => store.load()));
       await drafts.load();
       state.value = 'ready';
+      // What was kept from before may have got through behind what was read.
+      if (isSending) void outbox.send().then(refresh);
     } catch (error) {
       failure.value = sentenceOf(error);
       state.value = 'failed';
     }
   }
+  /** Reads the shop again behind the page that stands. */
+  const refresh = () => Promise.allSettled(first.map((store) => store.load()));
   void load();
   onSignInAsked(async () => {
     if (state.value !== 'ready') return;
@@ -42,7 +49,6 @@ export function useStart() {
     state,
     failure,
     load,
-    /** Reads the shop again behind the page that stands. */
-    refresh: () => Promise.allSettled(first.map((store) => store.load())),
+    refresh,
   };
 }

@@ -1,5 +1,7 @@
 import { expect } from 'chai';
 import { useStart } from '../../src/composables/useStart.ts';
+import { z } from 'zod';
+import { useOutbox } from '../../src/stores/outbox.ts';
 import { useShop } from '../../src/stores/shop.ts';
 import { installBrowser } from '../browser.ts';
 import { withApp } from '../withApp.ts';
@@ -45,6 +47,28 @@ describe('useStart', () => {
       '/api/jugs',
       '/api/drafts',
     );
+  });
+
+  it('reads again what was kept from before and got through meanwhile', async () => {
+    let reads = 0;
+    const { start } = await withApp({
+      browser,
+      path: '/plan',
+      answers: ({ path, method }) => {
+        if (path === '/api/batches' && method === 'GET') reads += 1;
+        return null;
+      },
+      use: () => {
+        const path = '/api/batches/x/actuals';
+        void useOutbox().write(z.unknown(), { method: 'POST', path, what: 'Given up' });
+        return { start: useStart() };
+      },
+    });
+    await settled();
+    await settled();
+    expect(start.state.value).to.equal('ready');
+    expect(browser.asked.filter(({ method }) => method === 'POST')).to.have.length(1);
+    expect(reads).to.equal(2);
   });
 
   it('asks for a sign-in once the server wants one in the middle of the day', async () => {
