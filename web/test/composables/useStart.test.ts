@@ -49,14 +49,15 @@ describe('useStart', () => {
     );
   });
 
-  it('reads again what was kept from before and got through meanwhile', async () => {
+  it('reads again where something that was kept from before is under way', async () => {
     let reads = 0;
     const { start } = await withApp({
       browser,
       path: '/plan',
       answers: ({ path, method }) => {
         if (path === '/api/batches' && method === 'GET') reads += 1;
-        return null;
+        // Still under way while the shop is read.
+        return method === 'POST' ? { status: 0, body: null } : null;
       },
       use: () => {
         const path = '/api/batches/x/actuals';
@@ -67,7 +68,6 @@ describe('useStart', () => {
     await settled();
     await settled();
     expect(start.state.value).to.equal('ready');
-    expect(browser.asked.filter(({ method }) => method === 'POST')).to.have.length(1);
     expect(reads).to.equal(2);
   });
 
