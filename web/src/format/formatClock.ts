@@ -42,10 +42,17 @@ export function duration(minutes: number): string {
 export function minutesAndSeconds(ms: number): string {
   const s = Math.round(Math.abs(ms) / 1000);
   const sign = ms < 0 && s > 0 ? '−' : '';
-  const two = (value: number): string => String(value).padStart(2, '0');
   const hours = Math.floor(s / 3600);
   const minutes = Math.floor((s % 3600) / 60);
   return hours > 0
     ? `${sign}${hours}:${two(minutes)}:${two(s % 60)}`
     : `${sign}${minutes}:${two(s % 60)}`;
+}
+
+const two = (value: number): string => String(value).padStart(2, '0');
+
+/** @returns "07:30" of hours since midnight */
+export function timeOfDay(hours: number): string {
+  const minutes = Math.round(hours * 60);
+  return `${two(Math.floor(minutes / 60))}:${two(minutes % 60)}`;
 }

@@ -5,6 +5,7 @@ import {
   type InstrumentKind,
   type InstrumentState,
 } from '@ratio/core/instruments';
+import { useIntervalFn } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { z } from 'zod';
@@ -13,6 +14,9 @@ import { useDocuments } from '../composables/useDocuments.ts';
 import { useInstrumentFeed } from './instrumentFeed.ts';
 
 const PATH = '/api/instruments';
+/** After so long without a word nobody knows what it would say. */
+const STALE_MS = 5000;
+const UNHEARD = { state: 'silent', detail: 'Nothing is heard of it here.' } as const;
 const statesSchema = z.array(instrumentStateSchema);
 
 /** Instruments of the shop, and what each says now. */
@@ -21,13 +25,33 @@ export const useInstruments = defineStore('instruments', () => {
   const documents = useDocuments(PATH, instrumentSchema);
   /** Whether it is known by now which there are. */
   const isKnown = ref(false);
-  const states = shallowRef<ReadonlyMap<string, InstrumentState>>(new Map());
+  const heard = shallowRef<ReadonlyMap<string, { state: InstrumentState; atMs: number }>>(
+    new Map(),
+  );
+  const seconds = ref(0);
+  useIntervalFn(() => {
+    if (feed.watching > 0) seconds.value += 1;
+  }, 1000);
+  /** As each stands by what was heard here: what was heard a while ago says nothing of now. */
+  const states = computed<ReadonlyMap<string, InstrumentState>>(() => {
+    void seconds.value;
+    return new Map(
+      [...heard.value].map(([id, { state, atMs }]) => {
+        const isOld = performance.now() - atMs > STALE_MS;
+        return [id, state.state === 'speaks' && isOld ? { ...state, ...UNHEARD } : state];
+      }),
+    );
+  });
+  const hear = (state: InstrumentState): [string, { state: InstrumentState; atMs: number }] => [
+    state.instrumentId,
+    { state, atMs: performance.now() },
+  ];
 
   async function load(): Promise<void> {
     try {
       await documents.load();
       const now = await ask(statesSchema, `${PATH}/states`).catch(() => []);
-      states.value = new Map(now.map((state) => [state.instrumentId, state]));
+      heard.value = new Map(now.map(hear));
     } finally {
       isKnown.value = true;
     }
@@ -35,8 +59,7 @@ export const useInstruments = defineStore('instruments', () => {
   feed.changed.on(() => void load().catch(() => undefined));
   feed.said.on((text) => {
     const state = instrumentStateSchema.safeParse(JSON.parse(text));
-    if (state.success)
-      states.value = new Map(states.value).set(state.data.instrumentId, state.data);
+    if (state.success) heard.value = new Map(heard.value).set(...hear(state.data));
   });
 
   return {

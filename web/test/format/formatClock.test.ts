@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { clockTime, dayName, duration, fromNow } from '../../src/format/formatClock.ts';
+import { clockTime, dayName, duration, fromNow, timeOfDay } from '../../src/format/formatClock.ts';
 
 const at = (iso: string) => new Date(iso);
 const plain = (text: string) => text.replaceAll('\u00a0', ' ');
@@ -39,5 +39,9 @@ describe('clock texts', () => {
     expect(plain(fromNow({ at: at('2026-06-13T07:10:00Z'), now }))).to.equal('in 30 min');
     expect(plain(fromNow({ at: at('2026-06-13T04:40:00Z'), now }))).to.equal('2 h ago');
     expect(fromNow({ at: now, now })).to.equal('now');
+  });
+
+  it('a time of day never reads 7:60', () => {
+    expect([7.999, 8.5, 0, 24].map(timeOfDay)).to.deep.equal(['08:00', '08:30', '00:00', '24:00']);
   });
 });

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { readTime } from '@ratio/core/calendar';
 import { computed } from 'vue';
+import { timeOfDay } from '../../format/formatClock.ts';
 import TypedField from './TypedField.vue';
 
 /** A time of day as one would say it: "7", "7:30", "6 pm"; kept when it is left. */
@@ -12,11 +13,7 @@ const props = defineProps<{
 const emit = defineEmits<{ change: [hours: number] }>();
 
 const HOUR_MS = 3_600_000;
-const two = (n: number): string => String(n).padStart(2, '0');
-const written = computed(() => {
-  const minutes = Math.round(props.hours * 60);
-  return `${two(Math.floor(minutes / 60))}:${two(minutes % 60)}`;
-});
+const written = computed(() => timeOfDay(props.hours));
 
 /** Hours since midnight; null for what is no time of day. */
 function hoursOf(text: string): number | null {

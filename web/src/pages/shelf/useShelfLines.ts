@@ -2,15 +2,11 @@ import { GRIND_NAMES, type Coffee } from '@ratio/core/coffee';
 import type { Vessel } from '@ratio/core/brew';
 import type { Shop } from '@ratio/core/shop';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
-import { dateName } from '../../format/formatClock.ts';
+import { dateName, timeOfDay } from '../../format/formatClock.ts';
 
 /** What each thing of the shelf says of itself in one line. */
 export function useShelfLines() {
   const format = useAmountFormat();
-  const clock = (hours: number): string => {
-    const minutes = Math.round((hours % 1) * 60);
-    return `${Math.floor(hours)}:${String(minutes).padStart(2, '0')}`;
-  };
 
   return {
     coffee: ({ roast, roastedOn, pricePerKg, robustaFrac, decafFrac }: Coffee): string =>
@@ -37,7 +33,7 @@ export function useShelfLines() {
         .map((grind) => `${grind} ${mill.settings[grind]}`)
         .join(' · ') || 'no dial noted',
     rooms: ({ roomC, fridgeC, openHours, closeHours }: Shop): string =>
-      `room ${format.value.temp(roomC)} · fridge ${format.value.temp(fridgeC)} · open ${clock(openHours)} to ${clock(closeHours)}`,
+      `room ${format.value.temp(roomC)} · fridge ${format.value.temp(fridgeC)} · open ${timeOfDay(openHours)} to ${timeOfDay(closeHours)}`,
     defaults: ({ defaults: { grind, ratio, hours, place } }: Shop): string =>
       `${grind} · 1:${ratio} · ${hours} h ${place === 'fridge' ? 'in the fridge' : 'on the counter'}`,
     steps: ({ steps }: Shop): string =>

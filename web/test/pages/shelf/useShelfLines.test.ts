@@ -51,7 +51,7 @@ describe('useShelfLines', () => {
     expect(lines.mill({ ...shop, mill: { ...shop.mill, settings } })).to.contain('coarse 26');
     expect(lines.mill({ ...shop, mill: { ...shop.mill, settings } })).not.to.match(/\bmedium /);
     expect(lines.rooms({ ...shop, openHours: 7.5, closeHours: 18 })).to.match(
-      /open 7:30 to 18:00$/,
+      /open 07:30 to 18:00$/,
     );
     const defaults = { ...shop.defaults, grind: 'coarse', ratio: 8, hours: 14, place: 'counter' };
     expect(lines.defaults({ ...shop, defaults } as typeof shop)).to.equal(

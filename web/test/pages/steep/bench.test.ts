@@ -182,6 +182,22 @@ describe('a batch at the bench', () => {
     expect(at.measured.value.value).to.equal(2200);
   });
 
+  it('what a scale said a while ago is not what it says now', async () => {
+    const at = await open({ instruments: true });
+    await at.ready();
+    await at.says('bench-scale', { massG: 640 });
+    const real = performance.now;
+    try {
+      performance.now = () => real.call(performance) + 6000;
+      // The page looks again each second, and whenever anything is said.
+      await at.says('fridge-probe', { tempC: 4 });
+      expect(at.measured.isLive.value).to.equal(false);
+      expect(at.measured.state.value).to.include({ state: 'silent' });
+    } finally {
+      performance.now = real;
+    }
+  });
+
   it('a refractometer reads coffee strength, warns of a cold drop, and means several', async () => {
     const at = await open({ instruments: true });
     await at.ready();
