@@ -16,6 +16,10 @@ const PLAN = {
   filtration: { method: 'drain', rinseG: 0 },
 };
 
+/** The smallest PNG that a browser draws. */
+const ONE_PIXEL =
+  'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==';
+
 const title = (page: Page) => page.getByRole('region', { name: 'This step' }).locator('h2');
 const large = (page: Page) => page.locator('.foot .large');
 /** Presses the large button as a pedal does, once it can be. */
@@ -155,6 +159,12 @@ test('what happens beside the steps is noted, corrects what is to come, and a ba
   await expect(goes).toContainText('Stronger than the planned');
   await expect(goes).toContainText(/Thin what comes out with/);
   await expect(goes).toContainText(/Read 3\.90\s%/);
+  await page.locator('input[type=file]').setInputFiles({
+    name: 'grounds.png',
+    mimeType: 'image/png',
+    buffer: Buffer.from(ONE_PIXEL, 'base64'),
+  });
+  await expect(page.getByRole('img', { name: /^Photograph of/ })).toBeVisible();
   await page.getByRole('button', { name: 'Give it up' }).click();
   const dialog = page.getByRole('dialog');
   await expect(dialog.getByRole('button', { name: 'Give it up' })).toBeDisabled();

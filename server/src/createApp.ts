@@ -38,6 +38,7 @@ import { createPeopleService } from './people/service.ts';
 import { callerFor, originOf } from './people/standing.ts';
 import { pantryEndpoints } from './pantry/endpoints.ts';
 import { createPantryService } from './pantry/service.ts';
+import { mountPhotos } from './photos/routes.ts';
 import { ProblemError, problemDocument, PROBLEMS, toProblem } from './problem.ts';
 import { sampleEndpoints } from './samples/endpoints.ts';
 import { predictEndpoints } from './predict/endpoints.ts';
@@ -153,12 +154,23 @@ export function createApp(needs: Needs): Express {
       request.query['with'] === 'instruments',
     ),
   );
+  mountPhotos(app, {
+    db,
+    clock,
+    changes,
+    callerOf: (request) => signedIn(request, 'pours'),
+  });
   mountBackupDownload(app, { db, callerOf: (request) => signedIn(request, 'leads') });
   if (authority !== null)
     app.get('/trust/ratio.crt', (_, response) => {
       response.attachment('ratio.crt').type('application/x-x509-ca-cert').send(authority);
     });
-  mountArchive(app, { db, changes, callerOf: (request) => signedIn(request, 'leads') });
+  mountArchive(app, {
+    db,
+    changes,
+    taken: () => instruments.refresh(),
+    callerOf: (request) => signedIn(request, 'leads'),
+  });
   app.use(['/api/session', '/api/session/pair'], slowed());
   mountEndpoints(app, endpoints, { service: people, shopId });
   app.use('/api', (request) => {

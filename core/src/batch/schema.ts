@@ -174,6 +174,8 @@ export const batchActualSchema = z.object({
 /** A batch with what really happened to it, in the order of writing. */
 export const batchInFullSchema = batchSchema.extend({
   actuals: z.array(batchActualSchema),
+  /** Its photographs, in the order in which they were taken. */
+  photos: z.array(z.object({ id: idSchema, at: instantSchema, author: authorSchema })).default([]),
   /** How warm its places were while it steeped, where probes measured it. */
   probes: z
     .array(

@@ -60,6 +60,14 @@ export const LINE_SCHEMAS: Readonly<Record<ShopTable, z.ZodType>> = {
   }),
   batches: of(batchSchema),
   batch_actuals: batchActualSchema,
+  batch_photos: z.object({
+    id: idSchema,
+    at: instantSchema,
+    author: authorSchema,
+    batchId: idSchema,
+    type: z.enum(['image/jpeg', 'image/png', 'image/webp']),
+    data: z.base64(),
+  }),
   jugs: of(jugSchema).extend({ filled: filledSchema, request: z.unknown().optional() }),
   jug_entries: jugEntrySchema.omit({ undone: true, corrected: true }).extend({
     undoes: idSchema.nullable(),

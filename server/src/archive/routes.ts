@@ -22,10 +22,12 @@ export function mountArchive(
   of: {
     db: Database;
     changes: Changes;
+    /** Takes up what is another one now and runs by itself. */
+    taken: () => Promise<void>;
     callerOf: (request: Request) => Promise<RoledCaller>;
   },
 ): void {
-  const { db, changes, callerOf } = of;
+  const { db, changes, callerOf, taken } = of;
 
   app.get('/api/archive', async (request, response) => {
     const { shopId } = await callerOf(request);
@@ -46,6 +48,7 @@ export function mountArchive(
       const { shopId } = caller;
       const isStopped = (): boolean => request.destroyed && !request.complete;
       const { lines } = await readArchive({ db, shopId, file, isStopped });
+      await taken();
       for (const noun of NOUNS) changes.publish(caller, { noun, id: shopId });
       response.json({ lines });
     } finally {

@@ -213,7 +213,8 @@ export function createBatchService({ db, clock, changes }: Needs): BatchService 
     const actuals = await batchActuals.about(caller.shopId, id);
     const untilMs = batch.strainedAt ? Date.parse(batch.strainedAt) : clock.now().getTime();
     const probes = await probesOf(db, { shopId: caller.shopId, batch, untilMs });
-    return { ...batch, actuals: actuals.map(answered), probes };
+    const photos = await db.batchPhotos.briefly(caller.shopId, id);
+    return { ...batch, actuals: actuals.map(answered), photos, probes };
   }
 
   return {

@@ -42,6 +42,11 @@ const COLUMN_TYPES = {
 export interface Rows<R extends Row> {
   /** What there is about one thing, in the order of writing. */
   readonly about: (shopId: string, of: string, transaction?: Transaction) => Promise<Written<R>[]>;
+  /** The same without what is in it: who, what, when, in the order of writing. */
+  readonly briefly: (
+    shopId: string,
+    of: string,
+  ) => Promise<{ readonly id: string; readonly at: string; readonly author: string }[]>;
   /** What there is about one thing from an instant on, up to another, in the order of time. */
   readonly between: (
     shopId: string,
@@ -98,6 +103,15 @@ export function createRows<R extends Row>(
         transaction: transaction ?? null,
       });
       return rows.map((row) => rowOf(row as unknown as Record<string, unknown>));
+    },
+    briefly: async (shopId, of) => {
+      const rows = await model.findAll({
+        attributes: ['id', 'at', 'author'],
+        where: { shopId, [table.of]: of },
+        order: ['seq'],
+        raw: true,
+      });
+      return rows as unknown as { id: string; at: string; author: string }[];
     },
     between: async (shopId, { of, from, to }) => {
       const rows = await model.findAll({

@@ -40,6 +40,16 @@ export interface ProbeSample {
   readonly tempC: number;
 }
 
+/** A photograph of a batch. */
+interface BatchPhoto {
+  readonly id: string;
+  readonly at: string;
+  readonly batchId: string;
+  readonly type: string;
+  /** Base64. */
+  readonly data: string;
+}
+
 /** A jug as it was filled, and what its ledger has made of it. */
 export type StoredJug = Jug & {
   readonly filled: FilledJug;
@@ -141,6 +151,11 @@ export function defineTables(of: {
       name: 'probe_samples',
       of: 'instrumentId',
       columns: { instrumentId: 'text', tempC: 'number' },
+    }),
+    batchPhotos: createRows<BatchPhoto>(of, {
+      name: 'batch_photos',
+      of: 'batchId',
+      columns: { batchId: 'text', type: 'text', data: 'text' },
     }),
     drinkVersions: createRows<Omit<DrinkVersion, 'author'>>(of, {
       name: 'drink_versions',

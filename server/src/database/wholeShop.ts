@@ -18,6 +18,7 @@ export const SHOP_TABLES = {
   probe_samples: 'seq',
   batches: 'id',
   batch_actuals: 'seq',
+  batch_photos: 'seq',
   jugs: 'id',
   jug_entries: 'seq',
 } as const;

@@ -28,6 +28,7 @@ export const onSignInAsked = signInAsked.on;
 
 export interface Asking {
   readonly method?: 'GET' | 'POST' | 'PUT' | 'DELETE';
+  /** Sent as JSON; a photograph as what it is. */
   readonly body?: unknown;
   /** Version that was seen; 0 for a new document. */
   readonly version?: number;
@@ -49,10 +50,12 @@ export async function ask<S extends z.ZodType>(
   const response = await fetch(path, {
     method,
     headers: {
-      ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
+      ...(body === undefined
+        ? {}
+        : { 'Content-Type': body instanceof Blob ? body.type : 'application/json' }),
       ...(version === undefined ? {} : { 'If-Match': `"${version}"` }),
     },
-    ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+    ...(body === undefined ? {} : { body: body instanceof Blob ? body : JSON.stringify(body) }),
   }).catch((cause: unknown) => {
     throw new Unreachable('The server does not answer. Nothing is lost; try again.', { cause });
   });

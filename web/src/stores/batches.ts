@@ -20,7 +20,7 @@ import {
 import { defineStore } from 'pinia';
 import { computed, shallowRef } from 'vue';
 import { z } from 'zod';
-import { ask } from '../api/client.ts';
+import { ask, newId } from '../api/client.ts';
 import { askOrLast } from '../api/askOrLast.ts';
 import { useOutbox } from './outbox.ts';
 import { useShop } from './shop.ts';
@@ -96,6 +96,15 @@ export const useBatches = defineStore('batches', () => {
     return sent.answer;
   }
 
+  /** Keeps a photograph of a batch on the server. */
+  async function keepPhoto(id: string, photo: Blob): Promise<void> {
+    await ask(z.object({ id: z.string() }), `${pathOf(id)}/photos/${newId()}`, {
+      method: 'PUT',
+      body: photo,
+    });
+    await loadInFull(id);
+  }
+
   /** Splits a running batch; the server decides, so that nobody counts a share twice. */
   async function split(id: string, request: SplitBatchRequest): Promise<void> {
     await ask(batchSchema, `${pathOf(id)}/split`, { method: 'POST', body: request });
@@ -161,6 +170,7 @@ export const useBatches = defineStore('batches', () => {
     actualsOf,
     note,
     split,
+    keepPhoto,
     load,
     start,
     strain,

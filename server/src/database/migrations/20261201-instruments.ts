@@ -2,7 +2,7 @@ import { DataTypes, type QueryInterface } from 'sequelize';
 
 const ACTUAL_COLUMNS = ['vessel_id', 'place', 'step', 'undoes', 'instrument_id'];
 
-/** Steps and what took them back, instruments, and what probes have said. */
+/** Steps and what took them back, photographs, instruments, and what probes have said. */
 export const instruments = {
   name: '20261201-instruments',
 
@@ -30,6 +30,21 @@ export const instruments = {
       instrument_id: { type: DataTypes.STRING(64), allowNull: false },
       temp_c: { type: DataTypes.DOUBLE, allowNull: false },
     });
+    await context.createTable('batch_photos', {
+      seq: { type: DataTypes.INTEGER, primaryKey: true, autoIncrement: true },
+      shop_id: { type: DataTypes.STRING(64), allowNull: false },
+      id: { type: DataTypes.STRING(64), allowNull: false },
+      author: { type: DataTypes.STRING(64), allowNull: false },
+      at: { type: DataTypes.STRING(32), allowNull: false },
+      batch_id: { type: DataTypes.STRING(64), allowNull: false },
+      type: { type: DataTypes.STRING(32), allowNull: false },
+      data: { type: DataTypes.TEXT, allowNull: false },
+    });
+    await context.addIndex('batch_photos', ['shop_id', 'id'], {
+      unique: true,
+      name: 'batch_photos_id',
+    });
+    await context.addIndex('batch_photos', ['shop_id', 'batch_id'], { name: 'batch_photos_of' });
     await context.addIndex('probe_samples', ['shop_id', 'id'], {
       unique: true,
       name: 'probe_samples_id',
@@ -40,6 +55,7 @@ export const instruments = {
   },
 
   async down({ context }: { context: QueryInterface }): Promise<void> {
+    await context.dropTable('batch_photos');
     await context.dropTable('probe_samples');
     await context.dropTable('instruments');
     // As SQL: Sequelize would rebuild the table, and lose its keys.

@@ -187,7 +187,18 @@ onScopeDispose(() => window.removeEventListener('keydown', key));
           :room-c="shelf.shop?.roomC ?? 22"
           @note="(noted, what) => bench.beside(noted, what)"
           @split="bench.split"
+          @photo="bench.photograph"
         />
+        <ul v-if="bench.photos.value.length > 0" class="photos" aria-label="Photographs">
+          <li v-for="photo in bench.photos.value" :key="photo.id">
+            <a :href="`/api/photos/${photo.id}`" target="_blank" rel="noopener"
+              ><img
+                :src="`/api/photos/${photo.id}`"
+                :alt="`Photograph of ${clockTime({ at: new Date(photo.at), zone: shelf.zone })}`"
+                loading="lazy"
+            /></a>
+          </li>
+        </ul>
       </div>
     </div>
     <footer class="foot no-print">
@@ -271,6 +282,18 @@ onScopeDispose(() => window.removeEventListener('keydown', key));
   align-content: start;
   gap: 14px;
   min-width: 0;
+}
+
+.photos {
+  display: flex;
+  gap: 8px;
+  overflow-x: auto;
+}
+
+.photos img {
+  display: block;
+  height: 96px;
+  border: 1px solid var(--hairline);
 }
 
 .phase {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Vessel } from '@ratio/core/brew';
-import { ElButton, ElDialog } from 'element-plus';
+import { ElButton, ElDialog, ElUpload } from 'element-plus';
+import 'element-plus/theme-chalk/el-upload.css';
 import { computed, ref } from 'vue';
 import { percentKind, tempKind } from '../../components/fields/amountKind.ts';
 import AmountField from '../../components/fields/AmountField.vue';
@@ -20,6 +21,7 @@ const props = defineProps<{
   roomC: number;
 }>();
 const emit = defineEmits<{
+  photo: [file: File];
   note: [noted: Noted, what: string];
   split: [of: { vesselId: string; shareFrac: number; note: string }];
 }>();
@@ -111,6 +113,16 @@ const move = (): void =>
       <ElButton :disabled="whole.length === 0" @click="show('decanted')">Other vessel</ElButton>
       <ElButton :disabled="vessels.length === 0" @click="show('split')">Split</ElButton>
       <ElButton @click="show('remarked')">Remark</ElButton>
+      <ElUpload
+        class="photo"
+        accept="image/*"
+        :auto-upload="false"
+        :show-file-list="false"
+        @change="(file) => file.raw && emit('photo', file.raw)"
+      >
+        <!-- The upload is the button itself; this only looks like the others. -->
+        <span class="el-button">Photograph</span>
+      </ElUpload>
       <ElButton @click="show('abandoned')">Give it up</ElButton>
     </p>
     <ElDialog

@@ -2,6 +2,7 @@ import { progressOf, stepsOf, type StepState } from '@ratio/core/steps';
 import { runningSteep, type Batch, type NoteActualRequest } from '@ratio/core/batch';
 import { computed, ref, type Ref } from 'vue';
 import { newId, sentenceOf } from '../../api/client.ts';
+import { smallPhotograph } from '../../api/photograph.ts';
 import { useSecondsMs } from '../../composables/useSecondsMs.ts';
 import { useStores } from '../../stores/useStores.ts';
 
@@ -92,6 +93,15 @@ export function useBench(batch: Readonly<Ref<Batch>>) {
     },
     /** Notes something beside the steps. */
     beside: (noted: Noted, what: string): Promise<boolean> => write(noteOf(noted, null), what),
+    photos: computed(() => batches.inFull.get(batch.value.id)?.photos ?? []),
+    async photograph(file: File): Promise<void> {
+      try {
+        await batches.keepPhoto(batch.value.id, await smallPhotograph(file));
+        notice.say({ tone: 'done', text: 'The photograph is kept with the batch.' });
+      } catch (error) {
+        notice.say({ tone: 'wrong', text: `The photograph is not kept. ${sentenceOf(error)}` });
+      }
+    },
     /** A share of it steeps on in another vessel. */
     async split(of: { vesselId: string; shareFrac: number; note: string }): Promise<void> {
       try {
