@@ -53,7 +53,8 @@ export function progressOf(input: {
   // Strained beside its steps: what is left is what comes after the jugs.
   const filled = steps.findIndex(({ note }) => note === 'filled');
   if (batch.status === 'strained') lastIndex = Math.max(lastIndex, filled);
-  const nowIndex = lastIndex + 1;
+  // One that was given up has nothing left to do.
+  const nowIndex = batch.status === 'abandoned' ? steps.length : lastIndex + 1;
 
   let beforeMs: number | null = null;
   const states = steps.map((step, i): StepState => {

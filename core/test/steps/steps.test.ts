@@ -125,7 +125,7 @@ describe('progressOf', () => {
   const of = (
     actuals: BatchActual[],
     atMinutes: number,
-    status: 'steeping' | 'strained' = 'steeping',
+    status: 'steeping' | 'strained' | 'abandoned' = 'steeping',
   ) => progressOf({ batch: { startedAt, status }, steps, actuals, nowMs: minutes(atMinutes) });
 
   it('begins with the first step', () => {
@@ -164,6 +164,11 @@ describe('progressOf', () => {
   it('one begun long ago is past its preparations, though nobody noted them', () => {
     expect(of([], 59).now!.step.key).to.equal('weigh');
     expect(of([], 61).now!.step.key).to.equal('agitate');
+  });
+
+  it('one that was given up has nothing left to do', () => {
+    const { now, last } = of([step('weigh', 1)], 5, 'abandoned');
+    expect([now, last!.step.key]).to.deep.equal([null, 'weigh']);
   });
 
   it('one strained beside its steps has its cleaning left, then nothing', () => {

@@ -11,6 +11,7 @@ import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { clockTime } from '../../format/formatClock.ts';
 import { useStores } from '../../stores/useStores.ts';
 import BesideRow from './BesideRow.vue';
+import NotedList from './NotedList.vue';
 import RunningPanel from './RunningPanel.vue';
 import StepFigure from './StepFigure.vue';
 import StepList from './StepList.vue';
@@ -18,6 +19,7 @@ import StrainForm from './StrainForm.vue';
 import { useBench } from './useBench.ts';
 import { useFilling } from './useFilling.ts';
 import { useLargeButton } from './useLargeButton.ts';
+import { useNoted } from './useNoted.ts';
 import { useNights } from './useNights.ts';
 import { useStepTexts } from './useStepTexts.ts';
 import { useStepValue } from './useStepValue.ts';
@@ -42,6 +44,7 @@ const filling = useFilling({
   isOn: () => step.value?.note === 'filled',
 });
 const nights = useNights(running);
+const noted = useNoted(bench.actuals);
 const { firstRefused } = useRefusals();
 
 // A screen that went dark is no use to wet hands; where the browser cannot, it is set at the tablet.
@@ -56,7 +59,9 @@ const listed = computed(() =>
 );
 const isResting = computed(
   () =>
-    phase.value === 'steep' || (step.value?.key === 'strain' && props.batch.status === 'steeping'),
+    step.value === null ||
+    phase.value === 'steep' ||
+    (step.value.key === 'strain' && props.batch.status === 'steeping'),
 );
 const others = computed(() => batches.steeping.find(({ id }) => id !== props.batch.id) ?? null);
 
@@ -179,6 +184,7 @@ onScopeDispose(() => window.removeEventListener('keydown', key));
           :is-over="batch.status !== 'steeping'"
         />
         <BesideRow
+          v-if="batch.status === 'steeping'"
           :format
           :vessels="free"
           :whole-ml="fullMl"
@@ -189,6 +195,7 @@ onScopeDispose(() => window.removeEventListener('keydown', key));
           @split="bench.split"
           @photo="bench.photograph"
         />
+        <NotedList v-if="noted.length > 0" :rows="noted" @take-back="bench.unsay" />
         <ul v-if="bench.photos.value.length > 0" class="photos" aria-label="Photographs">
           <li v-for="photo in bench.photos.value" :key="photo.id">
             <a :href="`/api/photos/${photo.id}`" target="_blank" rel="noopener"

@@ -114,6 +114,9 @@ export function useBench(batch: Readonly<Ref<Batch>>) {
         notice.say({ tone: 'wrong', text: sentenceOf(error) });
       }
     },
+    /** Takes back what was noted beside the steps. */
+    unsay: (id: string): Promise<boolean> =>
+      write(noteOf({ kind: 'undone', undoes: id }, null), 'taken back'),
     /** Takes a noted step back; it is in hand again. */
     async takeBack(state: StepState): Promise<void> {
       if (!state.noted) return;
