@@ -209,6 +209,7 @@ describe('steps of a batch', () => {
     const { probes } = await get();
     expect(Math.max(...probes.map(({ samples }) => samples.length))).to.be.above(200);
     const { body } = await strain();
+    expect(probes.map(({ place }) => place)).to.include('fridge');
     // Ten degrees warmer than its plan, though half an hour before its end.
     expect(body.predictedAtStrain.releasedFrac).to.be.above(predicted.releasedFrac + 0.01);
   });

@@ -81,9 +81,16 @@ export function measuredSteep(input: {
   const pours = of('poured').flatMap(({ atS, massG, tempC }) =>
     massG === null || tempC === null ? [] : [{ atS, massG, tempC }],
   );
-  const temperatures = of('temperature').flatMap(({ atS, tempC }) =>
-    tempC === null ? [] : [{ atS, tempC }],
-  );
+  const hanging = probes.filter(({ place }) => place === 'slurry');
+  const temperatures = [
+    ...of('temperature').flatMap(({ atS, tempC }) => (tempC === null ? [] : [{ atS, tempC }])),
+    ...hanging.flatMap(({ samples }) =>
+      samples.flatMap(({ atMs, tempC }) => {
+        const atS = (atMs - beganMs) / 1000;
+        return atS < 0 ? [] : [{ atS, tempC: Math.min(100, Math.max(0, tempC)) }];
+      }),
+    ),
+  ].sort((a, b) => a.atS - b.atS);
   const agitations = of('agitated').map(({ atS }) => atS);
   const strained = of('strained').at(-1)?.atS;
   const rinses = of('rinsed');
@@ -91,7 +98,7 @@ export function measuredSteep(input: {
     tempC === null || place === null ? [] : [{ atS, place, tempC }],
   );
   const keptFrac = of('split-off').reduce((kept, row) => kept * (1 - (row.shareFrac ?? 0)), 1);
-  const isMeasured = moves.length > 0 || probes.length > 0;
+  const isMeasured = moves.length > 0 || probes.length > hanging.length;
   return {
     ...(keptFrac < 1 ? { keptFrac } : {}),
     ...(weighed ? { doseG: weighed } : {}),

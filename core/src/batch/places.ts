@@ -2,9 +2,9 @@ import type { Plan } from './schema.ts';
 
 type Place = Plan['steep'][number]['place'];
 
-/** How warm a place was, as a probe measured it. */
+/** How warm a place was, or the slurry itself, as a probe measured it. */
 export interface ProbeHistory {
-  readonly place: Place;
+  readonly place: Place | 'slurry';
   /** In order of time; °C. */
   readonly samples: readonly { readonly atMs: number; readonly tempC: number }[];
 }

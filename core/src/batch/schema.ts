@@ -180,7 +180,7 @@ export const batchInFullSchema = batchSchema.extend({
   probes: z
     .array(
       z.object({
-        place: z.enum(STEEP_PLACES),
+        place: z.enum([...STEEP_PLACES, 'slurry']),
         samples: z.array(z.object({ atMs: z.number(), tempC: z.number() })),
       }),
     )

@@ -63,6 +63,22 @@ describe('runningSteep', () => {
     expectNear(measured.atEnd.strengthFrac, planned.atEnd.strengthFrac, 1e-9);
   });
 
+  it('a probe in the slurry stands for what was computed of it, as a reading by hand does', () => {
+    const hourly = Array.from({ length: 6 }, (_, i) => ({
+      atMs: startMs + (i + 1) * HOUR_MS,
+      tempC: 15 - i,
+    }));
+    const probed = running({ afterHours: 7, probes: [{ place: 'slurry', samples: hourly }] });
+    const noted = running({
+      afterHours: 7,
+      actuals: hourly.map(({ atMs, tempC }) =>
+        actualOf('temperature', new Date(atMs).toISOString(), { tempC }),
+      ),
+    });
+    expectNear(probed.atEnd.strengthFrac, noted.atEnd.strengthFrac, 1e-12);
+    expect(probed.atEnd.strengthFrac).to.be.above(running({ afterHours: 7 }).atEnd.strengthFrac);
+  });
+
   it('a warm fridge brews faster, and the planned strength is there sooner', () => {
     const samples = Array.from({ length: 12 * 12 }, (_, i) => ({
       atMs: startMs + i * 300_000,

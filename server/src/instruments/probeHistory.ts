@@ -4,11 +4,16 @@ import type { Database } from '../database/database.ts';
 /** What probes of a batch's places said while it steeped, in means of five minutes. */
 export async function probesOf(
   db: Database,
-  of: { shopId: string; batch: Pick<Batch, 'startedAt' | 'plan'>; untilMs: number },
+  of: { shopId: string; batch: Pick<Batch, 'id' | 'startedAt'>; untilMs: number },
 ): Promise<BatchInFull['probes']> {
   const { shopId, batch, untilMs } = of;
   const all = (await db.instruments.list(shopId)).filter(({ kind }) => kind === 'probe');
-  const probes = all.flatMap(({ id, place }) => (place ? [{ id, place }] : []));
+  type Hung = { readonly id: string; readonly place: BatchInFull['probes'][number]['place'] };
+  const probes = all.flatMap(({ id, place, batchId }): Hung[] => {
+    // One that hangs in a vessel says nothing of the place around it.
+    if (batchId !== null) return batchId === batch.id ? [{ id, place: 'slurry' }] : [];
+    return place ? [{ id, place }] : [];
+  });
   const range = { from: batch.startedAt, to: new Date(untilMs).toISOString() };
   return Promise.all(
     probes.map(async ({ id, place }) => {

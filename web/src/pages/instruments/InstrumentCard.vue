@@ -4,6 +4,7 @@ import { ElButton, ElInput } from 'element-plus';
 import { computed, ref } from 'vue';
 import { massKind, numberKind, tempKind } from '../../components/fields/amountKind.ts';
 import AmountRow from '../../components/fields/AmountRow.vue';
+import ChoiceField from '../../components/fields/ChoiceField.vue';
 import ChoiceRow from '../../components/fields/ChoiceRow.vue';
 import LinkButton from '../../components/fields/LinkButton.vue';
 import PickButtons from '../../components/fields/PickButtons.vue';
@@ -15,6 +16,8 @@ const props = defineProps<{
   instrument: Instrument;
   sample: Sample | null;
   format: AmountFormat;
+  /** What steeps now, for a probe that hangs in it. */
+  batches: readonly { id: string; text: string }[];
   /** When and under which name it is set now. */
   stamp: () => { at: string; author: string };
   /** Whether this browser reaches serial ports; whether this one is open here. */
@@ -35,13 +38,25 @@ const WAYS: readonly { value: By; text: string }[] = [
   { value: 'tcp', text: 'the network' },
   { value: 'serial', text: 'a tablet’s port' },
 ];
-const PLACES = [
-  { value: 'fridge', text: 'fridge' },
-  { value: 'counter', text: 'counter' },
-] as const;
 /** The usual speed of a bench scale's port (common practice). */
 const BAUD = 9600;
 
+const places = computed(() => [
+  { value: 'fridge', label: 'the fridge' },
+  { value: 'counter', label: 'the counter' },
+  ...props.batches.map(({ id, text }) => ({ value: `in ${id}`, label: text })),
+]);
+const hangsIn = computed({
+  get: () => {
+    const { place, batchId } = props.instrument;
+    return batchId === null ? (place ?? '') : `in ${batchId}`;
+  },
+  set: (next: string) => {
+    const batchId = next.startsWith('in ') ? next.slice(3) : null;
+    const place = batchId === null ? (next as 'fridge' | 'counter') : null;
+    emit('change', { batchId, place }, 'where it hangs');
+  },
+});
 const address = ref<string | null>(null);
 const shownAddress = computed(() => {
   const { driver } = props.instrument;
@@ -125,12 +140,7 @@ const TRIES = [500, 1000, 0];
         />
       </ChoiceRow>
       <ChoiceRow v-if="instrument.kind === 'probe'" label="Hangs in">
-        <PickButtons
-          :model-value="instrument.place"
-          label="Hangs in"
-          :options="PLACES"
-          @update:model-value="emit('change', { place: $event }, 'its place')"
-        />
+        <ChoiceField v-model="hangsIn" label="Hangs in" :options="places" />
       </ChoiceRow>
       <ChoiceRow v-if="by === 'tcp'" label="Address on the shop’s network">
         <div class="bare">

@@ -10,6 +10,7 @@ import ProbesChart from '../../components/charts/ProbesChart.vue';
 import LinkButton from '../../components/fields/LinkButton.vue';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { clockTime } from '../../format/formatClock.ts';
+import { useBatches } from '../../stores/batches.ts';
 import { useInstrumentFeed } from '../../stores/instrumentFeed.ts';
 import { useInstruments } from '../../stores/instruments.ts';
 import { useNotice } from '../../stores/notice.ts';
@@ -22,6 +23,7 @@ import { useSerialPort } from './useSerialPort.ts';
 const shelf = useShop();
 const session = useSession();
 const notice = useNotice();
+const batches = useBatches();
 const instruments = useInstruments();
 const edits = useInstrumentEdits();
 const serial = useSerialPort();
@@ -84,6 +86,12 @@ const shown = computed(() =>
   }),
 );
 const unit = computed(() => (format.value.units === 'metric' ? '°C' : '°F'));
+const steeping = computed(() =>
+  batches.steeping.map(({ id, coffeeName, vesselName, movedTo }) => ({
+    id,
+    text: `${movedTo?.vesselName ?? vesselName}: ${coffeeName}`,
+  })),
+);
 const series = computed(() =>
   history.value.flatMap(({ instrumentId, samples }) => {
     const name = instruments.all.find(({ id }) => id === instrumentId)?.name;
@@ -130,6 +138,7 @@ const stamp = (): { at: string; author: string } => ({
           :sample="one.sample"
           :format
           :stamp
+          :batches="steeping"
           :has-serial="serial.hasSerial"
           :is-open-here="serial.openFor.value === one.instrument.id"
           @change="(part, what) => edits.change(one.instrument, part, what)"
