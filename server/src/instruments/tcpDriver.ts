@@ -60,6 +60,10 @@ export function tcpDriver(of: { host: string; portNumber: number }, hearing: Hea
       if (now - windowMs > WINDOW_MS) [windowMs, count] = [now, 0];
       for (const one of cut(String(text)))
         if (count++ < LINES_A_WINDOW) hearing.line(readLine(one));
+      if (count <= LINES_A_WINDOW) return;
+      // A flood waits at its own end until there is room for more.
+      line.pause();
+      setTimeout(() => line.resume(), WINDOW_MS).unref();
     });
     line.once('error', () => undefined);
     line.once('close', () => {
