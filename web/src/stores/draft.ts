@@ -284,13 +284,18 @@ export const useDraft = defineStore('draft', () => {
 
   const local = ({ savedAt: _, ...saved }: Draft): LocalDraft => ({ ...saved, unsaved: false });
 
+  let loads = 0;
   /** Takes what the server has, unless something here is not saved yet. */
   async function load(): Promise<void> {
+    loads += 1;
+    const mine = loads;
     const drafts = await ask(draftsSchema, '/api/drafts').catch((error: unknown) => {
       // The draft on this tablet is there without the server.
       if (error instanceof Unreachable) return null;
       throw error;
     });
+    // An older answer that comes late knows a draft that was started meanwhile.
+    if (mine !== loads) return;
     const started = batches.withId(draft.value.id);
     if (started) {
       // The page was left before it heard of its own start: only what was typed since is a draft.
@@ -300,7 +305,8 @@ export const useDraft = defineStore('draft', () => {
     }
     const same = drafts?.find(({ id }) => id === draft.value.id);
     const isFresh = draft.value.version === 0 && !draft.value.unsaved;
-    const found = same ?? (isFresh ? drafts?.[0] : undefined);
+    const open = drafts?.filter(({ id }) => !batches.withId(id));
+    const found = same ?? (isFresh ? open?.[0] : undefined);
     if (!found) {
       // Another tablet started it: what is here is done.
       if (drafts !== null && draft.value.version > 0) {

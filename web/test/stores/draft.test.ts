@@ -241,6 +241,29 @@ describe('useDraft', () => {
         expect(drafts.plan.doseG).to.equal(expectedG);
       });
 
+    it('is not taken from an older answer that comes after a newer one', async () => {
+      const stale = { ...drafts.draft, id: 'stale', version: 1, savedAt: SAVED_AT };
+      const { unsaved: _, ...body } = stale;
+      let hasDraft = true;
+      browser.answer((request) =>
+        request.path === '/api/drafts' && request.method === 'GET'
+          ? { status: 200, body: hasDraft ? [body] : [] }
+          : lidoShelf(request),
+      );
+      drafts.restart();
+      const { fetch } = globalThis;
+      globalThis.fetch = async (...asked) => {
+        globalThis.fetch = fetch;
+        const answer = await fetch(...asked);
+        await wait(20);
+        return answer;
+      };
+      const older = drafts.load();
+      hasDraft = false;
+      await Promise.all([older, drafts.load()]);
+      expect(drafts.draft.id).not.to.equal('stale');
+    });
+
     it('says why where the server refuses it, and does not send it again and again', async () => {
       const refused = { detail: 'The water is too much.', code: 'bad_body', status: 400 };
       browser.answer(saving(() => ({ status: 400, body: refused })));
