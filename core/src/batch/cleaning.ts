@@ -1,6 +1,7 @@
 import { ANY_VESSEL_ID } from '../brew/vessel.ts';
 import type { ShopStep } from '../shop/stepsSchema.ts';
 import type { Batch } from './schema.ts';
+import { vesselIdOf } from './vesselInUse.ts';
 
 /** The step by which a vessel becomes free again. */
 export const CLEAN_STEP = 'clean';
@@ -14,7 +15,7 @@ export const leavesToClean = (input: {
   batch: Pick<Batch, 'plan'> & Partial<Pick<Batch, 'movedTo'>>;
   shopSteps: readonly ShopStep[];
 }): boolean =>
-  (input.batch.movedTo?.vesselId ?? input.batch.plan.vesselId) !== ANY_VESSEL_ID &&
+  vesselIdOf(input.batch) !== ANY_VESSEL_ID &&
   !input.shopSteps.some(({ key, leftOut }) => key === CLEAN_STEP && leftOut);
 
 /**
@@ -27,8 +28,7 @@ export function uncleanedAfter<
 >(input: { batches: readonly B[]; vesselId: string }): B | null {
   const { batches, vesselId } = input;
   const dirty = batches.filter(
-    ({ plan, movedTo, needsCleaning, cleanedAt }) =>
-      needsCleaning && cleanedAt === null && (movedTo?.vesselId ?? plan.vesselId) === vesselId,
+    (batch) => batch.needsCleaning && batch.cleanedAt === null && vesselIdOf(batch) === vesselId,
   );
   return dirty.toSorted((a, b) => Date.parse(b.endsAt) - Date.parse(a.endsAt))[0] ?? null;
 }

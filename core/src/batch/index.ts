@@ -1,4 +1,5 @@
 export { CLEAN_STEP, leavesToClean, uncleanedAfter } from './cleaning.ts';
+export { NOTHING_NOTED } from './nothingNoted.ts';
 export { countedActuals } from './countedActuals.ts';
 export { type Draft, draftSchema, saveDraftRequest, type SaveDraftRequest } from './draftSchema.ts';
 export { type Explained, explainPlan } from './explain.ts';
@@ -41,5 +42,5 @@ export { type Mend, runningSteep, type RunningSteep } from './running.ts';
 export { startedBatch, steepHoursOf, vesselOf } from './start.ts';
 export { brewAt, predictStrain, strainTiming, type StrainTiming } from './strain.ts';
 export { roundedToBench, roundedToMeasures, splitBatch } from './split.ts';
-export { vesselInUse } from './vesselInUse.ts';
+export { vesselIdOf, vesselInUse } from './vesselInUse.ts';
 export { strengthByDay } from './strengthByDay.ts';

@@ -52,6 +52,17 @@ export function pouredAt(input: {
   return afterMs >= 0 && afterMs <= PREPARING_MS ? first.at : null;
 }
 
+/**
+ * When the clock of a steep runs from: its first pour, or its start where nobody noted that.
+ *
+ * @param input.actuals those that count
+ * @returns ms since 1970 UTC
+ */
+export const steepBeganMs = (input: {
+  batch: Pick<Batch, 'startedAt'>;
+  actuals: readonly BatchActual[];
+}): number => Date.parse(pouredAt(input) ?? input.batch.startedAt);
+
 /** A batch as far as its steep is measured against it. */
 type Steeped = Pick<Batch, 'startedAt'> & Partial<Pick<Batch, 'plan'>>;
 
@@ -70,7 +81,7 @@ export function measuredSteep(input: {
 }): MeasuredSteep {
   const { batch, probes = [] } = input;
   const actuals = countedActuals(input.actuals);
-  const beganMs = Date.parse(pouredAt({ batch, actuals }) ?? batch.startedAt);
+  const beganMs = steepBeganMs({ batch, actuals });
   const secondsOf = ({ at }: BatchActual): number => Math.max(0, (Date.parse(at) - beganMs) / 1000);
   const of = (kind: BatchActual['kind']) =>
     actuals

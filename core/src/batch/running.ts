@@ -3,7 +3,7 @@ import type { Range } from '../brew/range.ts';
 import { brewByReadings, slurryStrengthFrac } from '../brew/readings.ts';
 import { findRoot } from '../numeric/findRoot.ts';
 import { countedActuals } from './countedActuals.ts';
-import { measuredSteep, pouredAt } from './measuredSteep.ts';
+import { measuredSteep, steepBeganMs } from './measuredSteep.ts';
 import type { ProbeHistory } from './places.ts';
 import { planInput } from './plan.ts';
 import type { Batch, BatchActual } from './schema.ts';
@@ -68,7 +68,7 @@ export function runningSteep(input: {
 }): RunningSteep {
   const { batch, actuals, probes = [], nowMs } = input;
   const counted = countedActuals(actuals);
-  const beganMs = Date.parse(pouredAt({ batch, actuals: counted }) ?? batch.startedAt);
+  const beganMs = steepBeganMs({ batch, actuals: counted });
   const secondsOf = (atMs: number): number => Math.max(1, (atMs - beganMs) / 1000);
   const { strainedS: _, ...measured } = measuredSteep({ batch, actuals, probes });
   const drawn = counted.find(({ step }) => step === 'strain');

@@ -1,7 +1,7 @@
 import { brew } from '../brew/brew.ts';
 import { brewRange } from '../brew/range.ts';
 import { countedActuals } from './countedActuals.ts';
-import { measuredSteep, pouredAt } from './measuredSteep.ts';
+import { measuredSteep, steepBeganMs } from './measuredSteep.ts';
 import type { ProbeHistory } from './places.ts';
 import { planInput } from './plan.ts';
 import { predictionOf } from './predict.ts';
@@ -22,8 +22,8 @@ export function predictStrain(input: {
   strainedAt: string;
 }): Prediction {
   const { batch, actuals, probes = [], strainedAt } = input;
-  const began = pouredAt({ batch, actuals: countedActuals(actuals) }) ?? batch.startedAt;
-  const strainedS = Math.max(1, (Date.parse(strainedAt) - Date.parse(began)) / 1000);
+  const beganMs = steepBeganMs({ batch, actuals: countedActuals(actuals) });
+  const strainedS = Math.max(1, (Date.parse(strainedAt) - beganMs) / 1000);
   const steep = planInput(batch.plan, { ...measuredSteep({ batch, actuals, probes }), strainedS });
   return predictionOf({
     outcome: brew(steep, batch.model),

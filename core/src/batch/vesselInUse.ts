@@ -1,6 +1,10 @@
 import { ANY_VESSEL_ID } from '../brew/vessel.ts';
 import type { Batch } from './schema.ts';
 
+/** Identity of the vessel that a batch stands in: where it was moved to, or else where it was planned. */
+export const vesselIdOf = (batch: Pick<Batch, 'plan'> & Partial<Pick<Batch, 'movedTo'>>): string =>
+  batch.movedTo?.vesselId ?? batch.plan.vesselId;
+
 const HOUR_MS = 3_600_000;
 
 /**
@@ -26,11 +30,11 @@ export function vesselInUse<
   if (vesselId === ANY_VESSEL_ID) return null;
   const endMs = startMs + hours * HOUR_MS;
   const overlapping = batches.filter(
-    ({ status, plan, movedTo, startedAt, endsAt }) =>
-      status === 'steeping' &&
-      (movedTo?.vesselId ?? plan.vesselId) === vesselId &&
-      Date.parse(startedAt) < endMs &&
-      Math.max(nowMs, Date.parse(endsAt)) > startMs,
+    (batch) =>
+      batch.status === 'steeping' &&
+      vesselIdOf(batch) === vesselId &&
+      Date.parse(batch.startedAt) < endMs &&
+      Math.max(nowMs, Date.parse(batch.endsAt)) > startMs,
   );
   return overlapping.toSorted((a, b) => Date.parse(b.endsAt) - Date.parse(a.endsAt))[0] ?? null;
 }

@@ -1,7 +1,7 @@
 import { brew } from '../brew/brew.ts';
 import { slurryStrengthFrac } from '../brew/readings.ts';
 import { countedActuals } from '../batch/countedActuals.ts';
-import { measuredSteep, pouredAt } from '../batch/measuredSteep.ts';
+import { measuredSteep, steepBeganMs } from '../batch/measuredSteep.ts';
 import { planInput } from '../batch/plan.ts';
 import type { Batch, BatchActual } from '../batch/schema.ts';
 import type { Step } from '../steps/stepsOf.ts';
@@ -37,7 +37,7 @@ export function foundAt(input: {
   const { batch, actuals, step, nowMs, seed } = input;
   const model = hiddenModel({ model: batch.model, coffeeId: batch.plan.coffeeId, seed });
   const counted = countedActuals(actuals);
-  const beganMs = Date.parse(pouredAt({ batch, actuals: counted }) ?? batch.startedAt);
+  const beganMs = steepBeganMs({ batch, actuals: counted });
   const drawn = counted.find((row) => row.step === 'strain');
   const endMs = drawn ? Date.parse(drawn.at) : nowMs;
   const steepS = Math.max(1, (endMs - beganMs) / 1000);

@@ -1,5 +1,5 @@
 import { countedActuals } from '../batch/countedActuals.ts';
-import { pouredAt } from '../batch/measuredSteep.ts';
+import { steepBeganMs } from '../batch/measuredSteep.ts';
 import type { Batch, BatchActual } from '../batch/schema.ts';
 import type { Step } from './stepsOf.ts';
 
@@ -44,7 +44,7 @@ export function progressOf(input: {
   const { batch, steps, nowMs } = input;
   const counted = countedActuals(input.actuals);
   const noted = new Map(counted.flatMap((row) => (row.step === null ? [] : [[row.step, row]])));
-  const beganMs = Date.parse(pouredAt({ batch, actuals: counted }) ?? batch.startedAt);
+  const beganMs = steepBeganMs({ batch, actuals: counted });
   const rowOf = ({ key }: Step): BatchActual | null => noted.get(key) ?? null;
 
   let lastIndex = steps.findLastIndex((step) => rowOf(step) !== null);

@@ -1,3 +1,4 @@
+import { NOTHING_NOTED } from '../../src/batch/nothingNoted.ts';
 import type { BatchActual } from '../../src/batch/schema.ts';
 
 /** A row of what happened to a batch on 12 June, changed as a test needs it. */
@@ -10,16 +11,7 @@ export const actualOf = (
   batchId: 'b',
   kind,
   at: at.length > 8 ? at : `2026-06-12T${at}:00.000Z`,
-  massG: null,
-  tempC: null,
-  strengthFrac: null,
-  note: '',
-  shareFrac: null,
-  vesselId: null,
-  place: null,
-  step: null,
-  undoes: null,
-  instrumentId: null,
+  ...NOTHING_NOTED,
   author: 'unsigned',
   ...over,
 });

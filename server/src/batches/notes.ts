@@ -20,20 +20,6 @@ import { ProblemError } from '../problem.ts';
 
 const HOUR_MS = 3_600_000;
 
-/** What is noted of a batch where nothing was measured. */
-export const NOTHING_NOTED = {
-  massG: null,
-  tempC: null,
-  strengthFrac: null,
-  note: '',
-  shareFrac: null,
-  vesselId: null,
-  place: null,
-  step: null,
-  undoes: null,
-  instrumentId: null,
-};
-
 interface Noting {
   readonly db: Database;
   readonly clock: Clock;

@@ -1,6 +1,7 @@
 import { isDeepStrictEqual } from 'node:util';
 import {
   leavesToClean,
+  NOTHING_NOTED,
   predictStrain,
   startedBatch,
   steepHoursOf,
@@ -31,7 +32,7 @@ import { derivedId } from '../derivedId.ts';
 import { endOnGrounds, fillJug, onGroundsId, useByOf, vesselsOfJugs } from '../jugs/filling.ts';
 import { ProblemError } from '../problem.ts';
 import { splitBatch } from './split.ts';
-import { followActuals, NOTHING_NOTED, requireNotable } from './notes.ts';
+import { followActuals, requireNotable } from './notes.ts';
 
 export interface BatchService {
   readonly list: (caller: Caller) => Promise<Batch[]>;

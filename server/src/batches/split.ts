@@ -1,4 +1,4 @@
-import { scalePlan, type Batch, type SplitBatchRequest } from '@ratio/core/batch';
+import { NOTHING_NOTED, scalePlan, type Batch, type SplitBatchRequest } from '@ratio/core/batch';
 import type { Transaction } from 'sequelize';
 import type { Caller } from '../caller.ts';
 import type { Clock } from '../clock.ts';
@@ -6,7 +6,7 @@ import type { Database } from '../database/database.ts';
 import { answered } from '../database/rows.ts';
 import { derivedId } from '../derivedId.ts';
 import { ProblemError } from '../problem.ts';
-import { NOTHING_NOTED, requireGoesInto } from './notes.ts';
+import { requireGoesInto } from './notes.ts';
 
 /** What happened to the slurry before it was split happened to both. */
 const SHARED_KINDS = ['temperature', 'agitated', 'moved', 'read'];

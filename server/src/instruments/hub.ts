@@ -1,4 +1,5 @@
 import { countedActuals } from '@ratio/core/batch';
+import { CONSTANTS } from '@ratio/core/constants';
 import {
   calibrated,
   createSteadiness,
@@ -201,11 +202,11 @@ export function createInstrumentHub(needs: {
       };
     };
     let roomC = 22;
-    let factor = 0.85;
+    let factor: number = CONSTANTS.brixToStrength.value;
     const look = async () => {
       const shop = await db.shops.get(shopId, shopId);
       roomC = shop.roomC;
-      factor = shop.brixToStrength ?? 0.85;
+      factor = shop.brixToStrength ?? CONSTANTS.brixToStrength.value;
       return shop;
     };
     void look().catch(() => undefined);

@@ -1,3 +1,4 @@
+import { CONSTANTS } from '@ratio/core/constants';
 import type { Shop } from '@ratio/core/shop';
 import { UNSIGNED } from '../caller.ts';
 import type { Database } from '../database/database.ts';
@@ -32,7 +33,7 @@ const NEW_SHOP: Omit<Shop, 'id' | 'version' | 'zone'> = {
     chargePrice: 0,
     kegMl: 9500,
   },
-  brixToStrength: 0.85,
+  brixToStrength: CONSTANTS.brixToStrength.value,
   steps: [],
   defaults: {
     grind: 'coarse',

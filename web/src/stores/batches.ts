@@ -2,6 +2,7 @@ import {
   batchInFullSchema,
   batchSchema,
   noteActualRequest,
+  NOTHING_NOTED,
   startBatchRequest,
   startedBatch,
   uncleanedAfter,
@@ -25,16 +26,6 @@ import { askOrLast } from '../api/askOrLast.ts';
 import { useOutbox } from './outbox.ts';
 import { useShop } from './shop.ts';
 
-/** What is noted where nothing was measured. */
-const NOTHING_NOTED = {
-  massG: null,
-  tempC: null,
-  strengthFrac: null,
-  shareFrac: null,
-  vesselId: null,
-  place: null,
-  undoes: null,
-};
 const pathOf = (id: string): string => `/api/batches/${id}`;
 const STRAIN_PATH = /^\/api\/batches\/([^/]+)\/strain$/;
 const batchesSchema = z.array(batchSchema);

@@ -70,7 +70,6 @@ export const useInstruments = defineStore('instruments', () => {
     load,
     /** Those of a kind that say something, or might. */
     ofKind: (kind: InstrumentKind) => documents.all.value.filter((one) => one.kind === kind),
-    any: computed(() => documents.all.value.length > 0),
     act: (id: string, body: InstrumentActRequest): Promise<InstrumentState> =>
       ask(instrumentStateSchema, `${PATH}/${id}/acts`, { method: 'POST', body }),
     /** What this tablet read at its own serial port. */

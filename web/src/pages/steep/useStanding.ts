@@ -1,4 +1,4 @@
-import { brewAt, vesselOf, type Batch } from '@ratio/core/batch';
+import { brewAt, vesselIdOf, vesselOf, type Batch } from '@ratio/core/batch';
 import { anyVessel, bedMlOf, slurryMl } from '@ratio/core/brew';
 import { coffeeOf } from '@ratio/core/matter';
 import { percentText } from '@ratio/core/units';
@@ -14,7 +14,7 @@ export function useStanding() {
 
   function standing(batch: Batch) {
     const { plan, movedTo } = batch;
-    const vesselId = movedTo?.vesselId ?? plan.vesselId;
+    const vesselId = vesselIdOf(batch);
     const vesselName = movedTo?.vesselName ?? batch.vesselName;
     const fullMl = slurryMl({ ...plan, tempC: plan.waterC });
     const { strengthFrac } = brewAt({ batch, atMs: shelf.now.getTime() });

@@ -6,6 +6,7 @@ import {
 } from '@ratio/core/instruments';
 import type { InstrumentKind } from '@ratio/core/instruments';
 import type { Step } from '@ratio/core/steps';
+import { CONSTANTS } from '@ratio/core/constants';
 import { computed, onScopeDispose, ref, watch, type Ref } from 'vue';
 import { z } from 'zod';
 import { useStored } from '../../composables/useStored.ts';
@@ -94,7 +95,7 @@ export function useStepValue(of: {
     const { massG, brix, sampleC } = sample.value;
     if (massG !== null) return massG - (begun.value.key === stepKey.value ? begun.value.fromG : 0);
     if (brix === null) return null;
-    const factor = shelf.shop?.brixToStrength ?? 0.85;
+    const factor = shelf.shop?.brixToStrength ?? CONSTANTS.brixToStrength.value;
     return strengthOfBrix({ brix: brixAt20({ brix, sampleC }), factor });
   });
   const average = computed(() =>

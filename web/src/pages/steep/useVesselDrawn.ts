@@ -1,4 +1,4 @@
-import { vesselOf, type Batch } from '@ratio/core/batch';
+import { vesselIdOf, vesselOf, type Batch } from '@ratio/core/batch';
 import { anyVessel, bedMlOf, slurryMl, vesselFit } from '@ratio/core/brew';
 import { coffeeOf } from '@ratio/core/matter';
 import type { Progress, Step } from '@ratio/core/steps';
@@ -27,7 +27,7 @@ export function useVesselDrawn(of: {
     slurryMl({ doseG: plan.value.doseG, waterG, tempC: plan.value.waterC });
   const fullMl = computed(() => levelOf(plan.value.waterG));
   const vessel = computed(() => {
-    const vesselId = batch.value.movedTo?.vesselId ?? plan.value.vesselId;
+    const vesselId = vesselIdOf(batch.value);
     return vesselOf({ ...plan.value, vesselId }, shelf.vessels) ?? anyVessel(fullMl.value);
   });
   const behind = (key: string): boolean =>
