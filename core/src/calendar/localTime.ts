@@ -1,7 +1,15 @@
 import { Temporal } from 'temporal-polyfill';
 
 const HOUR_MS = 3_600_000;
-const offsets = new Map<string, number>();
+const DAY_MS = 24 * HOUR_MS;
+
+/** A stretch of time in which a zone keeps its offset. */
+interface Stretch {
+  readonly fromMs: number;
+  readonly toMs: number;
+  readonly offsetMs: number;
+}
+const stretches = new Map<string, Stretch[]>();
 
 /**
  * Hours since local midnight by the wall clock of a zone.
@@ -11,23 +19,27 @@ const offsets = new Map<string, number>();
  * @returns 0…24, without 24
  */
 export function localHours(input: { atMs: number; zone: string }): number {
-  const { atMs, zone } = input;
-  const local = atMs + offsetMs({ atMs, zone });
-  const day = 24 * HOUR_MS;
-  return (((local % day) + day) % day) / HOUR_MS;
+  const local = wallMs(input);
+  return (((local % DAY_MS) + DAY_MS) % DAY_MS) / HOUR_MS;
 }
 
-/** Zones change their offset at whole quarter hours, so one look-up serves a quarter. */
-function offsetMs(input: { atMs: number; zone: string }): number {
-  const { atMs, zone } = input;
-  const quarter = Math.floor(atMs / (HOUR_MS / 4));
-  const key = `${zone} ${quarter}`;
-  const known = offsets.get(key);
-  if (known !== undefined) return known;
-  const found = zoned({ atMs, zone }).offsetNanoseconds / 1e6;
-  if (offsets.size > 20_000) offsets.clear();
-  offsets.set(key, found);
-  return found;
+/** @returns what the wall clock shows, as if it were UTC, ms since 1970 */
+export const wallMs = ({ atMs, zone }: { atMs: number; zone: string }): number =>
+  atMs + stretchOf(zone, atMs).offsetMs;
+
+/** Most calls are near the one before, and a zone changes its offset twice a year. */
+function stretchOf(zone: string, atMs: number): Stretch {
+  const known = stretches.get(zone) ?? [];
+  const found = known.find(({ fromMs, toMs }) => atMs >= fromMs && atMs < toMs);
+  if (found) return found;
+  const local = zoned({ atMs, zone });
+  const stretch = {
+    fromMs: local.add({ nanoseconds: 1 }).getTimeZoneTransition('previous')?.epochMilliseconds ?? -Infinity,
+    toMs: local.getTimeZoneTransition('next')?.epochMilliseconds ?? Infinity,
+    offsetMs: local.offsetNanoseconds / 1e6,
+  };
+  stretches.set(zone, [...known, stretch]);
+  return stretch;
 }
 
 /** @returns the instant on the wall clock of a zone */
@@ -36,7 +48,7 @@ export const zoned = (input: { atMs: number; zone: string }): Temporal.ZonedDate
 
 /** @returns the date on the wall clock of a zone, as 2026-06-13 */
 export const localDate = (input: { atMs: number; zone: string }): string =>
-  zoned(input).toPlainDate().toString();
+  new Date(wallMs(input)).toISOString().slice(0, 10);
 
 /**
  * The instant of a wall-clock time. A time that a change to summer time skips is moved on by the

@@ -19,6 +19,7 @@ const SUFFIXES = {
   Minutes: 'min',
   Days: 'd',
   Ms: 'ms',
+  G2: 'g²',
 } as const satisfies Record<string, string>;
 
 /** Numeric keys that are whole words: pure numbers, or a unit's own name used as a key. */
@@ -50,6 +51,8 @@ const BARE_KEYS = [
   'portNumber',
   'seed',
   'rubbish',
+  'quarter',
+  'count',
 ] as const;
 
 /** @returns whether a numeric key says its unit: by suffix, or by being a listed bare word */
