@@ -17,9 +17,12 @@ import { backupEndpoints, mountBackupDownload } from './backups/endpoints.ts';
 import { mountArchive } from './archive/routes.ts';
 import { batchEndpoints } from './batches/endpoints.ts';
 import { createBatchService } from './batches/service.ts';
+import { calendarEndpoints, mountCalendars } from './calendar/routes.ts';
 import type { Changes } from './changes/changes.ts';
 import type { Clock } from './clock.ts';
 import type { Database } from './database/database.ts';
+import { dayEndpoints } from './day/endpoints.ts';
+import { createDayService } from './day/service.ts';
 import { draftEndpoints } from './drafts/endpoints.ts';
 import { createDraftService } from './drafts/service.ts';
 import { drinkEndpoints } from './drinks/endpoints.ts';
@@ -123,6 +126,8 @@ export function createApp(needs: Needs): Express {
     ...sampleEndpoints(keepDocuments({ documents: db.sampleSets, changes, noun: 'samples' })),
     ...draftEndpoints(createDraftService({ db, clock, changes })),
     ...batchEndpoints(createBatchService({ db, clock, changes })),
+    ...calendarEndpoints({ db, shopId, clock, scheme, port }),
+    ...dayEndpoints(createDayService({ db, clock, changes })),
     ...jugEndpoints(createJugService({ db, clock, changes })),
     ...instrumentEndpoints({
       documents: keepDocuments({ documents: db.instruments, changes, noun: 'instruments' }),
@@ -154,6 +159,14 @@ export function createApp(needs: Needs): Express {
       request.query['with'] === 'instruments',
     ),
   );
+  mountCalendars(app, {
+    db,
+    shopId,
+    clock,
+    scheme,
+    port,
+    callerOf: (request) => signedIn(request, 'pours'),
+  });
   mountPhotos(app, {
     db,
     clock,

@@ -11,6 +11,7 @@ export const NOTHING_NOTED: Omit<BatchActual, 'id' | 'batchId' | 'kind' | 'at' |
     vesselId: null,
     place: null,
     step: null,
+    until: null,
     undoes: null,
     instrumentId: null,
   });

@@ -137,6 +137,7 @@ const BATCH_ACTUAL_KINDS = [
   'done',
   'skipped',
   'abandoned',
+  'strain-moved',
   'remarked',
   'undone',
 ] as const;
@@ -155,6 +156,8 @@ const actualFields = {
   place: z.enum(STEEP_PLACES).nullable().default(null),
   /** The step of the work that was done by it; null where it was noted beside the steps. */
   step: stepKeySchema.nullable().default(null),
+  /** When it is to be strained instead. */
+  until: instantSchema.nullable().default(null),
   /** The row that is taken back; what it says stays readable. */
   undoes: idSchema.nullable().default(null),
   /** What measured it; null where somebody typed it. */
@@ -220,6 +223,7 @@ export const noteActualRequest = z.discriminatedUnion('kind', [
     kind: z.literal('abandoned'),
     note: actualFields.note.min(1, 'Say why.'),
   }),
+  z.strictObject({ ...seen, kind: z.literal('strain-moved'), until: instantSchema }),
   z.strictObject({
     ...seen,
     kind: z.literal('remarked'),

@@ -34,7 +34,9 @@ function stretchOf(zone: string, atMs: number): Stretch {
   if (found) return found;
   const local = zoned({ atMs, zone });
   const stretch = {
-    fromMs: local.add({ nanoseconds: 1 }).getTimeZoneTransition('previous')?.epochMilliseconds ?? -Infinity,
+    fromMs:
+      local.add({ nanoseconds: 1 }).getTimeZoneTransition('previous')?.epochMilliseconds ??
+      -Infinity,
     toMs: local.getTimeZoneTransition('next')?.epochMilliseconds ?? Infinity,
     offsetMs: local.offsetNanoseconds / 1e6,
   };

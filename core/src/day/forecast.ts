@@ -62,9 +62,9 @@ export function createForecast(input: {
   if (!pace) return null;
   const { pourG, pourG2, dayCv } = pace;
   const nowQuarter = 4 * localHours({ atMs: nowMs, zone });
-  const so = days
-    .find(({ date }) => date === today)
-    ?.quarters.reduce((sum, { count }) => sum + count, 0) ?? 0;
+  const so =
+    days.find(({ date }) => date === today)?.quarters.reduce((sum, { count }) => sum + count, 0) ??
+    0;
   const points: Point[] = [{ date: today, quarters: nowQuarter, meanG: 0, varianceG2: 0 }];
   const first = pace.ofDate(today);
   let [beforeG, beforeG2] = [0, 0];
@@ -72,7 +72,10 @@ export function createForecast(input: {
   for (let ahead = 0; ahead < HORIZON_DAYS; ahead++) {
     const date = Temporal.PlainDate.from(today).add({ days: ahead }).toString();
     const { counts, noise, levelNoise } = pace.ofDate(date);
-    const level = ahead === 0 ? levelOf({ dayCv, counts: first.counts, nowQuarter, so }) : { mean: 1, noise: dayCv ** 2 };
+    const level =
+      ahead === 0
+        ? levelOf({ dayCv, counts: first.counts, nowQuarter, so })
+        : { mean: 1, noise: dayCv ** 2 };
     const relative = level.noise + dayCv ** 2 * levelNoise + (ahead === 0 ? TURN_CV ** 2 : 0);
     let [expected, unsure] = [0, 0];
     for (let quarter = ahead === 0 ? Math.floor(nowQuarter) : 0; quarter < QUARTERS; quarter++) {
@@ -85,7 +88,9 @@ export function createForecast(input: {
         quarters: quarter + 1,
         meanG: beforeG + count * pourG,
         varianceG2:
-          beforeG2 + count * pourG2 + pourG ** 2 * (level.mean ** 2 * unsure + relative * count ** 2),
+          beforeG2 +
+          count * pourG2 +
+          pourG ** 2 * (level.mean ** 2 * unsure + relative * count ** 2),
       });
     }
     ({ meanG: beforeG, varianceG2: beforeG2 } = points.at(-1)!);

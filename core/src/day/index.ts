@@ -1,9 +1,14 @@
+export { batchCalendar, type CalendarEntry } from './batchCalendar.ts';
 export { createForecast, type Forecast, type RunOut } from './forecast.ts';
 export { latestStart, type LatestStart } from './latestStart.ts';
-export { poursByDay, type Pour } from './poursByDay.ts';
+export { nextBatch, type NextBatch } from './nextBatch.ts';
+export { PACE_DAYS } from './pace.ts';
+export { poursByDay } from './poursByDay.ts';
+export { poursOf } from './poursOf.ts';
 export {
   CHECK_LISTS,
   type CheckList,
+  dateSchema,
   type DayPours,
   dayPoursSchema,
   type DayRow,

@@ -25,7 +25,9 @@ export interface Pace {
 }
 
 /** Weeks that are looked back, and what a week counts beside the one after it (ours). */
-export const PACE_WEEKS = 8;
+const PACE_WEEKS = 8;
+/** The same in days, and the day of now. */
+export const PACE_DAYS = 7 * PACE_WEEKS + 1;
 const WEEK_COUNTS = 0.8;
 /** How much days differ where the ledger is too short to tell, and how many days that is worth (ours). */
 const USUAL_CV = 0.2;
@@ -115,7 +117,8 @@ function dayCvOf(past: readonly PastDay[], byWeekday: readonly WeekdayPace[]): n
     if (days < 2) continue;
     const expected = counts.reduce((sum, one) => sum + one, 0);
     // Each day drew its own expectation towards itself.
-    const own = weight / past.reduce((sum, one) => sum + (one.weekday === weekday ? one.weight : 0), 0);
+    const own =
+      weight / past.reduce((sum, one) => sum + (one.weekday === weekday ? one.weight : 0), 0);
     const free = 1 - 2 * own + levelNoise;
     over += (count - expected) ** 2 / free - expected;
     square += expected ** 2;

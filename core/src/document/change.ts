@@ -11,6 +11,7 @@ export const NOUNS = [
   'pantry',
   'drinks',
   'instruments',
+  'days',
 ] as const;
 export type Noun = (typeof NOUNS)[number];
 

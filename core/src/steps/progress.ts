@@ -1,4 +1,5 @@
 import { countedActuals } from '../batch/countedActuals.ts';
+import { steepHoursOf } from '../batch/start.ts';
 import { steepBeganMs } from '../batch/measuredSteep.ts';
 import type { Batch, BatchActual } from '../batch/schema.ts';
 import type { Step } from './stepsOf.ts';
@@ -36,7 +37,7 @@ const BEGUN_MS = 3_600_000;
  * @param input.nowMs ms since 1970 UTC
  */
 export function progressOf(input: {
-  batch: Pick<Batch, 'startedAt' | 'status'>;
+  batch: Pick<Batch, 'startedAt' | 'status'> & Partial<Pick<Batch, 'endsAt' | 'plan'>>;
   steps: readonly Step[];
   actuals: readonly BatchActual[];
   nowMs: number;
@@ -59,7 +60,7 @@ export function progressOf(input: {
   let beforeMs: number | null = null;
   const states = steps.map((step, i): StepState => {
     const row = rowOf(step);
-    const dueMs = dueOf({ step, beganMs, beforeMs });
+    const dueMs = dueOf({ step, beganMs, beforeMs, batch });
     beforeMs = row ? Date.parse(row.at) : null;
     const isFilled = step.note === 'filled' && batch.status === 'strained';
     const state =
@@ -76,8 +77,16 @@ export function progressOf(input: {
 }
 
 /** By the clock of the steep, or by a wait that began with the step before. */
-function dueOf(of: { step: Step; beganMs: number; beforeMs: number | null }): number | null {
-  const { step, beganMs, beforeMs } = of;
+function dueOf(of: {
+  step: Step;
+  beganMs: number;
+  beforeMs: number | null;
+  batch: Partial<Pick<Batch, 'endsAt' | 'plan'>>;
+}): number | null {
+  const { step, beganMs, beforeMs, batch } = of;
+  // The end of the steep may have been moved.
+  const isEnd = step.atS !== null && batch.plan && step.atS >= 3600 * steepHoursOf(batch.plan);
+  if (isEnd && batch.endsAt) return Date.parse(batch.endsAt);
   if (step.atS !== null) return beganMs + 1000 * step.atS;
   return step.waitS > 0 && beforeMs !== null ? beforeMs + 1000 * step.waitS : null;
 }

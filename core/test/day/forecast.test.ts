@@ -29,7 +29,12 @@ const forecastOf = (pours: readonly Pour[], nowMs: number) =>
 describe('createForecast', () => {
   // Against made-up shops whose demand is known: a range of 90 of 100 holds 85 to 95 of them.
   for (const { name, dayCv, time, onHandG } of [
-    { name: 'a jug that lasts some hours, before opening', dayCv: 0.2, time: '07:00', onHandG: 6000 },
+    {
+      name: 'a jug that lasts some hours, before opening',
+      dayCv: 0.2,
+      time: '07:00',
+      onHandG: 6000,
+    },
     { name: 'a jug that lasts some hours, at noon', dayCv: 0.2, time: '12:10', onHandG: 4000 },
     { name: 'a jug that lasts into another day', dayCv: 0.2, time: '10:00', onHandG: 30_000 },
     { name: 'days that differ little', dayCv: 0.08, time: '09:30', onHandG: 7000 },
@@ -54,7 +59,8 @@ describe('createForecast', () => {
     for (let seed = 1; seed <= 200; seed++) {
       const pours = simulatedShop({ seed, from: FROM, days: 72, dayCv: 0.2 });
       const nowMs = at('2026-06-13T09:00');
-      if (forecastOf(pours, nowMs)!.runOut(6000).atMs! < trulyEmptyMs(pours, nowMs, 6000)) early += 1;
+      if (forecastOf(pours, nowMs)!.runOut(6000).atMs! < trulyEmptyMs(pours, nowMs, 6000))
+        early += 1;
     }
     expect(early / 200).to.be.within(0.42, 0.58);
   });

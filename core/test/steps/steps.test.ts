@@ -128,6 +128,19 @@ describe('progressOf', () => {
     status: 'steeping' | 'strained' | 'abandoned' = 'steeping',
   ) => progressOf({ batch: { startedAt, status }, steps, actuals, nowMs: minutes(atMinutes) });
 
+  it('the strain is due where it was moved to, and no other step with it', () => {
+    const plan = { ...TWO_PLACES_PLAN, agitationHours: [1] };
+    const moved = progressOf({
+      batch: { startedAt, status: 'steeping', plan, endsAt: at(9000) },
+      steps,
+      actuals: [],
+      nowMs: minutes(1),
+    });
+    const due = Object.fromEntries(moved.states.map(({ step: { key }, dueMs }) => [key, dueMs]));
+    expect(due['strain']).to.equal(minutes(9000));
+    expect(due['agitate']).to.equal(minutes(60));
+  });
+
   it('begins with the first step', () => {
     const { now, last, behind } = of([], 0);
     expect([now!.step.key, last, behind]).to.deep.equal(['weigh', null, 0]);

@@ -18,6 +18,7 @@ export const CSV_LISTS: Readonly<Record<string, ShopTable>> = {
   actuals: 'batch_actuals',
   jugs: 'jugs',
   entries: 'jug_entries',
+  days: 'day_rows',
 };
 
 /** Nested parts as `plan.doseG`; what has no columns of its own, such as a list, as JSON. */

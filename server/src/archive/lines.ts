@@ -2,6 +2,7 @@ import { batchActualSchema, batchSchema, draftSchema, sampleSetSchema } from '@r
 import { vesselSchema } from '@ratio/core/brew';
 import { coffeeSchema } from '@ratio/core/coffee';
 import { authorSchema, idSchema, instantSchema } from '@ratio/core/document';
+import { dayRowSchema } from '@ratio/core/day';
 import { drinkSchema, drinkVersionSchema } from '@ratio/core/drink';
 import { instrumentSchema } from '@ratio/core/instruments';
 import { jugEntrySchema, jugSchema } from '@ratio/core/jug';
@@ -74,6 +75,7 @@ export const LINE_SCHEMAS: Readonly<Record<ShopTable, z.ZodType>> = {
     useBy: instantSchema.nullable(),
     request: z.unknown(),
   }),
+  day_rows: dayRowSchema.omit({ undone: true }),
 };
 
 /** Columns of a table of documents that stand beside its body. */
@@ -87,7 +89,10 @@ export function lineOf(table: ShopTable, row: StoredRow): Record<string, unknown
       .filter(([key]) => !(table === 'shops' && key === 'id'))
       .map(([key, value]) => [camel(key), value]),
   );
-  return body === undefined ? named : { ...named, ...(body as object) };
+  if (body === undefined) return named;
+  // What gives access stays: an archive is handed around.
+  const { calendarKey: _, ...told } = body as { calendarKey?: unknown };
+  return { ...named, ...told };
 }
 
 /** @returns a line as a row of its table; `columns` are those that the table has beside its body */

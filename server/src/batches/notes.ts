@@ -9,7 +9,7 @@ import {
   type BatchActual,
   type NoteActualRequest,
 } from '@ratio/core/batch';
-import { slurryMl, vesselFit } from '@ratio/core/brew';
+import { BATCH_LIMITS, slurryMl, vesselFit } from '@ratio/core/brew';
 import type { Transaction } from 'sequelize';
 import type { Caller } from '../caller.ts';
 import type { Clock } from '../clock.ts';
@@ -43,8 +43,24 @@ export async function requireNotable(of: Noting & { request: NoteActualRequest }
   }
   if (request.kind === 'abandoned' && batch.status !== 'steeping')
     throw new ProblemError('not_possible_now', 'It does not steep any more: it is in its jugs.');
+  if (request.kind === 'strain-moved') requireLater(batch, request.until);
   if (request.kind === 'decanted')
     await requireGoesInto({ ...of, vesselId: request.vesselId, shareFrac: 1 });
+}
+
+/** A strain is moved to an hour at which the batch still steeps. */
+function requireLater({ status, startedAt }: Batch, until: string): void {
+  if (status !== 'steeping')
+    throw new ProblemError('not_possible_now', 'It does not steep any more: its strain stands.');
+  const hours = (Date.parse(until) - Date.parse(startedAt)) / HOUR_MS;
+  if (hours > 0 && hours <= BATCH_LIMITS.hours) return;
+  throw new ProblemError(
+    'out_of_range',
+    'A strain comes after the start, and within a week of it.',
+    {
+      issues: [{ path: 'until', message: `It began at ${startedAt}.` }],
+    },
+  );
 }
 
 /**
@@ -91,12 +107,13 @@ export async function followActuals(of: Noting): Promise<void> {
   const rows = (await db.batchActuals.about(shopId, batch.id, transaction)).map(answered);
   const counted = countedActuals(rows);
   const poured = pouredAt({ batch, actuals: counted });
-  const endsAt = new Date(
+  const moved = counted.findLast(({ kind }) => kind === 'strain-moved')?.until ?? null;
+  const plannedEnd = new Date(
     Date.parse(poured ?? batch.startedAt) + steepHoursOf(batch.plan) * HOUR_MS,
   ).toISOString();
   const followed: Batch = {
     ...batch,
-    endsAt,
+    endsAt: moved ?? plannedEnd,
     // Poured as it was started: then its clock runs from the start, and nothing is new.
     pouredAt: poured === batch.startedAt ? null : poured,
     movedTo: await movedTo({ db, shopId, counted, transaction }),

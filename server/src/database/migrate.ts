@@ -5,6 +5,7 @@ import { drafts } from './migrations/20261125-drafts.ts';
 import { sampleSets } from './migrations/20261125-sample-sets.ts';
 import { corrections } from './migrations/20261130-corrections.ts';
 import { instruments } from './migrations/20261201-instruments.ts';
+import { theDay } from './migrations/20261202-the-day.ts';
 import { people } from './migrations/20261129-people.ts';
 import { ledgerInFull } from './migrations/20261128-ledger-in-full.ts';
 import { shopsAndAuthors } from './migrations/20261127-shops-and-authors.ts';
@@ -21,6 +22,7 @@ const MIGRATIONS = [
   people,
   corrections,
   instruments,
+  theDay,
 ];
 type Migration = (typeof MIGRATIONS)[number];
 

@@ -52,6 +52,8 @@ export interface Rows<R extends Row> {
     shopId: string,
     range: { readonly of: string; readonly from: string; readonly to: string },
   ) => Promise<Written<R>[]>;
+  /** What there is of all things from an instant on, in the order of writing. */
+  readonly since: (shopId: string, range: { readonly from: string }) => Promise<Written<R>[]>;
   readonly find: (
     shopId: string,
     id: string,
@@ -117,6 +119,14 @@ export function createRows<R extends Row>(
       const rows = await model.findAll({
         where: { shopId, [table.of]: of, at: { [Op.gte]: from, [Op.lte]: to } },
         order: ['at'],
+        raw: true,
+      });
+      return rows.map((row) => rowOf(row as unknown as Record<string, unknown>));
+    },
+    since: async (shopId, { from }) => {
+      const rows = await model.findAll({
+        where: { shopId, at: { [Op.gte]: from } },
+        order: ['seq'],
         raw: true,
       });
       return rows.map((row) => rowOf(row as unknown as Record<string, unknown>));

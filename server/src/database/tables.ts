@@ -1,6 +1,7 @@
 import type { Batch, BatchActual, Draft, SampleSet } from '@ratio/core/batch';
 import type { Vessel } from '@ratio/core/brew';
 import type { Coffee } from '@ratio/core/coffee';
+import type { DayRow } from '@ratio/core/day';
 import type { Drink, DrinkVersion } from '@ratio/core/drink';
 import type { Instrument } from '@ratio/core/instruments';
 import type { FilledJug, Jug, LedgerRow } from '@ratio/core/jug';
@@ -17,6 +18,8 @@ export type StoredShop = Shop & {
   readonly clockOffsetMs: number;
   /** Whether people sign in on the machine itself too. */
   readonly signInHere?: boolean;
+  /** Secret part of the address at which calendars read the feed; none until somebody asks for it. */
+  readonly calendarKey?: string | null;
 };
 
 /** Somebody of the shop, with what they sign in with, sealed. */
@@ -137,6 +140,7 @@ export function defineTables(of: {
         vesselId: 'text',
         place: 'text',
         step: 'text',
+        until: 'text',
         undoes: 'text',
         instrumentId: 'text',
       },
@@ -156,6 +160,19 @@ export function defineTables(of: {
       name: 'batch_photos',
       of: 'batchId',
       columns: { batchId: 'text', type: 'text', data: 'text' },
+    }),
+    dayRows: createRows<Omit<DayRow, 'author' | 'undone'>>(of, {
+      name: 'day_rows',
+      of: 'date',
+      columns: {
+        date: 'text',
+        kind: 'text',
+        list: 'text',
+        item: 'text',
+        note: 'text',
+        price: 'number',
+        undoes: 'text',
+      },
     }),
     drinkVersions: createRows<Omit<DrinkVersion, 'author'>>(of, {
       name: 'drink_versions',

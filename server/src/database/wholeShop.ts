@@ -21,6 +21,7 @@ export const SHOP_TABLES = {
   batch_photos: 'seq',
   jugs: 'id',
   jug_entries: 'seq',
+  day_rows: 'seq',
 } as const;
 export type ShopTable = keyof typeof SHOP_TABLES;
 /** A row as it lies in its table, its JSON parsed, without shop and place. */

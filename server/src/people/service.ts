@@ -12,7 +12,7 @@ import { UNSIGNED, type Caller } from '../caller.ts';
 import type { Database } from '../database/database.ts';
 import type { Remove } from '../database/documents.ts';
 import type { StoredPerson } from '../database/tables.ts';
-import { machineAddresses } from '../machineAddresses.ts';
+import { addressesOf } from '../machineAddresses.ts';
 import { ProblemError } from '../problem.ts';
 import { digestOf, newCode, newToken, opens, sealed } from './secrets.ts';
 
@@ -151,9 +151,9 @@ export function createPeopleService(of: {
       const code = newCode();
       const untilMs = now() + PAIRING_MS;
       pairings.set(code, { role, untilMs });
-      const links = machineAddresses()
-        .filter(({ internal, family }) => !internal && family === 'IPv4')
-        .map(({ address }) => `${scheme}://${address}:${port()}/sign-in?code=${code}`);
+      const links = addressesOf({ scheme, port: port() }).map(
+        (address) => `${address}/sign-in?code=${code}`,
+      );
       return { code, expiresAt: new Date(untilMs).toISOString(), links };
     },
 

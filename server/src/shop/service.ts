@@ -12,7 +12,12 @@ export interface ShopService {
   readonly save: (caller: Caller, input: Omit<Save<Shop>, 'id'>) => Promise<Shop>;
 }
 
-const withoutClock = ({ clockOffsetMs: _, signInHere: __, ...shop }: StoredShop): Shop => shop;
+const withoutClock = ({
+  clockOffsetMs: _,
+  signInHere: __,
+  calendarKey: ___,
+  ...shop
+}: StoredShop): Shop => shop;
 
 /** A stale write is answered with the shop as pages know it. */
 function withoutStored(error: unknown): never {
@@ -36,10 +41,14 @@ export function createShopService({
       const { shopId: id } = caller;
       const saved = await db
         .write(async (transaction) => {
-          const { clockOffsetMs, signInHere = false } = await shops.get(id, id, transaction);
+          const {
+            clockOffsetMs,
+            signInHere = false,
+            calendarKey = null,
+          } = await shops.get(id, id, transaction);
           return shops.save(
             caller,
-            { id, seenVersion, body: { ...body, clockOffsetMs, signInHere } },
+            { id, seenVersion, body: { ...body, clockOffsetMs, signInHere, calendarKey } },
             transaction,
           );
         })

@@ -48,6 +48,12 @@ describe('an archive', () => {
   };
   const jugs = async () => (await (await fetch(`${url}/api/jugs`)).json()) as object[];
 
+  it('holds nothing that gives access: neither people nor the calendar’s secret address', async () => {
+    const before = await archive();
+    await fetch(`${url}/api/calendar/key`, { method: 'POST' });
+    expect((await archive()).equals(before)).to.equal(true);
+  });
+
   it('gives the same shop on another machine, byte for byte when it is exported again', async () => {
     const before = await archive();
     await inFolder(async (dataDir) => {

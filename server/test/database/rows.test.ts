@@ -1,3 +1,4 @@
+import { NOTHING_NOTED } from '@ratio/core/batch';
 import { expect } from 'chai';
 import { openLidoServer, type LidoServer } from '../lidoServer.ts';
 
@@ -8,16 +9,7 @@ const stir = (id: string, at = '2026-06-13T07:00:00.000Z') => ({
   batchId: 'a-batch',
   kind: 'agitated' as const,
   at,
-  massG: null,
-  tempC: null,
-  strengthFrac: null,
-  note: '',
-  shareFrac: null,
-  vesselId: null,
-  place: null,
-  step: null,
-  undoes: null,
-  instrumentId: null,
+  ...NOTHING_NOTED,
 });
 
 describe('createRows', () => {

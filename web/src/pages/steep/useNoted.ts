@@ -28,6 +28,8 @@ export function useNoted(actuals: Readonly<Ref<readonly BatchActual[]>>) {
         return `${format.value.percent(shareFrac ?? 0, 0)} of it into ${vesselOf(vesselId)}: ${note}`;
       case 'abandoned':
         return `given up: ${note}`;
+      case 'strain-moved':
+        return `strain moved to ${clockTime({ at: new Date(row.until ?? row.at), zone: shelf.zone })}`;
       case 'remarked':
         return note;
       case 'weighed':

@@ -1,0 +1,88 @@
+import { isDeepStrictEqual } from 'node:util';
+import {
+  PACE_DAYS,
+  poursByDay,
+  poursOf,
+  type DayPours,
+  type DayRow,
+  type DayRowRequest,
+} from '@ratio/core/day';
+import type { Caller } from '../caller.ts';
+import type { Changes } from '../changes/changes.ts';
+import type { Clock } from '../clock.ts';
+import type { Database } from '../database/database.ts';
+import { answered } from '../database/rows.ts';
+import { ProblemError } from '../problem.ts';
+
+/** What is written down of a day, and what was poured on each. */
+export interface DayService {
+  /** What was poured on each of the last weeks' days, by quarters of an hour. */
+  readonly pours: (caller: Caller) => Promise<DayPours[]>;
+  /** What was written down of a day, in the order of writing. */
+  readonly rows: (caller: Caller, date: string) => Promise<DayRow[]>;
+  /** Writes something down of a day; sent again with the same id it counts once. */
+  readonly add: (
+    caller: Caller,
+    input: { date: string; request: DayRowRequest },
+  ) => Promise<DayRow[]>;
+}
+
+interface Needs {
+  readonly db: Database;
+  readonly clock: Clock;
+  readonly changes: Changes;
+}
+
+const DAY_MS = 86_400_000;
+const POURED = ['poured', 'counted', 'corrected', 'undone'];
+const NOTHING_SAID = { list: null, item: '', note: '', price: null, undoes: null };
+
+/** @returns the use cases of a day */
+export function createDayService({ db, clock, changes }: Needs): DayService {
+  const { dayRows, jugEntries, shops, write } = db;
+
+  async function rows({ shopId }: Caller, date: string): Promise<DayRow[]> {
+    const all = await dayRows.about(shopId, date);
+    const undone = new Set(all.map(({ undoes }) => undoes));
+    return all.map((row) => ({ ...answered(row), undone: undone.has(row.id) }));
+  }
+
+  return {
+    rows,
+
+    pours: async ({ shopId }) => {
+      const { zone } = await shops.get(shopId, shopId);
+      const from = new Date(clock.now().getTime() - PACE_DAYS * DAY_MS).toISOString();
+      const entries = await jugEntries.since(shopId, { from });
+      const pours = poursOf(entries.filter(({ kind }) => POURED.includes(kind)));
+      return poursByDay({ pours, zone });
+    },
+
+    add: async (caller, { date, request }) => {
+      const { shopId } = caller;
+      const { at, ...said } = request;
+      await write(async (transaction) => {
+        const before = await dayRows.find(shopId, request.id, transaction);
+        const row = {
+          ...NOTHING_SAID,
+          ...said,
+          date,
+          at: before && at === undefined ? before.at : clock.momentOf(at).toISOString(),
+        };
+        if (before) {
+          const { author: _, ...known } = answered(before);
+          if (isDeepStrictEqual(known, row)) return;
+          throw new ProblemError('already_exists', 'Something else was written under this id.');
+        }
+        if (request.kind === 'undone') {
+          const undone = await dayRows.find(shopId, request.undoes, transaction);
+          if (undone?.date !== date)
+            throw new ProblemError('not_found', 'What is taken back was not written of this day.');
+        }
+        await dayRows.add(caller, row, transaction);
+      });
+      changes.publish(caller, { noun: 'days', id: date });
+      return rows(caller, date);
+    },
+  };
+}
