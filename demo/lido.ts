@@ -70,8 +70,8 @@ export const lidoShop: Body<Shop> = {
 
 export const lidoCoffees: readonly Body<Coffee>[] = [
   {
-    id: 'slack-tide',
-    name: 'Slack Tide, natural',
+    id: 'lot-14',
+    name: 'Lot 14, natural',
     solubleFrac: 0.215,
     robustaFrac: 0,
     decafFrac: 0,
@@ -81,8 +81,8 @@ export const lidoCoffees: readonly Body<Coffee>[] = [
     looseDensityGPerMl: null,
   },
   {
-    id: 'harbour-wall',
-    name: 'Harbour Wall, dark',
+    id: 'lot-9',
+    name: 'Lot 9, dark',
     solubleFrac: 0.222,
     robustaFrac: 0.2,
     decafFrac: 0,
@@ -92,8 +92,8 @@ export const lidoCoffees: readonly Body<Coffee>[] = [
     looseDensityGPerMl: null,
   },
   {
-    id: 'north-groyne',
-    name: 'North Groyne, washed',
+    id: 'lot-17',
+    name: 'Lot 17, washed',
     solubleFrac: 0.208,
     robustaFrac: 0,
     decafFrac: 0,
@@ -103,8 +103,8 @@ export const lidoCoffees: readonly Body<Coffee>[] = [
     looseDensityGPerMl: null,
   },
   {
-    id: 'lantern-decaf',
-    name: 'Lantern, decaf',
+    id: 'lot-5',
+    name: 'Lot 5, decaf',
     solubleFrac: 0.21,
     robustaFrac: 0,
     decafFrac: 1,
@@ -538,7 +538,7 @@ export const lidoBatches: readonly LidoBatch[] = [
     startedHoursBefore: 5 * 24 + 19,
     plan: {
       ...coarse,
-      coffeeId: 'harbour-wall',
+      coffeeId: 'lot-9',
       vesselId: 'tall-jar',
       doseG: 800,
       waterG: 4000,
@@ -557,7 +557,7 @@ export const lidoBatches: readonly LidoBatch[] = [
     startedHoursBefore: 2 * 24 + 18,
     plan: {
       ...coarse,
-      coffeeId: 'slack-tide',
+      coffeeId: 'lot-14',
       vesselId: 'tall-jar',
       doseG: 900,
       waterG: 4500,
@@ -576,7 +576,7 @@ export const lidoBatches: readonly LidoBatch[] = [
     startedHoursBefore: 24 + 16,
     plan: {
       ...coarse,
-      coffeeId: 'north-groyne',
+      coffeeId: 'lot-17',
       vesselId: 'wide-jar',
       doseG: 380,
       waterG: 2050,
@@ -595,7 +595,7 @@ export const lidoBatches: readonly LidoBatch[] = [
     startedHoursBefore: 17.5,
     plan: {
       ...coarse,
-      coffeeId: 'slack-tide',
+      coffeeId: 'lot-14',
       vesselId: 'tall-jar',
       doseG: 900,
       waterG: 4400,
@@ -608,7 +608,7 @@ export const lidoBatches: readonly LidoBatch[] = [
     startedHoursBefore: 11,
     plan: {
       ...coarse,
-      coffeeId: 'harbour-wall',
+      coffeeId: 'lot-9',
       vesselId: 'bag-bucket',
       doseG: 1400,
       waterG: 7000,

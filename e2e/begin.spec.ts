@@ -124,7 +124,7 @@ test('one strain fills three jugs, and what does not fit says so', async ({ page
   await expect(field(page, 'Came out into jug 3')).toHaveValue(/480/);
   await batch.getByRole('button', { name: /^Strain 2\.4\d/ }).click();
   await expect(page).toHaveURL(/\/jugs$/);
-  await expect(page.getByRole('listitem').filter({ hasText: 'Slack Tide' })).toHaveCount(4);
+  await expect(page.getByRole('listitem').filter({ hasText: 'Lot 14' })).toHaveCount(4);
 });
 
 test('coffee takes the rest, and two thirds of the glass are that', async ({ page, lido }) => {
@@ -174,7 +174,7 @@ test('a vessel in use says until when, and a plan that is too much is refused at
 }) => {
   await page.goto(lido.url);
   await choose(page, 'Vessel', /Bag bucket/);
-  await expect(page.getByText(/Holds Harbour Wall, dark until Sat 18:40/)).toBeVisible();
+  await expect(page.getByText(/Holds Lot 9, dark until Sat 18:40/)).toBeVisible();
   await expect(page.getByRole('button', { name: 'Start this steep' })).toBeDisabled();
   await page.getByRole('button', { name: 'Other tall jar 6 L' }).click();
   await expect(page.getByRole('button', { name: 'Start this steep' })).toBeEnabled();

@@ -3,7 +3,7 @@ import type { Page } from '@playwright/test';
 import { expect, lookingTest, test, type Lido } from './lido.ts';
 
 const PLAN = {
-  coffeeId: 'slack-tide',
+  coffeeId: 'lot-14',
   vesselId: 'other-tall-jar',
   grind: 'coarse',
   doseG: 850,

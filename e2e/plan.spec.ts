@@ -127,7 +127,7 @@ test('the batch sheet prints on one page, in black', async ({ page, lido }) => {
   expect(pdf.match(/\/Type\s*\/Page\b/g)).toHaveLength(1);
   await page.emulateMedia({ media: 'print' });
   const sheet = page.locator('.sheet');
-  await expect(sheet).toContainText('Slack Tide, natural, Other tall jar 6 L');
+  await expect(sheet).toContainText('Lot 14, natural, Other tall jar 6 L');
   await expect(sheet).toContainText('850');
   await expect(page.getByRole('button', { name: 'Start this steep' })).toBeHidden();
 });

@@ -15,7 +15,7 @@ test('small jars are made from a plan, started together, scored, and the winner 
   await page.getByRole('textbox', { name: 'Ratios' }).fill('1:5, 1:7');
   await set.getByRole('button', { name: 'Start them together' }).click();
 
-  const kept = page.getByRole('region', { name: 'Set of Slack Tide, natural' });
+  const kept = page.getByRole('region', { name: 'Set of Lot 14, natural' });
   const liked = kept.getByRole('slider', { name: 'How jar 2 was liked' });
   await liked.locator('.el-rate__item').nth(4).click();
   await expect(page.getByRole('status').filter({ hasText: 'Jar 2: 5 of 5' })).toBeVisible();

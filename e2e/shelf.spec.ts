@@ -7,11 +7,11 @@ test('one thing of the shelf is open at a time, each change can be undone, and p
   await page.goto(`${lido.url}/shelf`);
   const line = (name: string | RegExp) => page.getByRole('button', { name });
   const shown = (name: string) => page.getByRole('textbox', { name }).filter({ visible: true });
-  await line(/^Slack Tide, natural/).click();
+  await line(/^Lot 14, natural/).click();
   await shown('Price a kg').fill('40');
   await shown('Price a kg').press('Enter');
-  const notice = page.getByRole('status').filter({ hasText: 'Slack Tide, natural: price' });
-  await expect(line(/^Slack Tide, natural/)).toContainText('€40.00 a kg');
+  const notice = page.getByRole('status').filter({ hasText: 'Lot 14, natural: price' });
+  await expect(line(/^Lot 14, natural/)).toContainText('€40.00 a kg');
   await notice.getByRole('button', { name: 'Undo' }).click();
   await expect(shown('Price a kg')).toHaveValue('31.00');
 
@@ -55,10 +55,10 @@ test('a bag that arrived is on the shelf in three touches, known or new', async 
   );
 
   await page.getByRole('button', { name: 'A new bag arrived' }).click();
-  await bag.getByRole('radio', { name: 'Slack Tide, natural' }).click();
+  await bag.getByRole('radio', { name: 'Lot 14, natural' }).click();
   await bag.getByRole('textbox', { name: 'Roasted on' }).fill('yesterday');
   await bag.getByRole('button', { name: 'Put it on the shelf' }).click();
-  await expect(page.getByRole('button', { name: /^Slack Tide, natural/ })).toContainText(
+  await expect(page.getByRole('button', { name: /^Lot 14, natural/ })).toContainText(
     'roasted Fri 12 Jun',
   );
 });

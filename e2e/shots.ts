@@ -106,7 +106,7 @@ const startMorning = (page: Page, lido: Lido) =>
     data: {
       id: 'morning',
       plan: {
-        coffeeId: 'slack-tide',
+        coffeeId: 'lot-14',
         vesselId: 'other-tall-jar',
         grind: 'coarse',
         doseG: 850,

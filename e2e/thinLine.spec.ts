@@ -36,7 +36,7 @@ test('a brewer plans a batch, starts it, strains it and pours a drink; a killed 
   await expect(page.getByRole('textbox', { name: 'Coffee in' })).toHaveValue(/907\sg/);
   await page.getByRole('button', { name: 'Start this steep' }).click();
   await expect(page).toHaveURL(/\/steep$/);
-  await expect(page.getByRole('status').filter({ hasText: 'Steeping: Slack Tide' })).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: 'Steeping: Lot 14' })).toBeVisible();
   await expect(page.getByRole('link', { name: /^Steep/ })).toContainText('3 steeping');
 
   await lido.kill();
@@ -92,7 +92,7 @@ test('a dropped connection loses nothing and says so', async ({ page, lido, cont
   await page.getByRole('button', { name: 'Start this steep' }).click();
   const strip = page.getByRole('status', { name: 'The server' });
   await expect(strip).toContainText(
-    'One change is kept on this tablet until it is back: Slack Tide',
+    'One change is kept on this tablet until it is back: Lot 14',
   );
   await context.setOffline(false);
   await expect(page.getByRole('link', { name: /^Steep/ })).toContainText('3 steeping');

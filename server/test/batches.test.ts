@@ -9,7 +9,7 @@ import { lidoDrinks } from '../../demo/lido.ts';
 import { openLidoServer, type LidoServer } from './lidoServer.ts';
 
 const PLAN: Plan = {
-  coffeeId: 'slack-tide',
+  coffeeId: 'lot-14',
   vesselId: 'wide-jar',
   grind: 'coarse',
   doseG: 400,
@@ -195,7 +195,7 @@ describe('batches and jugs', () => {
     const second = await start('second');
     expect(second.status).to.equal(409);
     expect(second.body.detail).to.match(
-      /^Wide jar 3 L holds Slack Tide, natural until Sun 01:40\. Free: /,
+      /^Wide jar 3 L holds Lot 14, natural until Sun 01:40\. Free: /,
     );
     expect(second.body.detail).to.contain('Pitcher 2 L').and.not.to.contain('Bag bucket');
     const anyOne = { ...PLAN, vesselId: 'any-vessel', coffeeId: 'usual-dark' };

@@ -21,7 +21,7 @@ describe('the bar', () => {
 
   describe('a jug', () => {
     it('costs what its coffee cost', async () => {
-      // Harbour Wall at 22.50 a kilogram, 800 g of it; the brew was weighed to 10 g.
+      // Lot 9 at 22.50 a kilogram, 800 g of it; the brew was weighed to 10 g.
       const jug = await jugOf('lido-jug-1');
       const [filled] = (await get('/api/jugs/lido-jug-1/entries')).toReversed();
       expect(jug.pricePerKg).to.be.closeTo((22.5 * 800) / filled.massG, 1e-9);

@@ -61,7 +61,7 @@ describe('documents that several tablets write', () => {
 
   it('keep a set of small jars, its start and its scores', async () => {
     const plan = {
-      coffeeId: 'slack-tide',
+      coffeeId: 'lot-14',
       vesselId: 'tall-jar',
       grind: 'coarse',
       doseG: 900,
@@ -89,7 +89,7 @@ describe('documents that several tablets write', () => {
       plan,
       jarId: 'small-jar',
       jarName: 'Small jar',
-      coffeeName: 'Slack Tide',
+      coffeeName: 'Lot 14',
       jars: [jar],
       startedAt: null,
     };
@@ -110,7 +110,7 @@ describe('documents that several tablets write', () => {
 
   it('hold a draft for every tablet', async () => {
     const plan = {
-      coffeeId: 'slack-tide',
+      coffeeId: 'lot-14',
       vesselId: 'tall-jar',
       grind: 'coarse',
       doseG: 900,

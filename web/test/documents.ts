@@ -8,7 +8,7 @@ export const jugOf = (over: Partial<Jug> = {}): Jug => ({
   id: 'one',
   version: 1,
   label: 'Jug 1',
-  coffeeName: 'Slack Tide',
+  coffeeName: 'Lot 14',
   batchId: null,
   onGrounds: false,
   vesselId: null,
@@ -33,7 +33,7 @@ const { solubleFrac, robustaFrac, decafFrac } = coffee;
 export const batchOf = (over: Partial<Batch> = {}): Batch => ({
   id: 'steeping',
   version: 1,
-  coffeeName: 'Slack Tide',
+  coffeeName: 'Lot 14',
   vesselName: 'Tall jar 6 L',
   coffee: { solubleFrac, robustaFrac, decafFrac },
   model: modelOf(coffee),

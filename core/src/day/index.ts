@@ -1,5 +1,6 @@
 export { batchCalendar, type CalendarEntry } from './batchCalendar.ts';
 export { createForecast, type Forecast, type RunOut } from './forecast.ts';
+export { helpsOf, type Help } from './helps.ts';
 export { latestStart, type LatestStart } from './latestStart.ts';
 export { nextBatch, type NextBatch } from './nextBatch.ts';
 export { PACE_DAYS } from './pace.ts';
@@ -16,3 +17,4 @@ export {
   type DayRowRequest,
   dayRowSchema,
 } from './schema.ts';
+export { lastsUntil } from './supply.ts';

@@ -14,7 +14,7 @@ export interface Database extends Tables, Writing {
   readonly sequelize: Sequelize;
   /** Folder of the file and its copies. */
   readonly dataDir: string;
-  /** Documents that were met and whose text is broken, such as “coffee slack-tide”. */
+  /** Documents that were met and whose text is broken, such as “coffee lot-14”. */
   readonly unreadable: ReadonlySet<string>;
   /** The latest instant at which anything was done, ms since 1970 UTC; 0 for nothing yet. */
   readonly latestMs: () => Promise<number>;

@@ -54,7 +54,10 @@ export function createDayService({ db, clock, changes }: Needs): DayService {
       const { zone } = await shops.get(shopId, shopId);
       const from = new Date(clock.now().getTime() - PACE_DAYS * DAY_MS).toISOString();
       const entries = await jugEntries.since(shopId, { from });
-      const pours = poursOf(entries.filter(({ kind }) => POURED.includes(kind)));
+      // A batch that leaves its grounds is counted by nobody.
+      const isSaid = ({ kind, request }: (typeof entries)[number]): boolean =>
+        POURED.includes(kind) && (kind !== 'counted' || request !== null);
+      const pours = poursOf(entries.filter(isSaid));
       return poursByDay({ pours, zone });
     },
 

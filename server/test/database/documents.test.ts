@@ -36,7 +36,7 @@ describe('createDocuments', () => {
     const before = await coffees.list('lido');
     const { id } = before[0]!;
     await write((transaction) =>
-      sequelize.query(`UPDATE coffees SET body = '{"name": "Slack' WHERE id = '${id}'`, {
+      sequelize.query(`UPDATE coffees SET body = '{"name": "Lot' WHERE id = '${id}'`, {
         transaction,
       }),
     );

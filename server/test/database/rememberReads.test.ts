@@ -5,7 +5,7 @@ describe('rememberReads', () => {
   function shelf() {
     let written = 0;
     let asked = 0;
-    let rows: object[] = [{ id: 'slack-tide' }];
+    let rows: object[] = [{ id: 'lot-14' }];
     const remembered = rememberReads(() => written);
     return {
       read: (key = 'coffees') =>
@@ -33,17 +33,17 @@ describe('rememberReads', () => {
   it('asks again after any write, and gives what was written', async () => {
     const { read, write, asked } = shelf();
     await read();
-    write([{ id: 'harbour-wall' }]);
-    expect(await read()).to.deep.equal([{ id: 'harbour-wall' }]);
+    write([{ id: 'lot-9' }]);
+    expect(await read()).to.deep.equal([{ id: 'lot-9' }]);
     expect(asked()).to.equal(2);
   });
 
   it('does not keep what a write overtook', async () => {
     const { read, write } = shelf();
     const early = read();
-    write([{ id: 'harbour-wall' }]);
-    expect(await early).to.deep.equal([{ id: 'slack-tide' }]);
-    expect(await read()).to.deep.equal([{ id: 'harbour-wall' }]);
+    write([{ id: 'lot-9' }]);
+    expect(await early).to.deep.equal([{ id: 'lot-14' }]);
+    expect(await read()).to.deep.equal([{ id: 'lot-9' }]);
   });
 
   it('holds no long list and no failure', async () => {

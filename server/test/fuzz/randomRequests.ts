@@ -55,7 +55,7 @@ const KNOWN: Readonly<Record<string, readonly string[]>> = {
   batches: ['lido-batch-4', 'lido-batch-5'],
   drinks: ['deep-end', 'milk-tide'],
 };
-const IDS = ['harbour-wall', 'water', 'x', ...Object.values(KNOWN).flat()];
+const IDS = ['lot-9', 'water', 'x', ...Object.values(KNOWN).flat()];
 const BAD_IDS = [
   '%00',
   '..%2f..',

@@ -21,7 +21,7 @@ describe('useFinder', () => {
   for (const [sought, first] of [
     ['', 'Plan a batch'],
     ['coco drink', 'Coconut cove'],
-    ['slack', 'Slack Tide, natural'],
+    ['14 nat', 'Lot 14, natural'],
     ['JAR vessel', 'Tall jar 6 L'],
     ['small', 'Small jars first'],
     ['soy ingredient', 'Soy drink'],

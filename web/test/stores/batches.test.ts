@@ -32,7 +32,7 @@ describe('useBatches', () => {
 
   it('start under their own identity, and read all again', async () => {
     const { id, plan } = batchOf();
-    expect((await useBatches().start({ id, plan }, 'Slack Tide'))?.id).to.equal('soon');
+    expect((await useBatches().start({ id, plan }, 'Lot 14'))?.id).to.equal('soon');
     expect(browser.asked[0]).to.deep.include({ path: '/api/batches', body: { id, plan } });
     expect(browser.asked[1]).to.include({ method: 'GET' });
   });
@@ -124,7 +124,7 @@ describe('useBatches', () => {
       const batches = await open();
       const { plan } = batchOf();
       const startedAt = '2026-06-12T16:00:00.000Z';
-      expect(await batches.start({ id: 'kept', plan, startedAt }, 'Slack Tide')).to.equal(null);
+      expect(await batches.start({ id: 'kept', plan, startedAt }, 'Lot 14')).to.equal(null);
       const [kept] = batches.steeping;
       expect(kept).to.include({ id: 'kept', version: 0, startedAt, status: 'steeping' });
       expect(kept!.predicted.strengthFrac).to.be.above(0.02);

@@ -24,7 +24,7 @@ describe('useDraft', () => {
     setActivePinia(createPinia());
     await useShop().load();
     drafts = useDraft();
-    drafts.change({ coffeeId: 'slack-tide', vesselId: 'tall-jar' });
+    drafts.change({ coffeeId: 'lot-14', vesselId: 'tall-jar' });
   }
   beforeEach(async () => {
     browser.storage.clear();
@@ -116,7 +116,7 @@ describe('useDraft', () => {
       grind: 'coarse',
       doseG: 850,
       waterG: 4250,
-      coffeeId: 'slack-tide',
+      coffeeId: 'lot-14',
       vesselId: 'tall-jar',
       waterC: 12,
     });

@@ -3,9 +3,9 @@ import { useDraft } from '../../../src/stores/draft.ts';
 import type { installBrowser } from '../../browser.ts';
 import { withApp } from '../../withApp.ts';
 
-/** A plan of the lido: 850 g of Slack Tide at 1:5 in the tall jar, 18 h in the fridge. */
+/** A plan of the lido: 850 g of Lot 14 at 1:5 in the tall jar, 18 h in the fridge. */
 const LIDO_PLAN: Plan = {
-  coffeeId: 'slack-tide',
+  coffeeId: 'lot-14',
   vesselId: 'tall-jar',
   grind: 'coarse',
   doseG: 850,

@@ -41,7 +41,7 @@ describe('usePlanVessels', () => {
   it('says until when one is in use, and which others are free and large enough', async () => {
     const { stores, wrong, others, options } = await open();
     stores.drafts.change({ vesselId: 'tall-jar' });
-    expect(wrong.value).to.contain('Holds Slack Tide until Sat 08:10');
+    expect(wrong.value).to.contain('Holds Lot 14 until Sat 08:10');
     expect(others.value.map(({ id }) => id)).to.deep.equal([
       'other-tall-jar',
       'bag-bucket',

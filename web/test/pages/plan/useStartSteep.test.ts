@@ -26,7 +26,7 @@ describe('useStartSteep', () => {
     await page.start();
     const sent = browser.asked.find(({ method }) => method === 'POST')!;
     expect(sent.body).to.deep.equal({ id, plan, startedAt: '2026-06-13T06:40:00.000Z' });
-    expect(page.notice.notice!.text).to.equal('Steeping: Slack Tide, natural. Strain Sun 01:40.');
+    expect(page.notice.notice!.text).to.equal('Steeping: Lot 14, natural. Strain Sun 01:40.');
     expect(page.drafts.draft).to.include({ version: 0, startAt: null });
     expect(page.drafts.draft.id).not.to.equal(id);
     expect(page.starting.value).to.equal(false);

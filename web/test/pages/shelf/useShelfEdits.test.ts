@@ -54,14 +54,14 @@ describe('useShelfEdits', () => {
         if (method !== 'PUT') return null;
         const saved = {
           ...(body as object),
-          id: 'slack-tide',
+          id: 'lot-14',
           version: Number(version!.slice(1, -1)) + 1,
         };
         coffees = [saved];
         return { status: 200, body: saved };
       },
     });
-    const coffee = shelf.coffees.find(({ id }) => id === 'slack-tide')!;
+    const coffee = shelf.coffees.find(({ id }) => id === 'lot-14')!;
     await Promise.all([
       edits.coffee(coffee, { pricePerKg: 33 }, 'price'),
       edits.coffee(coffee, { roast: 'light' }, 'roast'),
