@@ -1,4 +1,5 @@
 import path from 'node:path';
+import type { Transaction } from 'sequelize';
 import { stepsOf } from '@ratio/core/steps';
 import { UNSIGNED, type Caller } from '../server/src/caller.ts';
 import type { Documents, Identified } from '../server/src/database/documents.ts';
@@ -6,6 +7,8 @@ import { createChanges } from '../server/src/changes/changes.ts';
 import { createClock } from '../server/src/clock.ts';
 import { createBatchService } from '../server/src/batches/service.ts';
 import { createJugService } from '../server/src/jugs/service.ts';
+import { fillJug, useByOf } from '../server/src/jugs/filling.ts';
+import { rowOf } from '../server/src/jugs/entryRows.ts';
 import { openDatabase, type Database } from '../server/src/database/database.ts';
 import {
   LIDO_MORNING,
@@ -21,6 +24,8 @@ import {
   type LidoBatch,
 } from './lido.ts';
 
+import { lidoSeason, type SeasonJug } from './season.ts';
+
 const HOUR_MS = 3_600_000;
 const LIDO: Caller = { shopId: lidoShop.id, author: UNSIGNED };
 
@@ -30,8 +35,13 @@ const LIDO: Caller = { shopId: lidoShop.id, author: UNSIGNED };
  * @param input.realNow the machine's time: the demo's clock starts at the lido's morning and runs on
  * @returns whether anything was written; a shop that is there already is left alone
  */
-export async function seedLido(input: { db: Database; realNow: Date }): Promise<boolean> {
-  const { db, realNow } = input;
+export async function seedLido(input: {
+  db: Database;
+  realNow: Date;
+  /** Whether the two months before are in it too. */
+  withSeason?: boolean;
+}): Promise<boolean> {
+  const { db, realNow, withSeason = false } = input;
   if ((await db.shops.shopIds()).length > 0) return false;
   const clockOffsetMs = Date.parse(LIDO_MORNING) - realNow.getTime();
   await db.write(async (transaction) => {
@@ -55,8 +65,58 @@ export async function seedLido(input: { db: Database; realNow: Date }): Promise<
     await put(db.openedItems, lidoOpened);
     await put(db.instruments, lidoInstruments);
   });
+  if (withSeason) await seedSeason(db);
   for (const batch of lidoBatches) await brew(db, batch);
   return true;
+}
+
+/** The season, row by row as the services would have written it. */
+async function seedSeason(db: Database): Promise<void> {
+  const { batches, actuals, jugs } = lidoSeason();
+  await db.write(async (transaction) => {
+    for (const { id, version: _, author, ...body } of batches)
+      await db.batches.save({ ...LIDO, author }, { id, seenVersion: 0, body }, transaction);
+    for (const { author, ...row } of actuals)
+      await db.batchActuals.add({ ...LIDO, author }, row, transaction);
+    for (const jug of jugs) await seedJug(db, jug, transaction);
+  });
+}
+
+async function seedJug(db: Database, jug: SeasonJug, transaction: Transaction): Promise<void> {
+  const { id, batch, massG, madeAt, rows } = jug;
+  const filled = {
+    strengthFrac: batch.strengthFrac!,
+    readBy: batch.strengthBy === 'reading' ? ('refractometer' as const) : ('prediction' as const),
+    caffeineMgPerG: batch.predicted.caffeineMgPerG,
+    pricePerKg:
+      (lidoCoffees.find((one) => one.id === batch.plan.coffeeId)!.pricePerKg! * batch.plan.doseG) /
+      massG,
+    useBy: useByOf(madeAt, lidoShop.zone),
+  };
+  await fillJug(db, {
+    caller: { ...LIDO, author: 'Early shift' },
+    transaction,
+    id,
+    massG,
+    jug: {
+      ...filled,
+      filledRange: null,
+      label: jug.label,
+      coffeeName: batch.coffeeName,
+      batchId: batch.id,
+      capacityMl: null,
+      vesselId: null,
+      madeAt,
+    },
+  });
+  for (const [i, { author, massG: takenG, ...row }] of rows.entries()) {
+    const entry = rowOf({ jugId: id, id: `${id}-${i + 1}`, massG: -takenG, ...row });
+    await db.jugEntries.add({ ...LIDO, author }, { ...entry, at: row.at }, transaction);
+  }
+  const leftG = massG - rows.reduce((sum, row) => sum + row.massG, 0);
+  const { version: _, id: __, ...body } = await db.jugs.get(LIDO.shopId, id, transaction);
+  const lastEntryId = rows.length > 0 ? `${id}-${rows.length}` : null;
+  await db.jugs.restate(LIDO, { id, body: { ...body, onHandG: leftG, lastEntryId } }, transaction);
 }
 
 async function brew(db: Database, { id, plan, startedHoursBefore, jug }: LidoBatch): Promise<void> {
@@ -122,6 +182,6 @@ async function prepare(of: {
 // Run as a program: fill the folder that the server will open.
 if (process.argv[1]?.endsWith('seed.js')) {
   const db = await openDatabase(path.resolve(process.env['RATIO_DATA'] ?? '.demo'));
-  await seedLido({ db, realNow: new Date() });
+  await seedLido({ db, realNow: new Date(), withSeason: true });
   await db.close();
 }

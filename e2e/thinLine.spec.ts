@@ -91,9 +91,7 @@ test('a dropped connection loses nothing and says so', async ({ page, lido, cont
   await context.setOffline(true);
   await page.getByRole('button', { name: 'Start this steep' }).click();
   const strip = page.getByRole('status', { name: 'The server' });
-  await expect(strip).toContainText(
-    'One change is kept on this tablet until it is back: Lot 14',
-  );
+  await expect(strip).toContainText('One change is kept on this tablet until it is back: Lot 14');
   await context.setOffline(false);
   await expect(page.getByRole('link', { name: /^Steep/ })).toContainText('3 steeping');
 });
