@@ -58,6 +58,15 @@ export const lidoShop: Body<Shop> = {
   },
   brixToStrength: 0.85,
   steps: [],
+  checklists: {
+    opening: [
+      'Fridge read: 5 °C or colder',
+      'Jugs tasted',
+      'Ice bin filled',
+      'Sign out, deck swept',
+    ],
+    closing: ['Jugs counted', 'Jugs covered and cold', 'Vessels clean', 'Foam thrown away'],
+  },
   defaults: {
     grind: 'coarse',
     ratio: 5,

@@ -6,6 +6,7 @@ import type { Documents, Identified } from '../server/src/database/documents.ts'
 import { createChanges } from '../server/src/changes/changes.ts';
 import { createClock } from '../server/src/clock.ts';
 import { createBatchService } from '../server/src/batches/service.ts';
+import { createDayService } from '../server/src/day/service.ts';
 import { createJugService } from '../server/src/jugs/service.ts';
 import { fillJug, useByOf } from '../server/src/jugs/filling.ts';
 import { rowOf } from '../server/src/jugs/entryRows.ts';
@@ -67,7 +68,26 @@ export async function seedLido(input: {
   });
   if (withSeason) await seedSeason(db);
   for (const batch of lidoBatches) await brew(db, batch);
+  await leaveEvening(db);
   return true;
+}
+
+/** What the evening left for the morning of the demo. */
+async function leaveEvening(db: Database): Promise<void> {
+  const at = '2026-06-12T19:40:00.000Z';
+  const days = createDayService({
+    db,
+    clock: createClock({ frozenAt: new Date(at), offsetMs: 0 }),
+    changes: createChanges(),
+  });
+  const date = '2026-06-12';
+  const note = 'Mill was stiff on coarse: check that 26 is still 26.';
+  await days.add(LIDO, { date, request: { id: 'evening-note', kind: 'note', note } });
+  for (const [i, item] of lidoShop.checklists.closing.entries())
+    await days.add(LIDO, {
+      date,
+      request: { id: `evening-${i + 1}`, kind: 'checked', list: 'closing', item },
+    });
 }
 
 /** The season, row by row as the services would have written it. */

@@ -5,6 +5,12 @@ import type { Sourced } from './sourced.ts';
  * ingredients, units, component properties) stand beside the idea that they belong to.
  */
 export const CONSTANTS = {
+  cupStrengthFrac: {
+    value: 0.013,
+    unit: '',
+    source: 'middle of 1.15 to 1.45 %, hot filter coffee of 55 g/L: SCA brewing standard',
+    mark: 'published',
+  },
   maximumYieldFrac: {
     value: 0.3,
     unit: '',

@@ -15,6 +15,8 @@ describe('values of the trade, and published ones', () => {
     maximumYieldFrac: [0.3, ''],
     partitionFrac: [0.717, ''],
     solubleFrac: [0.215, ''],
+    // SCA brewing standard, middle of its range.
+    cupStrengthFrac: [0.013, ''],
     // Retained, wetting, room: common practice.
     halfRatio: [0.5, ''],
     diameterSigma: [0.35, ''],

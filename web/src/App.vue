@@ -8,7 +8,9 @@ import StateStrip from './components/navigation/StateStrip.vue';
 import TheLine from './components/navigation/TheLine.vue';
 import { saveFile } from './api/saveFile.ts';
 import { useChanges } from './composables/useChanges.ts';
+import { useDueCall } from './composables/useDueCall.ts';
 import { useFinder } from './composables/useFinder.ts';
+import { useHands } from './composables/useHands.ts';
 import { useKeys } from './composables/useKeys.ts';
 import { useLine } from './composables/useLine.ts';
 import { useTypedAhead } from './composables/useTypedAhead.ts';
@@ -18,6 +20,7 @@ import { useDraft } from './stores/draft.ts';
 import { useNotice } from './stores/notice.ts';
 import { useSession } from './stores/session.ts';
 import { useSetAside } from './stores/setAside.ts';
+import { useShop } from './stores/shop.ts';
 import { useSettings } from './stores/settings.ts';
 import { ElButton } from 'element-plus';
 
@@ -32,6 +35,7 @@ const settings = useSettings();
 const notices = useNotice();
 const aside = useSetAside();
 const drafts = useDraft();
+const shelf = useShop();
 const router = useRouter();
 const route = useRoute();
 const session = useSession();
@@ -39,6 +43,8 @@ const { state, failure, load, refresh } = useStart();
 useChanges(() => state.value === 'ready');
 const { strip, tryNow, insist, letGo } = useStateStrip(refresh);
 const { stations } = useLine();
+const { all: hands, due } = useHands();
+useDueCall({ hands, due, nowMs: () => shelf.now.getTime() });
 const { sought, found, go } = useFinder();
 /** What the page takes at least, and whether whoever stands here may see it. */
 const least = computed(() => (route.meta['least'] as Role | undefined) ?? 'pours');
@@ -63,6 +69,7 @@ useTypedAhead({ waits: finding, text: sought });
 const to = (path: string) => () => void router.push(path);
 
 useKeys({
+  '0': to('/bench'),
   '1': to('/plan'),
   '2': to('/steep'),
   '3': to('/jugs'),
@@ -83,6 +90,7 @@ useKeys({
     v-if="!route.meta['bare'] || state === 'signIn'"
     :stations="state === 'signIn' ? [] : stations"
     :units="settings.units"
+    :due
     :night="settings.isNight"
     :who
     :shelf="session.can('brews')"

@@ -5,7 +5,22 @@ export const router = createRouter({
   history: createWebHistory(),
   scrollBehavior: (_to, _from, saved) => saved ?? { top: 0 },
   routes: [
-    { path: '/', redirect: '/plan' },
+    { path: '/', redirect: '/bench' },
+    {
+      path: '/bench',
+      component: () => import('./pages/day/DayPage.vue'),
+      meta: { title: 'Bench' },
+    },
+    {
+      path: '/bench/week',
+      component: () => import('./pages/day/WeekPage.vue'),
+      meta: { title: 'Week' },
+    },
+    {
+      path: '/bench/calendar',
+      component: () => import('./pages/day/CalendarPage.vue'),
+      meta: { title: 'Calendar and calls' },
+    },
     {
       path: '/plan',
       component: () => import('./pages/plan/PlanPage.vue'),
@@ -111,11 +126,8 @@ export const router = createRouter({
       component: () => import('./pages/people/SignInPage.vue'),
       meta: { title: 'Sign in' },
     },
-    { path: '/:rest(.*)*', redirect: '/plan' },
+    { path: '/:rest(.*)*', redirect: '/bench' },
   ],
-});
-router.afterEach(({ meta }) => {
-  document.title = `${String(meta['title'])} · Ratio`;
 });
 
 // A page that does not come: the program was updated meanwhile, and begins anew; or the server is away,

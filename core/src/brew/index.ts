@@ -1,5 +1,5 @@
 export { BATCH_LIMITS } from './limits.ts';
-export { brew, type BrewInput, type BrewPoint } from './brew.ts';
+export { brew, brewCurve, type BrewInput, type BrewPoint } from './brew.ts';
 export { slurryStrengthFrac } from './readings.ts';
 export { NO_DEVIATION } from './release.ts';
 export { FILTRATION_METHODS, FILTRATIONS } from './filtration.ts';

@@ -13,12 +13,21 @@ export interface RunOut {
   readonly highMs: number | null;
 }
 
+/** A number of pours, and the 5th and 95th of 100 such days. */
+export interface DrinkCount {
+  readonly value: number;
+  readonly low: number;
+  readonly high: number;
+}
+
 /** What a shop will pour, by its own ledger. */
 export interface Forecast {
   /** How many days of this weekday it was learned from. */
   readonly days: number;
   /** Pours of the whole day of now, those of today so far counted. */
-  readonly today: { readonly value: number; readonly low: number; readonly high: number };
+  readonly today: DrinkCount;
+  /** Pours of a whole day that is still to come, as 2026-06-14. */
+  readonly onDate: (date: string) => DrinkCount;
   /** When so much coffee will have been poured from now on. */
   readonly runOut: (onHandG: number) => RunOut;
   /** Coffee that will be poured between two instants, g. */
@@ -112,6 +121,14 @@ export function createForecast(input: {
       value: so + restCount,
       low: so + quantileG(endOfToday, -Z) / pourG,
       high: so + quantileG(endOfToday, Z) / pourG,
+    },
+    onDate: (of) => {
+      const { counts, noise, levelNoise } = pace.ofDate(of);
+      const sum = (values: Float64Array): number => values.reduce((all, one) => all + one, 0);
+      const value = sum(counts);
+      const variance = value + sum(noise) + dayCv ** 2 * (1 + levelNoise) * value ** 2;
+      const whole = { date: of, quarters: QUARTERS, meanG: value, varianceG2: variance };
+      return { value, low: quantileG(whole, -Z), high: quantileG(whole, Z) };
     },
     runOut: (onHandG) => ({
       lowMs: momentOf(Z, onHandG),

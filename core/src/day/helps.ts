@@ -35,6 +35,8 @@ export type Help =
 
 /** Less than this is no steep (ours). */
 const SHORTEST_HOURS = 4;
+/** What gains less time than this is no help (ours). */
+const BETTER_MS = 10 * 60_000;
 const HOUR_MS = 3_600_000;
 /** How much thinner a drink may be before somebody tastes it (practice). */
 const THINNER_FRAC = 0.1;
@@ -59,10 +61,13 @@ export function helpsOf(input: {
   nowMs: number;
   readyByMs: number;
 }): Help[] {
-  const { forecast, onHandG, strengthFrac, arrivals, steeping, plan, model, nowMs } = input;
+  const { forecast, onHandG, strengthFrac, arrivals, steeping, plan, model } = input;
   const until = (heldG: number, coming = arrivals): number | null =>
     lastsUntil({ forecast, onHandG: heldG, arrivals: coming }).atMs;
   const stretchedG = onHandG / (1 - THINNER_FRAC);
+  const asItIs = until(onHandG);
+  const isBetter = (ms: number | null): boolean =>
+    ms === null || (asItIs !== null && ms > asItIs + BETTER_MS);
   return [
     ...hurried({ ...input, plan, model }),
     ...steeping
@@ -94,7 +99,7 @@ export function helpsOf(input: {
           },
         ] as const)
       : []),
-  ].filter((help) => !('untilMs' in help) || help.untilMs === null || help.untilMs > nowMs);
+  ].filter((help) => !('untilMs' in help) || isBetter(help.untilMs));
 }
 
 function hurried(of: {

@@ -5,6 +5,7 @@ import { WETTING_NAMES } from '../brew/wetting.ts';
 import { GRIND_NAMES } from '../coffee/grinds.ts';
 import { CONSTANTS } from '../constants.ts';
 import { documentFields, nameSchema } from '../document/schema.ts';
+import { checklistsSchema } from './checklists.ts';
 import { shopStepSchema } from './stepsSchema.ts';
 
 /** What a brew is strained through. */
@@ -71,6 +72,8 @@ export const shopSchema = z.object({
   brixToStrength: z.number().min(0.6).max(1.1).default(CONSTANTS.brixToStrength.value),
   /** The steps of a batch in the shop's own order and words; empty for the usual ones. */
   steps: z.array(shopStepSchema).max(60).default([]),
+  /** What is gone through when the shop opens and closes. */
+  checklists: checklistsSchema,
   /** What a new plan begins with. */
   defaults: z.strictObject({
     grind: z.enum(GRIND_NAMES),

@@ -21,6 +21,13 @@ export const batchEndpoints = (batches: BatchService): readonly Endpoint[] => [
   }),
   endpoint({
     method: 'get',
+    path: '/api/running',
+    summary: 'Every batch that steeps, with what really happened to it so far',
+    answer: z.array(batchInFullSchema),
+    handle: ({ caller }) => batches.running(caller),
+  }),
+  endpoint({
+    method: 'get',
     path: '/api/batches/{id}',
     summary: 'One batch with its plan, its prediction and what really happened',
     answer: batchInFullSchema,

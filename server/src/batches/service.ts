@@ -36,6 +36,8 @@ import { followActuals, requireNotable } from './notes.ts';
 
 export interface BatchService {
   readonly list: (caller: Caller) => Promise<Batch[]>;
+  /** Those that steep, each as `get` has it. */
+  readonly running: (caller: Caller) => Promise<BatchInFull[]>;
   readonly get: (caller: Caller, id: string) => Promise<BatchInFull>;
   readonly start: (caller: Caller, request: StartBatchRequest) => Promise<Batch>;
   /** Notes something that really happened; sent again with the same id it counts once. */
@@ -220,6 +222,10 @@ export function createBatchService({ db, clock, changes }: Needs): BatchService 
 
   return {
     list: ({ shopId }) => batches.list(shopId),
+    running: async (caller) => {
+      const steeping = await batches.list(caller.shopId, { is: { status: 'steeping' } });
+      return Promise.all(steeping.map(({ id }) => inFull(caller, id)));
+    },
     get: inFull,
 
     start: async (caller, { id, plan, startedAt: at }) => {

@@ -32,6 +32,7 @@ export const RIGHTS: Readonly<Record<string, Right>> = {
   'get /api/samples': 'pours',
   'get /api/drafts': 'pours',
   'get /api/batches': 'pours',
+  'get /api/running': 'pours',
   'get /api/batches/{id}': 'pours',
   'post /api/batches/{id}/actuals': 'pours',
   'post /api/batches/{id}/split': 'pours',

@@ -1,5 +1,5 @@
 import { CONSTANTS } from '@ratio/core/constants';
-import type { Shop } from '@ratio/core/shop';
+import { usualChecklists, type Shop } from '@ratio/core/shop';
 import { UNSIGNED } from '../caller.ts';
 import type { Database } from '../database/database.ts';
 import type { StoredShop } from '../database/tables.ts';
@@ -35,6 +35,7 @@ const NEW_SHOP: Omit<Shop, 'id' | 'version' | 'zone'> = {
   },
   brixToStrength: CONSTANTS.brixToStrength.value,
   steps: [],
+  checklists: usualChecklists(),
   defaults: {
     grind: 'coarse',
     ratio: 5,

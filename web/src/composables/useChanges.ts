@@ -2,6 +2,7 @@ import { changeSchema, NOUNS, type Noun } from '@ratio/core/document';
 import { useEventListener, useTimeoutFn } from '@vueuse/core';
 import { onScopeDispose, watch } from 'vue';
 import { useBatches } from '../stores/batches.ts';
+import { useDays } from '../stores/days.ts';
 import { useDraft } from '../stores/draft.ts';
 import { useDrinks } from '../stores/drinks.ts';
 import { useInstrumentFeed } from '../stores/instrumentFeed.ts';
@@ -24,6 +25,7 @@ export function useChanges(isReady: () => boolean = () => true): void {
     samples: useSamples(),
     pantry: usePantry(),
     drinks: useDrinks(),
+    days: useDays(),
     instruments: { load: () => feed.changed.trigger().then(() => undefined) },
   };
   const outbox = useOutbox();

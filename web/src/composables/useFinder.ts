@@ -12,6 +12,9 @@ interface Found {
 }
 
 const PAGES: readonly Found[] = [
+  { key: 'bench', name: 'The day', kind: 'page', to: '/bench' },
+  { key: 'week', name: 'The week', kind: 'page', to: '/bench/week' },
+  { key: 'calendar', name: 'Calendar of the steeps', kind: 'page', to: '/bench/calendar' },
   { key: 'plan', name: 'Plan a batch', kind: 'page', to: '/plan' },
   { key: 'recipe', name: 'Read a recipe', kind: 'page', to: '/plan/recipe' },
   { key: 'samples', name: 'Small jars first', kind: 'page', to: '/plan/samples' },

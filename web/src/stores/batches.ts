@@ -28,6 +28,7 @@ import { useShop } from './shop.ts';
 
 const pathOf = (id: string): string => `/api/batches/${id}`;
 const STRAIN_PATH = /^\/api\/batches\/([^/]+)\/strain$/;
+const inFullsSchema = z.array(batchInFullSchema);
 const batchesSchema = z.array(batchSchema);
 
 /** Batches, as the server keeps them. */
@@ -48,6 +49,11 @@ export const useBatches = defineStore('batches', () => {
   async function loadInFull(id: string): Promise<void> {
     keepInFull(await askOrLast(batchInFullSchema, pathOf(id)));
   }
+  /** All that steep, with what was noted of each. */
+  async function loadRunning(): Promise<void> {
+    for (const batch of await askOrLast(inFullsSchema, '/api/running')) keepInFull(batch);
+  }
+
   /** @param changed the one that changed; all of them where nobody says which */
   async function load(changed?: string): Promise<void> {
     const open = [...inFull.value.keys()].filter((id) => changed === undefined || id === changed);
@@ -158,6 +164,7 @@ export const useBatches = defineStore('batches', () => {
     past: computed(() => batches.value.filter(({ status }) => status !== 'steeping').toReversed()),
     inFull,
     loadInFull,
+    loadRunning,
     actualsOf,
     note,
     split,

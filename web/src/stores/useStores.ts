@@ -1,4 +1,5 @@
 import { useBatches } from './batches.ts';
+import { useDays } from './days.ts';
 import { useDraft } from './draft.ts';
 import { useDrinks } from './drinks.ts';
 import { useJugs } from './jugs.ts';
@@ -13,6 +14,7 @@ const STORES = {
   shelf: useShop,
   drafts: useDraft,
   batches: useBatches,
+  days: useDays,
   samples: useSamples,
   jugs: useJugs,
   pantry: usePantry,

@@ -8,9 +8,17 @@ const KEYS = [
   {
     where: 'On every page',
     keys: [
+      ['0', 'the day'],
       ['1 2 3 4', 'Plan, Steep, Jugs, Pour'],
       ['/', 'find anything'],
       ['?', 'this list'],
+    ],
+  },
+  {
+    where: 'At the day',
+    keys: [
+      ['← →', 'the day before, the day after'],
+      ['t', 'today'],
     ],
   },
   {

@@ -19,6 +19,8 @@ interface Station {
 defineProps<{
   stations: readonly Station[];
   units: ShopUnits;
+  /** How many things need a hand by now. */
+  due: number;
   /** Who has signed in; empty for nobody. */
   who: string;
   night: boolean;
@@ -31,12 +33,18 @@ const route = useRoute();
 
 <template>
   <header class="line no-print">
-    <RouterLink to="/" class="mark" aria-label="Ratio, home">
+    <RouterLink
+      to="/bench"
+      class="mark"
+      :class="{ here: route.path.startsWith('/bench') }"
+      :aria-label="due > 0 ? `Ratio, the day: ${due} due` : 'Ratio, the day'"
+    >
       <svg viewBox="0 0 16 32" aria-hidden="true">
         <circle cx="8" cy="5" r="4" />
         <circle cx="8" cy="23" r="7.5" />
       </svg>
       <span>Ratio</span>
+      <b v-if="due > 0" class="count figures" aria-hidden="true">{{ due }}</b>
     </RouterLink>
     <nav aria-label="Stations">
       <RouterLink
@@ -86,6 +94,20 @@ const route = useRoute();
   font-size: var(--t18);
   font-weight: 700;
   text-decoration: none;
+}
+
+.mark.here {
+  box-shadow: inset 0 -4px var(--action);
+}
+
+.count {
+  min-width: 22px;
+  border: 1.5px solid var(--due-mark);
+  border-radius: 4px;
+  color: var(--due);
+  font-size: var(--t13);
+  line-height: 20px;
+  text-align: center;
 }
 
 .mark svg {

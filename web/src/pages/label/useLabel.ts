@@ -1,7 +1,10 @@
 import { CONSTANTS } from '@ratio/core/constants';
-import { computed } from 'vue';
+import { waterToStrengthG } from '@ratio/core/jug';
+import { computed, ref, watch } from 'vue';
+import { z } from 'zod';
+import { ask } from '../../api/client.ts';
 import { useRoute } from 'vue-router';
-import { dateName, dayName } from '../../format/formatClock.ts';
+import { clockTime, dateName, dayName } from '../../format/formatClock.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { useStores } from '../../stores/useStores.ts';
 
@@ -11,19 +14,76 @@ export interface Label {
   readonly what: string;
   readonly made: string;
   readonly useBy: string;
+  /** What that date is. */
+  readonly useByName: 'Use by' | 'Strain';
   readonly contains: string;
   readonly keep: string;
-  /** Where it came from, to go back to. */
+  /** How it is diluted; empty for what is poured as it is. */
+  readonly dilute: string;
+  /** Who made it; empty where nobody signed in. */
+  readonly who: string;
+  /** Where it came from, to go back to; its code opens it. */
   readonly from: string;
 }
 
+const addressesSchema = z.object({ addresses: z.array(z.string()) });
+/** What a tablet on the shop's network cannot reach. */
+const OWN_NAMES = ['localhost', '127.0.0.1', '[::1]'];
 const NO_ALLERGENS = 'none of the listed allergens';
 
 /** The label that the address asks for: of a jug, or of a house recipe as if it were made now. */
 export function useLabel() {
   const route = useRoute();
-  const { shelf, jugs, pantry } = useStores();
+  const { shelf, batches, jugs, pantry } = useStores();
   const format = useAmountFormat();
+
+  /** Parts of water that bring a concentrate to the strength of a cup. */
+  function diluteText(strengthFrac: number): string {
+    const wantedFrac = CONSTANTS.cupStrengthFrac.value;
+    if (strengthFrac <= wantedFrac) return '';
+    const parts = waterToStrengthG({ massG: 1, strengthFrac, wantedFrac });
+    return `1 part to ${parts.toFixed(1)} of water makes ${format.value.percent(wantedFrac, 1)}`;
+  }
+  /** Who filled it, by the first row of its ledger. */
+  const filledBy = ref('');
+  watch(
+    () => route.query['jug'],
+    async (id) => {
+      filledBy.value = '';
+      if (typeof id !== 'string') return;
+      const rows = await jugs.entries(id).catch(() => []);
+      const { author = '' } = rows.findLast(({ kind }) => kind === 'filled') ?? {};
+      filledBy.value = author === 'unsigned' ? '' : author;
+    },
+    { immediate: true },
+  );
+  watch(
+    () => route.query['batch'],
+    (id) => {
+      if (typeof id === 'string') void batches.loadInFull(id).catch(() => undefined);
+    },
+    { immediate: true },
+  );
+
+  const ofBatch = computed<Label | null>(() => {
+    const batch = batches.withId(String(route.query['batch']));
+    if (batch?.status !== 'steeping') return null;
+    const { plan, predicted } = batch;
+    const { zone } = shelf;
+    const author = batches.actualsOf(batch.id)[0]?.author ?? '';
+    return {
+      title: batch.movedTo?.vesselName ?? batch.vesselName,
+      what: `${batch.coffeeName}, ${format.value.mass(plan.doseG)} and ${format.value.mass(plan.waterG)}, ${plan.grind}; ${format.value.percent(predicted.strengthFrac, 1)} expected`,
+      made: clockTime({ at: new Date(batch.pouredAt ?? batch.startedAt), zone }),
+      useBy: clockTime({ at: new Date(batch.endsAt), zone }),
+      useByName: 'Strain',
+      contains: NO_ALLERGENS,
+      keep: 'covered, until it is strained',
+      dilute: '',
+      who: author === 'unsigned' ? '' : author,
+      from: `/steep/${batch.id}`,
+    };
+  });
 
   const ofJug = computed<Label | null>(() => {
     const jug = jugs.onHand.find(({ id }) => id === route.query['jug']);
@@ -32,6 +92,9 @@ export function useLabel() {
     return {
       title: jug.label,
       what: `Cold brew, ${jug.coffeeName}, ${format.value.percent(jug.strengthFrac)}: dilute before it is drunk`,
+      useByName: 'Use by',
+      dilute: diluteText(jug.strengthFrac),
+      who: filledBy.value,
       made: dayName({ at: new Date(jug.madeAt), zone }),
       useBy: dayName({ at: new Date(jug.useBy), zone }),
       contains: NO_ALLERGENS,
@@ -49,6 +112,9 @@ export function useLabel() {
     return {
       title: ingredient.name,
       what: 'Made here',
+      useByName: 'Use by',
+      dilute: '',
+      who: '',
       made: dayName({ at: life?.at ?? shelf.now, zone: shelf.zone }),
       useBy: dateName(life?.lastDay ?? pantry.lastDayOf(lifeDays)),
       contains: ingredient.allergens.join(', ') || NO_ALLERGENS,
@@ -60,5 +126,20 @@ export function useLabel() {
     };
   });
 
-  return { label: computed(() => ofJug.value ?? ofRecipe.value), shop: computed(() => shelf.shop) };
+  /** Where a tablet's camera is led to: this page's own address, where others reach that. */
+  const address = ref(OWN_NAMES.includes(location.hostname) ? '' : location.origin);
+  if (address.value === '')
+    void ask(addressesSchema, '/api/addresses')
+      .then(({ addresses }) => (address.value = addresses[0] ?? location.origin))
+      .catch(() => (address.value = location.origin));
+
+  const label = computed(() => ofBatch.value ?? ofJug.value ?? ofRecipe.value);
+  return {
+    label,
+    shop: computed(() => shelf.shop),
+    /** What its code says; empty until the address is known. */
+    code: computed(() =>
+      label.value && address.value !== '' ? `${address.value}${label.value.from}` : '',
+    ),
+  };
 }

@@ -41,8 +41,7 @@ function passedFrac({ startedAt, endsAt }: Batch): number {
 /** What is next at each, by what was noted of it. */
 const nextOf = useNextSteps();
 onMounted(() => {
-  for (const { id, version } of batches.steeping)
-    if (version > 0) void batches.loadInFull(id).catch(() => undefined);
+  void batches.loadRunning().catch(() => undefined);
 });
 async function strainIt(): Promise<void> {
   if (await strain.strain()) await router.push('/jugs');
@@ -99,6 +98,10 @@ async function strainIt(): Promise<void> {
             to {{ percentFigure(batch.predicted.strengthHighFrac) }})
           </span>
           <span>{{ at(batch.endsAt) }}</span>
+        </p>
+        <p v-if="batch.version > 0" class="beside no-print">
+          <RouterLink :to="`/label?batch=${batch.id}`">Its label</RouterLink>
+          <a :href="`/api/batches/${batch.id}/calendar.ics`" download>Into a calendar</a>
         </p>
         <p v-if="onGrounds(batch)" class="whole">
           Left on its grounds it can be poured from:
@@ -229,8 +232,15 @@ async function strainIt(): Promise<void> {
 
 .progress,
 .ends,
+.beside,
 .whole {
   grid-column: 2 / -1;
+}
+
+.beside {
+  display: flex;
+  gap: 16px;
+  font-size: var(--t13);
 }
 
 .open {

@@ -1,4 +1,4 @@
-import type { BatchActual } from '@ratio/core/batch';
+import { NOTHING_NOTED, type BatchActual } from '@ratio/core/batch';
 import { progressOf, stepsOf } from '@ratio/core/steps';
 import { expect } from 'chai';
 import { computed, ref, shallowRef } from 'vue';
@@ -19,16 +19,8 @@ const row = (step: string, over: Partial<BatchActual> = {}): BatchActual => ({
   batchId: 'b',
   kind: 'done',
   at: LIDO_MORNING,
-  massG: null,
-  tempC: null,
-  strengthFrac: null,
-  note: '',
-  shareFrac: null,
-  vesselId: null,
-  place: null,
+  ...NOTHING_NOTED,
   step,
-  undoes: null,
-  instrumentId: null,
   author: 'unsigned',
   ...over,
 });

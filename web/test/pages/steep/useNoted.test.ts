@@ -1,4 +1,4 @@
-import type { BatchActual } from '@ratio/core/batch';
+import { NOTHING_NOTED, type BatchActual } from '@ratio/core/batch';
 import { expect } from 'chai';
 import { ref } from 'vue';
 import { useNoted } from '../../../src/pages/steep/useNoted.ts';
@@ -10,16 +10,7 @@ const row = (kind: BatchActual['kind'], over: Partial<BatchActual> = {}): BatchA
   batchId: 'b',
   kind,
   at: '2026-06-13T06:00:00.000Z',
-  massG: null,
-  tempC: null,
-  strengthFrac: null,
-  note: '',
-  shareFrac: null,
-  vesselId: null,
-  place: null,
-  step: null,
-  undoes: null,
-  instrumentId: null,
+  ...NOTHING_NOTED,
   author: 'unsigned',
   ...over,
 });

@@ -1,0 +1,93 @@
+import type { Batch } from '@ratio/core/batch';
+import { progressOf, stepsOf } from '@ratio/core/steps';
+import { percentText } from '@ratio/core/units';
+import { computed, ref } from 'vue';
+import { useAmountFormat } from './useAmountFormat.ts';
+import { useStores } from '../stores/useStores.ts';
+
+/** Something that needs a hand, and when. */
+export interface Hand {
+  readonly key: string;
+  /** ms since 1970 UTC. */
+  readonly atMs: number;
+  /** What is done. */
+  readonly title: string;
+  readonly where: string;
+  readonly text: string;
+  readonly button: string;
+  readonly to: string;
+}
+
+/** How long something stays out of sight that was put off. */
+const LATER_MS = 10 * 60_000;
+
+/** Everything that needs a hand, the next one first. */
+export function useHands() {
+  const { shelf, batches, drafts } = useStores();
+  const format = useAmountFormat();
+  /** What was put off, and until when. */
+  const putOff = ref<Readonly<Record<string, number>>>({});
+
+  function ofBatch(batch: Batch): Hand | null {
+    const { now } = progressOf({
+      batch,
+      steps: stepsOf({ plan: batch.plan, shopSteps: shelf.shop?.steps ?? [] }),
+      actuals: batches.actualsOf(batch.id),
+      nowMs: shelf.now.getTime(),
+    });
+    if (!now) return null;
+    const { step, dueMs } = now;
+    const { brewMl, strengthFrac } = batch.predicted;
+    const isStrain = step.key === 'strain';
+    return {
+      key: `${batch.id} ${step.key}`,
+      // What waits for nothing is to be done since the steep began.
+      atMs: dueMs ?? Date.parse(batch.startedAt),
+      title: isStrain ? `Strain ${batch.coffeeName}` : step.title,
+      where: batch.movedTo?.vesselName ?? batch.vesselName,
+      text: isStrain
+        ? `${format.value.volume(brewMl)} at ${percentText(strengthFrac, 1)}`
+        : batch.coffeeName,
+      button: isStrain ? 'Start straining' : 'Open this step',
+      to: `/steep/${batch.id}`,
+    };
+  }
+
+  const all = computed<Hand[]>(() => {
+    const steeping = batches.steeping.flatMap((batch) => ofBatch(batch) ?? []);
+    const { draft, plan, coffee } = drafts;
+    const vessel = shelf.vessels.find(({ id }) => id === plan.vesselId);
+    const planned =
+      draft.startAt === null
+        ? []
+        : [
+            {
+              key: `start ${draft.id}`,
+              atMs: Date.parse(draft.startAt),
+              title: `Start ${coffee.name}`,
+              where: vessel?.name ?? 'Any vessel',
+              text: `${format.value.mass(plan.doseG)} and ${format.value.mass(plan.waterG)}`,
+              button: 'Open this plan',
+              to: '/plan',
+            },
+          ];
+    return [...steeping, ...planned].toSorted((a, b) => a.atMs - b.atMs);
+  });
+  const shown = computed(() =>
+    all.value.filter(({ key }) => (putOff.value[key] ?? 0) <= shelf.now.getTime()),
+  );
+  return {
+    all,
+    /** Those that nobody put off. */
+    hands: shown,
+    /** How many are due by now. */
+    due: computed(() => all.value.filter(({ atMs }) => atMs <= shelf.now.getTime()).length),
+    later: (key: string): void => {
+      putOff.value = { ...putOff.value, [key]: shelf.now.getTime() + LATER_MS };
+    },
+    takeAllBack: (): void => {
+      putOff.value = {};
+    },
+    hasPutOff: computed(() => shown.value.length < all.value.length),
+  };
+}

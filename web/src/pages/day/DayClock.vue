@@ -1,0 +1,437 @@
+<script setup lang="ts">
+import { useElementSize } from '@vueuse/core';
+import { scaleLinear } from 'd3-scale';
+import { area } from 'd3-shape';
+import { computed, ref } from 'vue';
+import { RouterLink } from 'vue-router';
+import ChartTable from '../../components/charts/ChartTable.vue';
+import SvgHandle from '../../components/drawings/SvgHandle.vue';
+import { timeOfDay } from '../../format/formatClock.ts';
+import type { DayColumn, DayEdge, DayJug, DayMake, DaySteep } from './dayColumn.ts';
+
+/** The day as an upright clock: vessels that darken, jugs that thin out, what is to be made. */
+const props = defineProps<{
+  columns: readonly DayColumn[];
+  jugs: readonly DayJug[];
+  makes: readonly DayMake[];
+  /** Null where the shown day is not today. */
+  nowHours: number | null;
+  crew: { readonly fromHours: number; readonly toHours: number };
+  open: { readonly fromHours: number; readonly toHours: number };
+  /** Where the end of a running steep is dragged to; null where none is. */
+  moved: { readonly id: string; readonly atHours: number } | null;
+}>();
+const emit = defineEmits<{
+  moveEnd: [id: string, atHours: number];
+  moveStart: [atHours: number];
+}>();
+
+const AXIS = 58;
+const HEAD = 44;
+const FOOT = 12;
+const LEAST_COLUMN = 118;
+const MOST_COLUMN = 190;
+const JUG = 56;
+const MAKE = 176;
+const MAKE_HEIGHT = 66;
+const LEAST_HOUR = 26;
+const STEP_HOURS = 0.25;
+
+const box = ref<HTMLElement | null>(null);
+const { width: boxWidth, height: boxHeight } = useElementSize(box);
+const svg = ref<SVGSVGElement | null>(null);
+
+const busy = computed(() => props.columns.filter(({ steeps }) => steeps.length > 0));
+const free = computed(() => props.columns.filter(({ steeps }) => steeps.length === 0));
+const shown = computed(() =>
+  free.value.length > 0
+    ? [...busy.value, { id: 'free', name: 'Not in use', steeps: [], note: '' }]
+    : busy.value,
+);
+const jugsWidth = computed(() => (props.jugs.length > 0 ? props.jugs.length * JUG + 24 : 0));
+const makeWidth = computed(() => (props.makes.length > 0 ? MAKE : 0));
+const column = computed(() => {
+  const room = boxWidth.value - AXIS - jugsWidth.value - makeWidth.value;
+  return Math.min(MOST_COLUMN, Math.max(LEAST_COLUMN, room / Math.max(1, shown.value.length)));
+});
+const width = computed(() =>
+  Math.max(
+    boxWidth.value,
+    AXIS + shown.value.length * column.value + jugsWidth.value + makeWidth.value,
+  ),
+);
+
+/** From before the crew comes to after it leaves, and as much more as something is to be done. */
+const hours = computed(() => {
+  const { crew, nowHours, columns } = props;
+  const edges = columns.flatMap(({ steeps }) =>
+    steeps.flatMap((steep) => steep.edges.map(({ atHours }) => atHours)),
+  );
+  const all = [...edges, ...(nowHours === null ? [] : [nowHours])].filter(
+    (at) => at >= 0 && at <= 24,
+  );
+  const usual = crew.fromHours <= crew.toHours ? [crew.fromHours - 1, crew.toHours + 1] : [0, 24];
+  return {
+    from: Math.max(0, Math.floor(Math.min(usual[0]!, ...all.map((at) => at - 0.4)))),
+    to: Math.min(24, Math.ceil(Math.max(usual[1]!, ...all.map((at) => at + 0.6)))),
+  };
+});
+const height = computed(() =>
+  Math.max(boxHeight.value - 4, HEAD + FOOT + (hours.value.to - hours.value.from) * LEAST_HOUR),
+);
+const y = computed(() =>
+  scaleLinear([hours.value.from, hours.value.to], [HEAD, height.value - FOOT]).clamp(true),
+);
+const ticks = computed(() =>
+  Array.from({ length: hours.value.to - hours.value.from + 1 }, (_, i) => hours.value.from + i),
+);
+const bar = computed(() => Math.min(86, column.value * 0.37));
+const xOf = (i: number): number => AXIS + i * column.value + 10;
+const jugX = computed(() => AXIS + shown.value.length * column.value + 12);
+const makeX = computed(() => jugX.value + jugsWidth.value);
+
+/** Texts beside one another in time stand under one another. */
+function spaced(steep: DaySteep): (DayEdge & { y: number; textY: number })[] {
+  let below = -Infinity;
+  return steep.edges
+    .filter(({ atHours }) => atHours >= hours.value.from && atHours <= hours.value.to)
+    .toSorted((a, b) => a.atHours - b.atHours)
+    .map((edge) => {
+      const at = y.value(edge.atHours);
+      const textY = Math.max(at + 4, below + 15);
+      below = textY + (edge.note === '' ? 0 : 15);
+      return { ...edge, y: at, textY };
+    });
+}
+const makeLines = computed(() => {
+  let below = -Infinity;
+  return props.makes
+    .toSorted((a, b) => a.atHours - b.atHours)
+    .map((make) => {
+      const at = Math.max(y.value(make.atHours), below + 14);
+      below = at + MAKE_HEIGHT - 12;
+      return { ...make, y: at };
+    });
+});
+const jugPath = (jug: DayJug): string =>
+  area<{ atHours: number; frac: number }>()
+    .x0(0)
+    .x1((point) => Math.max(point.frac > 0 ? 2 : 0, point.frac * (JUG - 12)))
+    .y((point) => y.value(point.atHours))(
+    jug.left.filter(({ atHours }) => atHours <= hours.value.to),
+  ) ?? '';
+const jugEnd = (jug: DayJug): number => {
+  const last = jug.isGone ? jug.left.find(({ frac }) => frac === 0) : undefined;
+  return y.value(Math.min(hours.value.to, last?.atHours ?? hours.value.to));
+};
+const isRunning = ({ edges, isPlanned }: DaySteep): boolean =>
+  !isPlanned && edges.some(({ text, state }) => text.endsWith('strain') && state !== 'done');
+const endOf = (steep: DaySteep): number =>
+  props.moved?.id === steep.id
+    ? props.moved.atHours
+    : (steep.edges.find(({ text }) => text.endsWith('strain'))?.atHours ?? steep.toHours);
+const gripOf = (steep: DaySteep, which: 'start' | 'end', name: string) => {
+  const value = which === 'end' ? endOf(steep) : steep.fromHours;
+  return {
+    at: { x: bar.value - 12, y: y.value(value) },
+    range: {
+      value,
+      min: Math.max(hours.value.from, props.nowHours ?? 0),
+      max: hours.value.to,
+      step: STEP_HOURS,
+    },
+    label: which === 'end' ? `Strain of ${name}` : `Start of the plan in hand`,
+    valueText: timeOfDay(value),
+    invert: (place: number) => y.value.invert(place),
+  };
+};
+const rows = computed(() => [
+  ...props.columns.flatMap(({ name, steeps, note }) =>
+    steeps.length === 0
+      ? [[name, note, '']]
+      : steeps.map((steep) => [name, steep.text, steep.edges.map(({ text }) => text).join(', ')]),
+  ),
+  ...props.jugs.map((jug) => [jug.label, jug.text, '']),
+  ...props.makes.map((make) => [`${make.name}, to make`, make.note, timeOfDay(make.atHours)]),
+]);
+</script>
+
+<template>
+  <div ref="box" class="clock" tabindex="0" role="group" aria-label="The day by the clock">
+    <svg ref="svg" :viewBox="`0 0 ${width} ${height}`" :width :height>
+      <rect
+        class="crew"
+        :x="AXIS"
+        :width="width - AXIS"
+        :y="y(crew.fromHours)"
+        :height="Math.max(0, y(crew.toHours) - y(crew.fromHours))"
+      />
+      <rect
+        class="open"
+        :x="AXIS"
+        width="3"
+        :y="y(open.fromHours)"
+        :height="Math.max(0, y(open.toHours) - y(open.fromHours))"
+      />
+      <g v-for="tick in ticks" :key="tick" class="tick" aria-hidden="true">
+        <line :x1="AXIS" :x2="width" :y1="y(tick)" :y2="y(tick)" />
+        <text :x="AXIS - 12" :y="y(tick) + 5">{{ String(tick % 24).padStart(2, '0') }}</text>
+      </g>
+
+      <g v-for="(vessel, i) in shown" :key="vessel.id" :transform="`translate(${xOf(i)} 0)`">
+        <text class="name" y="20">{{ vessel.name }}</text>
+        <g v-if="vessel.id === 'free'" class="note">
+          <text v-for="(one, k) in free" :key="one.id" :y="y(open.fromHours) + 18 + 34 * k">
+            <tspan x="0">{{ one.name }}</tspan>
+            <tspan x="0" dy="15" class="soft-text">{{ one.note }}</tspan>
+          </text>
+        </g>
+        <g v-for="steep in vessel.steeps" :key="steep.id" class="steep">
+          <RouterLink :to="steep.to" :aria-label="`${vessel.name}: ${steep.text}`">
+            <rect
+              v-for="slice in steep.slices.filter(
+                ({ toHours, fromHours }) => toHours > hours.from && fromHours < hours.to,
+              )"
+              :key="slice.fromHours"
+              :width="bar"
+              :y="y(slice.fromHours)"
+              :height="Math.max(0.6, y(slice.toHours) - y(slice.fromHours) + 0.6)"
+              :fill="slice.colour"
+            />
+            <rect
+              class="frame"
+              :class="{ planned: steep.isPlanned }"
+              :width="bar"
+              :y="y(steep.fromHours)"
+              :height="Math.max(0, y(steep.toHours) - y(steep.fromHours))"
+            />
+          </RouterLink>
+          <g v-if="steep.fromHours > hours.from && steep.fromHours < hours.to" class="begin">
+            <text
+              v-for="(line, k) in steep.label"
+              :key="line"
+              :class="{ first: k === 0 }"
+              :x="bar + 8"
+              :y="y(steep.fromHours) + 13 + 15 * k"
+            >
+              {{ line }}
+            </text>
+          </g>
+          <g v-for="edge in spaced(steep)" :key="edge.key" class="edge" :class="edge.state">
+            <line x1="-6" :x2="bar + 6" :y1="edge.y" :y2="edge.y" />
+            <text :x="bar + 10" :y="edge.textY">
+              <tspan class="what">{{ edge.text }}</tspan>
+              <tspan v-if="edge.note !== ''" :x="bar + 10" dy="15" class="soft-text">
+                {{ edge.note }}
+              </tspan>
+            </text>
+          </g>
+          <line
+            v-if="moved?.id === steep.id"
+            class="moved"
+            x1="-6"
+            :x2="bar + 6"
+            :y1="y(moved.atHours)"
+            :y2="y(moved.atHours)"
+          />
+          <SvgHandle
+            v-if="isRunning(steep)"
+            :svg
+            axis="y"
+            :grip="gripOf(steep, 'end', vessel.name)"
+            @change="emit('moveEnd', steep.id, $event)"
+          />
+          <SvgHandle
+            v-if="steep.isPlanned && steep.fromHours > hours.from && steep.fromHours < hours.to"
+            :svg
+            axis="y"
+            :grip="gripOf(steep, 'start', vessel.name)"
+            @change="emit('moveStart', $event)"
+          />
+        </g>
+      </g>
+
+      <g v-if="jugs.length > 0" :transform="`translate(${jugX} 0)`">
+        <text class="name" y="20">Jugs</text>
+        <g v-for="(jug, k) in jugs" :key="jug.id" :transform="`translate(${k * JUG} 0)`">
+          <RouterLink :to="`/jugs/${jug.id}`" :aria-label="`${jug.label}, ${jug.text}`">
+            <path :d="jugPath(jug)" :fill="jug.colour" class="jug" />
+            <text class="jug-name" :y="y(jug.left[0]?.atHours ?? 0) - 6">
+              {{ jug.label.slice(0, 7) }}
+            </text>
+          </RouterLink>
+          <text
+            class="out"
+            :class="{ gone: jug.isGone }"
+            :y="Math.min(height - FOOT - 18, jugEnd(jug) + 15)"
+          >
+            <tspan x="0">{{ jug.text.split(' ')[0] }}</tspan>
+            <tspan x="0" dy="14">{{ jug.text.split(' ').slice(1).join(' ') }}</tspan>
+          </text>
+        </g>
+      </g>
+
+      <g v-if="makes.length > 0" :transform="`translate(${makeX} 0)`">
+        <text class="name" y="20">To make</text>
+        <g v-for="make in makeLines" :key="make.id" class="make" :class="{ late: make.isDue }">
+          <line x1="-6" :x2="MAKE - 20" :y1="make.y" :y2="make.y" />
+          <foreignObject x="-6" :y="make.y + 2" :width="MAKE - 8" :height="MAKE_HEIGHT">
+            <p class="make-text">
+              <b>{{ timeOfDay(make.atHours) }} {{ make.name }}</b
+              ><br /><span class="soft">{{ make.note }}</span>
+            </p>
+          </foreignObject>
+        </g>
+      </g>
+
+      <g v-if="nowHours !== null" class="now" aria-hidden="true">
+        <line :x1="AXIS" :x2="width" :y1="y(nowHours)" :y2="y(nowHours)" />
+        <rect x="4" :y="y(nowHours) - 11" width="52" height="22" rx="3" />
+        <text x="30" :y="y(nowHours) + 5">{{ timeOfDay(nowHours) }}</text>
+      </g>
+    </svg>
+    <ChartTable caption="The day" :head="['Where', 'What', 'When']" :rows />
+  </div>
+</template>
+
+<style scoped>
+.clock {
+  position: relative;
+  min-height: 0;
+  overflow: auto;
+}
+
+svg {
+  display: block;
+}
+
+text {
+  fill: var(--ink);
+  font-size: 12.5px;
+}
+
+.crew {
+  fill: var(--paper);
+  opacity: 0.55;
+}
+
+.open {
+  fill: var(--hairline-strong);
+}
+
+.tick line {
+  stroke: var(--hairline);
+}
+
+.tick text {
+  fill: var(--ink-soft);
+  font-family: var(--figures);
+  font-size: 13px;
+  text-anchor: end;
+}
+
+.name {
+  font-size: 13px;
+  font-weight: 600;
+}
+
+.soft-text {
+  fill: var(--ink-soft);
+  font-weight: 400;
+}
+
+.frame {
+  fill: none;
+  stroke: var(--glass);
+  stroke-opacity: 0.35;
+}
+
+.frame.planned {
+  stroke: var(--action);
+  stroke-opacity: 1;
+  stroke-dasharray: 5 4;
+}
+
+.first,
+.what {
+  font-weight: 600;
+}
+
+.edge line {
+  stroke: var(--ink);
+  stroke-width: 2.4;
+}
+
+.edge.done line {
+  stroke: var(--past);
+  stroke-width: 1.4;
+}
+
+.edge.done text {
+  fill: var(--past);
+}
+
+.edge.due line {
+  stroke: var(--due-mark);
+  stroke-width: 3;
+}
+
+.edge.due .what,
+.out.gone {
+  fill: var(--due);
+}
+
+.moved {
+  stroke: var(--action);
+  stroke-width: 3;
+  stroke-dasharray: 6 3;
+}
+
+.jug-name {
+  font-size: 12px;
+  font-weight: 600;
+}
+
+.out {
+  font-size: 12px;
+}
+
+.out.gone {
+  font-weight: 600;
+}
+
+.make line {
+  stroke: var(--ink);
+  stroke-width: 2;
+}
+
+.make.late line {
+  stroke: var(--due-mark);
+}
+
+.make-text {
+  font-size: 12.5px;
+  line-height: 1.2;
+}
+
+.make.late b {
+  color: var(--due);
+}
+
+.now line {
+  stroke: var(--action);
+  stroke-width: 2;
+}
+
+.now rect {
+  fill: var(--action);
+}
+
+.now text {
+  fill: var(--on-action);
+  font-family: var(--figures);
+  font-size: 13px;
+  font-weight: 600;
+  text-anchor: middle;
+}
+</style>

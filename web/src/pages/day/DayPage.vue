@@ -1,0 +1,247 @@
+<script setup lang="ts">
+import { ElButton } from 'element-plus';
+import { useSwipe } from '@vueuse/core';
+import { computed, ref } from 'vue';
+import { RouterLink, useRouter } from 'vue-router';
+import BackIcon from '~icons/lucide/chevron-left';
+import AheadIcon from '~icons/lucide/chevron-right';
+import { useRefusals } from '../../components/fields/refusals.ts';
+import { useAmountFormat } from '../../composables/useAmountFormat.ts';
+import { useKeys } from '../../composables/useKeys.ts';
+import { timeOfDay } from '../../format/formatClock.ts';
+import { useStores } from '../../stores/useStores.ts';
+import DayClock from './DayClock.vue';
+import HandOver from './HandOver.vue';
+import MovedStrain from './MovedStrain.vue';
+import NextPanel from './NextPanel.vue';
+import RunsOutPanel from './RunsOutPanel.vue';
+import UseUpList from './UseUpList.vue';
+import ShiftNotes from './ShiftNotes.vue';
+import { useDayShown } from './useDayShown.ts';
+import { useHandOver } from './useHandOver.ts';
+import { useHands } from '../../composables/useHands.ts';
+import { useJugColumns } from './useJugColumns.ts';
+import { useMoves } from './useMoves.ts';
+import { useNextBatch } from './useNextBatch.ts';
+import { useRunsOut } from './useRunsOut.ts';
+import { useSteepColumns } from './useSteepColumns.ts';
+import { useSupply } from './useSupply.ts';
+import { useToMake } from './useToMake.ts';
+import { useUseUp } from './useUseUp.ts';
+
+const { shelf, days, batches } = useStores();
+const router = useRouter();
+const format = useAmountFormat();
+useRefusals();
+const shown = useDayShown();
+const supply = useSupply(shown);
+const { columns } = useSteepColumns(shown);
+const { columns: jugs } = useJugColumns(shown, supply);
+const { makes } = useToMake(shown);
+const { hands, later, takeAllBack, hasPutOff } = useHands();
+const { first, pace, whole, drinksLeft, onHand } = useRunsOut(shown, supply);
+const { advice, noVessel, helps } = useNextBatch(shown, supply);
+const { list, throwAway } = useUseUp();
+const handOver = useHandOver(shown);
+const { notes, lists, gone, counts } = handOver;
+const { moved, asked, move, leave, moveEnd, moveStart } = useMoves(shown);
+void batches.loadRunning().catch(() => undefined);
+
+const crew = computed(() => ({
+  fromHours: shelf.shop?.crewFromHours ?? 0,
+  toHours: shelf.shop?.crewToHours ?? 24,
+}));
+const open = computed(() => ({
+  fromHours: shelf.shop?.openHours ?? 0,
+  toHours: shelf.shop?.closeHours ?? 24,
+}));
+const nowHours = computed(() => (shown.isToday.value ? shown.hoursAt(shown.minuteMs.value) : null));
+const { go, canGo } = shown;
+useKeys({ ArrowLeft: () => go(-1), ArrowRight: () => go(1), t: () => (shown.offset.value = 0) });
+const page = ref<HTMLElement | null>(null);
+useSwipe(page, {
+  threshold: 80,
+  onSwipeEnd: (_, direction) => {
+    if (direction === 'left') go(1);
+    if (direction === 'right') go(-1);
+  },
+});
+const print = (): void => window.print();
+</script>
+
+<template>
+  <div class="day side-by-side">
+    <section ref="page" class="left" aria-label="The day">
+      <header>
+        <h1>{{ shown.title.value }}</h1>
+        <span class="soft hours">
+          crew {{ timeOfDay(crew.fromHours) }} to {{ timeOfDay(crew.toHours) }}, open
+          {{ timeOfDay(open.fromHours) }} to {{ timeOfDay(open.toHours) }}
+        </span>
+        <span class="turn no-print">
+          <ElButton
+            text
+            :icon="BackIcon"
+            aria-label="The day before"
+            :disabled="!canGo(-1)"
+            @click="go(-1)"
+          />
+          <ElButton v-if="!shown.isToday.value" text @click="go(-shown.offset.value)"
+            >Today</ElButton
+          >
+          <ElButton
+            text
+            :icon="AheadIcon"
+            aria-label="The day after"
+            :disabled="!canGo(1)"
+            @click="go(1)"
+          />
+          <RouterLink to="/bench/week">Week</RouterLink>
+          <RouterLink to="/bench/calendar">Calendar</RouterLink>
+          <ElButton link @click="print">Print</ElButton>
+        </span>
+      </header>
+      <DayClock
+        :columns
+        :jugs
+        :makes
+        :now-hours
+        :crew
+        :open
+        :moved
+        @move-end="moveEnd"
+        @move-start="moveStart"
+      />
+      <MovedStrain v-if="asked" v-bind="asked" @move="move" @leave="leave" />
+    </section>
+    <aside aria-label="What needs a hand">
+      <NextPanel
+        :hands
+        :now="shelf.now"
+        :zone="shelf.zone"
+        :has-put-off
+        @later="later"
+        @back="takeAllBack"
+        @plan="router.push('/plan')"
+      />
+      <ShiftNotes :notes :gone @note="handOver.addNote" @take-back="handOver.takeBack" />
+      <RunsOutPanel
+        :first
+        :pace
+        :whole
+        :drinks-left
+        :on-hand
+        :advice
+        :no-vessel
+        :helps
+        :is-known="days.pours !== null"
+      />
+      <UseUpList :list :money="format.money" @throw="throwAway" />
+      <HandOver :lists :counts :format @check="handOver.check" @count="handOver.count" />
+    </aside>
+  </div>
+</template>
+
+<style scoped>
+.day {
+  grid-template-columns: minmax(0, 1fr) 400px;
+}
+
+.left {
+  display: grid;
+  grid-template-rows: auto minmax(0, 1fr) auto;
+  height: calc(100vh - 84px);
+  position: sticky;
+  top: 0;
+  background: var(--panel);
+}
+
+header {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 4px 16px;
+  padding: 10px 20px 4px;
+}
+
+h1 {
+  font-size: var(--t18);
+}
+
+.hours {
+  font-size: var(--t13);
+}
+
+.turn {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  margin-left: auto;
+  font-size: var(--t13);
+}
+
+.turn .el-button {
+  margin: 0;
+  min-width: 36px;
+  padding: 0 8px;
+}
+
+aside {
+  display: grid;
+  align-content: start;
+  border-left: 1px solid var(--hairline);
+  padding: 0 24px 24px;
+}
+
+aside :deep(> section) {
+  border-bottom: 1px solid var(--hairline);
+  padding: 16px 0;
+}
+
+aside :deep(> section:last-child) {
+  border-bottom: 0;
+}
+
+@media (max-width: 900px) {
+  .day {
+    grid-template-columns: minmax(0, 1fr);
+  }
+
+  /* The next hand, then the day, then the rest. */
+  aside {
+    display: contents;
+  }
+
+  aside :deep(> section) {
+    order: 3;
+    padding-inline: 24px;
+  }
+
+  aside :deep(> section:first-child) {
+    order: 1;
+  }
+
+  .left {
+    position: static;
+    order: 2;
+    height: 620px;
+    border-bottom: 1px solid var(--hairline);
+  }
+}
+
+@media print {
+  .day {
+    grid-template-columns: minmax(0, 1fr) 66mm;
+    min-height: 0;
+  }
+
+  .left {
+    position: static;
+    height: 180mm;
+  }
+
+  aside {
+    padding: 0 0 0 5mm;
+  }
+}
+</style>

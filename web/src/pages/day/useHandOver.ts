@@ -1,0 +1,109 @@
+import { CHECK_LISTS, type CheckList, type DayRowRequest } from '@ratio/core/day';
+import { massOfStoredG } from '@ratio/core/matter';
+import { computed, watch } from 'vue';
+import { newId, sentenceOf } from '../../api/client.ts';
+import { useAmountFormat } from '../../composables/useAmountFormat.ts';
+import { clockTime } from '../../format/formatClock.ts';
+import { useStores } from '../../stores/useStores.ts';
+import { onHandMl } from '../../stores/jugs.ts';
+import type { DayShown } from './useDayShown.ts';
+
+const NAMES: Readonly<Record<CheckList, string>> = { opening: 'Opening', closing: 'Closing' };
+const dayBefore = (date: string): string =>
+  new Date(Date.parse(`${date}T12:00:00Z`) - 86_400_000).toISOString().slice(0, 10);
+
+/** What one shift leaves to the next: notes, the lists of opening and closing, jugs counted. */
+export function useHandOver(shown: DayShown) {
+  const { shelf, days, jugs, notice } = useStores();
+  const format = useAmountFormat();
+  watch(
+    shown.date,
+    (date) => {
+      for (const one of [date, dayBefore(date)]) void days.loadDay(one).catch(() => undefined);
+    },
+    { immediate: true },
+  );
+  const rows = computed(() => days.rowsOf(shown.date.value));
+  const written = (date: string) =>
+    days
+      .rowsOf(date)
+      .filter(({ kind }) => kind === 'note')
+      .map(({ id, note, at, author }) => ({
+        id,
+        date,
+        note,
+        when: clockTime({ at: new Date(at), zone: shelf.zone }),
+        by: author === 'unsigned' ? '' : author,
+      }));
+
+  async function write(
+    request: DayRowRequest,
+    what: string,
+    date = shown.date.value,
+  ): Promise<void> {
+    try {
+      await days.write(date, request, what);
+    } catch (error) {
+      notice.say({ tone: 'wrong', text: `${what}: not written. ${sentenceOf(error)}` });
+    }
+  }
+  const lists = computed(() =>
+    CHECK_LISTS.map((list) => {
+      const items = (shelf.shop?.checklists[list] ?? []).map((item) => {
+        const row = rows.value.findLast((one) => one.list === list && one.item === item);
+        return {
+          item,
+          rowId: row?.id ?? null,
+          by: row
+            ? `${clockTime({ at: new Date(row.at), zone: shelf.zone })}${row.author === '' || row.author === 'unsigned' ? '' : `, ${row.author}`}`
+            : '',
+        };
+      });
+      return {
+        list,
+        name: NAMES[list],
+        items,
+        done: items.filter(({ rowId }) => rowId !== null).length,
+      };
+    }),
+  );
+
+  return {
+    notes: computed(() => [...written(dayBefore(shown.date.value)), ...written(shown.date.value)]),
+    addNote: (note: string) => write({ id: newId(), kind: 'note', note }, 'The note'),
+    takeBack: (id: string, date: string) =>
+      write({ id: newId(), kind: 'undone', undoes: id }, 'Taken back', date),
+    lists,
+    check: (list: CheckList, item: string, rowId: string | null) =>
+      rowId === null
+        ? write({ id: newId(), kind: 'checked', list, item }, item)
+        : write({ id: newId(), kind: 'undone', undoes: rowId }, item),
+    gone: computed(() =>
+      rows.value
+        .filter(({ kind }) => kind === 'thrown-away')
+        .map(({ id, item, note, price }) => ({
+          id,
+          text: `${item}: ${note}${price === null ? '' : `, ${format.value.money(price)}`}`,
+        })),
+    ),
+    counts: computed(() =>
+      jugs.onHand.map((jug) => ({ id: jug.id, label: jug.label, ml: onHandMl(jug) })),
+    ),
+    /** A count that differs is a row with a reason; one that agrees is a row all the same. */
+    count: async (id: string, volumeMl: number, reason: string): Promise<void> => {
+      const jug = jugs.onHand.find((one) => one.id === id);
+      if (!jug) return;
+      try {
+        const massG =
+          volumeMl === 0 ? 0 : massOfStoredG({ volumeMl, strengthFrac: jug.strengthFrac });
+        await jugs.enter(jug, { id: newId(), kind: 'counted', massG, note: reason });
+        notice.say({
+          tone: 'done',
+          text: `${jug.label} counted: ${format.value.volume(volumeMl)}.`,
+        });
+      } catch (error) {
+        notice.say({ tone: 'wrong', text: `${jug.label}: not counted. ${sentenceOf(error)}` });
+      }
+    },
+  };
+}

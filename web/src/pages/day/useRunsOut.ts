@@ -1,0 +1,81 @@
+import { wallMs } from '@ratio/core/calendar';
+import { computed } from 'vue';
+import { useAmountFormat } from '../../composables/useAmountFormat.ts';
+import { clockTime, fromNow } from '../../format/formatClock.ts';
+import { useStores } from '../../stores/useStores.ts';
+import type { DayShown } from './useDayShown.ts';
+import type { Supply } from './useSupply.ts';
+
+const WEEKDAYS = [
+  'Sundays',
+  'Mondays',
+  'Tuesdays',
+  'Wednesdays',
+  'Thursdays',
+  'Fridays',
+  'Saturdays',
+];
+/** Drinks that are named as what is left. */
+const NAMED = 3;
+
+/** Which jug is empty first, by the pace of the shop, in words. */
+export function useRunsOut(shown: DayShown, supply: Supply) {
+  const { shelf, menu, drinks } = useStores();
+  const format = useAmountFormat();
+  const at = (ms: number): string => clockTime({ at: new Date(ms), zone: shelf.zone });
+  /** Of today the hour alone. */
+  const hour = (ms: number): string => {
+    const isToday = Math.floor(shown.hoursAt(ms) / 24) === -shown.offset.value;
+    return isToday ? at(ms).split(' ').at(-1)! : at(ms);
+  };
+
+  const first = computed(() => {
+    const [next] = supply.empty.value;
+    if (!next) return null;
+    const { jug, out } = next;
+    return {
+      label: jug.label,
+      at: out?.atMs == null ? null : hour(out.atMs),
+      when: out?.atMs == null ? '' : fromNow({ at: new Date(out.atMs), now: shelf.now }),
+      range:
+        out?.lowMs == null || out.highMs === null
+          ? ''
+          : `${hour(out.lowMs)} to ${hour(out.highMs)}`,
+    };
+  });
+  const pace = computed(() => {
+    const { forecast } = supply;
+    if (forecast.value === null) return '';
+    const { days, today } = forecast.value;
+    const weekday =
+      WEEKDAYS[new Date(wallMs({ atMs: shown.minuteMs.value, zone: shelf.zone })).getUTCDay()]!;
+    const by =
+      days > 1 ? `By the last ${days} ${weekday} and today so far` : 'By what was poured so far';
+    return `${by}: ${Math.round(today.low)} to ${Math.round(today.high)} drinks today.`;
+  });
+  const whole = computed(() => {
+    const all = supply.allGone.value;
+    if (!all || all.atMs === null) return '';
+    const before = supply.arrivals.value.filter(({ atMs }) => atMs < all.atMs!);
+    const coming = before
+      .map(({ batch, atMs }) => `${batch.movedTo?.vesselName ?? batch.vesselName} at ${hour(atMs)}`)
+      .join(', ');
+    const until = `all is gone ${at(all.atMs)}`;
+    return coming === '' ? `Then ${until}.` : `With ${coming}, ${until}.`;
+  });
+  /** How many of the most asked for drinks all jugs hold. */
+  const drinksLeft = computed(() =>
+    drinks.drinks
+      .toSorted((a, b) => b.weekCount - a.weekCount)
+      .slice(0, NAMED)
+      .map(({ id, name }) => ({ id, name, count: menu.leftInAll.get(id) ?? 0 }))
+      .filter(({ count }) => Number.isFinite(count)),
+  );
+  return {
+    first,
+    pace,
+    whole,
+    drinksLeft,
+    onHand: computed(() => format.value.mass(supply.onHandG.value)),
+  };
+}

@@ -1,0 +1,54 @@
+import { weekNeedG } from '@ratio/core/drink';
+import { computed } from 'vue';
+import { useAmountFormat } from '../../composables/useAmountFormat.ts';
+import { dateName } from '../../format/formatClock.ts';
+import { useStores } from '../../stores/useStores.ts';
+import type { DayMake } from './dayColumn.ts';
+import type { DayShown } from './useDayShown.ts';
+
+const WEEK_DAYS = 7;
+
+/** What is to be made of the house recipes, by the week's need and by their last days. */
+export function useToMake(shown: DayShown) {
+  const { shelf, pantry, menu } = useStores();
+  const format = useAmountFormat();
+
+  const expected = computed(() =>
+    menu.rows.map(({ drink, input, solution }) => ({
+      input,
+      solution,
+      iceRecipe: drink.ice?.recipe,
+      weekCount: drink.weekCount,
+    })),
+  );
+  const makes = computed<(DayMake & { readonly lifeDays: number })[]>(() => {
+    const { openHours = 8, closeHours = 20 } = shelf.shop ?? {};
+    const { made } = pantry.resolved;
+    const nowHours = shown.hoursAt(shown.minuteMs.value);
+    return Object.values(made).flatMap((recipe) => {
+      const { id, name } = recipe.ingredient;
+      const weekG = weekNeedG({ id, drinks: expected.value, made });
+      const life = pantry.lifeOf(id);
+      const left = life?.daysLeft ?? -1;
+      // Nobody asks for it, or what stands open lasts beyond the day.
+      if (weekG <= 0 || left - shown.offset.value > 0) return [];
+      const days = Math.min(recipe.lifeDays, WEEK_DAYS);
+      const needMl = ((weekG * days) / WEEK_DAYS) * (recipe.yieldMl / recipe.yieldG);
+      const isGone = left - shown.offset.value < 0;
+      const amount = `${format.value.volume(needMl)} for ${days === 1 ? 'the day' : `${days} days`}`;
+      const why = !life ? 'none open' : isGone ? `past, ${dateName(life.lastDay)}` : 'last day';
+      return [
+        {
+          id,
+          // Before the doors open, or for tomorrow before they close.
+          atHours: isGone ? Math.max(openHours, Math.min(closeHours, nowHours)) : closeHours,
+          name,
+          note: `${amount}; ${why}`,
+          isDue: isGone,
+          lifeDays: recipe.lifeDays,
+        },
+      ];
+    });
+  });
+  return { makes };
+}

@@ -1,0 +1,77 @@
+import { batchCalendar, type CalendarEntry } from '@ratio/core/day';
+import { localDate } from '@ratio/core/calendar';
+import { computed } from 'vue';
+import { clockTime, dateName } from '../../format/formatClock.ts';
+import { useStores } from '../../stores/useStores.ts';
+import { useDayShown } from './useDayShown.ts';
+import { useNextBatch } from './useNextBatch.ts';
+import { useSupply } from './useSupply.ts';
+import { useToMake } from './useToMake.ts';
+
+const DAYS = 7;
+/** What a week's sheet names of a batch. */
+const NAMED: readonly CalendarEntry['key'][] = ['strain', 'agitate', 'filter'];
+
+/** The week from today: what is expected, what is to be done on each day. */
+export function useWeek() {
+  const { shelf, days, batches, jugs, pantry } = useStores();
+  const shown = useDayShown();
+  const supply = useSupply(shown);
+  const { advice } = useNextBatch(shown, supply);
+  const { makes } = useToMake(shown);
+  const dates = computed(() =>
+    Array.from({ length: DAYS }, (_, i) =>
+      new Date(Date.parse(`${days.today}T12:00:00Z`) + i * 86_400_000).toISOString().slice(0, 10),
+    ),
+  );
+  const dateOf = (atMs: number): string => localDate({ atMs, zone: shelf.zone });
+  const at = (ms: number): string =>
+    clockTime({ at: new Date(ms), zone: shelf.zone })
+      .split(' ')
+      .at(-1)!;
+
+  const entries = computed(() => {
+    const { crewFromHours: fromHours = 0, crewToHours: toHours = 24 } = shelf.shop ?? {};
+    return batches.steeping.flatMap((batch) =>
+      batchCalendar({ batch, zone: shelf.zone, crew: { fromHours, toHours } }).filter(({ key }) =>
+        NAMED.some((named) => key.startsWith(named)),
+      ),
+    );
+  });
+  const week = computed(() =>
+    dates.value.map((date, i) => {
+      const expected = i === 0 ? supply.forecast.value?.today : supply.forecast.value?.onDate(date);
+      return {
+        date,
+        title: dateName(date),
+        expected:
+          expected === undefined || expected === null
+            ? '–'
+            : `${Math.round(expected.low)} to ${Math.round(expected.high)}`,
+        hands: entries.value
+          .filter(({ startMs }) => dateOf(startMs) === date)
+          .toSorted((a, b) => a.startMs - b.startMs)
+          .map(({ startMs, title }) => `${at(startMs)} ${title}`),
+        make:
+          i === 0
+            ? makes.value.map(({ name, note }) => `${name}, ${note}`)
+            : Object.values(pantry.resolved.made).flatMap(({ ingredient }) =>
+                pantry.lifeOf(ingredient.id)?.lastDay === date ? [`${ingredient.name} again`] : [],
+              ),
+        useBy: [
+          ...jugs.onHand
+            .filter(({ useBy }) => dateOf(Date.parse(useBy)) === date)
+            .map(({ label }) => label),
+          ...pantry.opened.flatMap(({ id }) =>
+            pantry.lifeOf(id)?.lastDay === date ? [pantry.pantry[id]?.name ?? id] : [],
+          ),
+        ],
+      };
+    }),
+  );
+  const gone = computed(() => {
+    const all = supply.allGone.value;
+    return all?.atMs == null ? null : { date: dateOf(all.atMs), at: at(all.atMs) };
+  });
+  return { week, advice, gone, shop: computed(() => shelf.shop) };
+}
