@@ -64,7 +64,7 @@ const HOURS = [3, 6, 8, 7, 8, 10, 9, 8, 6, 4, 2, 1];
  * What the lido's coffee and bench really are, which nobody told the model: a log can learn it. One bag of
  * Lot 17 was bad, the fridge was warm for three days, and the mill was set wrong for a week.
  */
-export const SEASON_TRUTH = {
+const SEASON_TRUTH = {
   rateTimes: 1.2,
   retainedMoreG: 0.15,
   yieldTimes: { 'lot-14': 1.04, 'lot-9': 0.96, 'lot-17': 1.01 } as Readonly<Record<string, number>>,

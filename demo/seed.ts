@@ -1,5 +1,4 @@
 import path from 'node:path';
-import type { Transaction } from 'sequelize';
 import { stepsOf } from '@ratio/core/steps';
 import { UNSIGNED, type Caller } from '../server/src/caller.ts';
 import type { Documents, Identified } from '../server/src/database/documents.ts';
@@ -101,6 +100,8 @@ async function seedSeason(db: Database): Promise<void> {
     for (const jug of jugs) await seedJug(db, jug, transaction);
   });
 }
+
+type Transaction = Parameters<Parameters<Database['write']>[0]>[0];
 
 async function seedJug(db: Database, jug: SeasonJug, transaction: Transaction): Promise<void> {
   const { id, batch, massG, madeAt, rows } = jug;

@@ -13,7 +13,7 @@ const choose = async (page: Page, name: string, option: RegExp): Promise<void> =
 
 freshTest.describe('from nothing', () => {
   freshTest('a stranger’s first drink is right after one touch', async ({ page, lido }) => {
-    await page.goto(lido.url);
+    await page.goto(`${lido.url}/plan`);
     await page.getByRole('link', { name: /^Pour/ }).click();
     const drink = page.getByRole('region', { name: 'This drink' });
     // By hand at 3.5 %: 85 mL of concentrate, 117 of water and 150 g of ice are 1.4 % after 4 min.
@@ -32,7 +32,7 @@ freshTest.describe('from nothing', () => {
   freshTest(
     'last night’s batch goes in as it was, and comes out as it did',
     async ({ page, lido }) => {
-      await page.goto(lido.url);
+      await page.goto(`${lido.url}/plan`);
       await expect(page.getByText('Assumed:')).toContainText('a usual coffee');
       await page.getByRole('button', { name: 'dark', exact: true }).click();
       await page.getByRole('button', { name: 'yesterday 18:00' }).click();
@@ -88,7 +88,7 @@ freshTest.describe('from nothing', () => {
   });
 
   freshTest('five questions come back to where they stopped', async ({ page, lido }) => {
-    await page.goto(lido.url);
+    await page.goto(`${lido.url}/plan`);
     await page.getByRole('link', { name: 'Make it exact in five questions' }).click();
     await fill(page, 'Name of the coffee', 'Sea wall');
     await page.getByRole('button', { name: 'Next' }).click();
@@ -145,15 +145,15 @@ test('start, reload, start again: each is one batch, on two tablets and through 
   lido,
   context,
 }) => {
-  await page.goto(lido.url);
+  await page.goto(`${lido.url}/plan`);
   await fill(page, 'Coffee in', '300 g');
   await choose(page, 'Vessel', /Wide jar/);
   const other = await context.newPage();
-  await other.goto(lido.url);
+  await other.goto(`${lido.url}/plan`);
   await page.getByRole('button', { name: 'Start this steep' }).dblclick();
   await expect(page.getByRole('link', { name: /^Steep/ })).toContainText('3 steeping');
   // The started plan is gone from both, and what is there now is another one.
-  await page.goto(lido.url);
+  await page.goto(`${lido.url}/plan`);
   await expect(field(page, 'Coffee in')).toHaveValue(/850/);
   await lido.kill();
   await lido.start();
@@ -172,7 +172,7 @@ test('a vessel in use says until when, and a plan that is too much is refused at
   page,
   lido,
 }) => {
-  await page.goto(lido.url);
+  await page.goto(`${lido.url}/plan`);
   await choose(page, 'Vessel', /Bag bucket/);
   await expect(page.getByText(/Holds Lot 9, dark until Sat 18:40/)).toBeVisible();
   await expect(page.getByRole('button', { name: 'Start this steep' })).toBeDisabled();

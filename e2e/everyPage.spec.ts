@@ -3,7 +3,15 @@ import { expect, lookingTest, test } from './lido.ts';
 import { PAGES } from './pages.ts';
 
 /** What is held in one hand. */
-const AT_THE_BENCH = ['pour', 'pour/quick', 'steep', 'jugs/lido-jug-2', 'jugs/new', 'plan'];
+const AT_THE_BENCH = [
+  'bench',
+  'pour',
+  'pour/quick',
+  'steep',
+  'jugs/lido-jug-2',
+  'jugs/new',
+  'plan',
+];
 
 /** What axe judges by colours. */
 const OF_COLOURS = ['color-contrast', 'link-in-text-block'];

@@ -1,5 +1,8 @@
 /** Every page, by its address. */
 export const PAGES = [
+  'bench',
+  'bench/week',
+  'bench/calendar',
   'plan',
   'plan/recipe',
   'plan/samples',
@@ -20,4 +23,5 @@ export const PAGES = [
   'shelf/backups',
   'sign-in',
   'label?jug=lido-jug-1',
+  'label?batch=lido-batch-4',
 ];

@@ -4,7 +4,7 @@ test('a brewer plans a batch, starts it, strains it and pours a drink; a killed 
   page,
   lido,
 }) => {
-  await page.goto(lido.url);
+  await page.goto(`${lido.url}/plan`);
   const outcome = page.getByRole('region', { name: 'What comes out' });
   await expect(outcome).toContainText('concentrate');
 

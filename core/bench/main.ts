@@ -1,3 +1,4 @@
+import { benchForecast } from './forecast.ts';
 import { benchMenu, solveMenu } from './menu.ts';
 import { benchReplan, replan } from './replan.ts';
 import { benchDraws, benchPlanning } from './planning.ts';
@@ -32,3 +33,4 @@ console.log(
 );
 
 console.log(`\n${benchPlanning(FRAME_MS).join('\n')}\n\n${benchDraws().join('\n')}`);
+console.log(`\n${benchForecast().join('\n')}`);

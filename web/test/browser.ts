@@ -33,6 +33,7 @@ export function installBrowser(): {
   });
   define('window', { matchMedia: () => ({ matches: false, addEventListener: () => undefined }) });
   define('document', { documentElement: { dataset: {} } });
+  define('location', { hostname: 'lido', origin: 'http://lido:4870' });
   return { storage, asked, answer: (next) => (handler = next) };
 }
 

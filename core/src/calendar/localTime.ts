@@ -5,11 +5,13 @@ const DAY_MS = 24 * HOUR_MS;
 
 /** A stretch of time in which a zone keeps its offset. */
 interface Stretch {
+  readonly zone: string;
   readonly fromMs: number;
   readonly toMs: number;
   readonly offsetMs: number;
 }
 const stretches = new Map<string, Stretch[]>();
+let last: Stretch = { zone: '', fromMs: 0, toMs: 0, offsetMs: 0 };
 
 /**
  * Hours since local midnight by the wall clock of a zone.
@@ -29,11 +31,13 @@ export const wallMs = ({ atMs, zone }: { atMs: number; zone: string }): number =
 
 /** Most calls are near the one before, and a zone changes its offset twice a year. */
 function stretchOf(zone: string, atMs: number): Stretch {
+  if (zone === last.zone && atMs >= last.fromMs && atMs < last.toMs) return last;
   const known = stretches.get(zone) ?? [];
   const found = known.find(({ fromMs, toMs }) => atMs >= fromMs && atMs < toMs);
-  if (found) return found;
+  if (found) return (last = found);
   const local = zoned({ atMs, zone });
-  const stretch = {
+  const stretch: Stretch = {
+    zone,
     fromMs:
       local.add({ nanoseconds: 1 }).getTimeZoneTransition('previous')?.epochMilliseconds ??
       -Infinity,
@@ -41,7 +45,7 @@ function stretchOf(zone: string, atMs: number): Stretch {
     offsetMs: local.offsetNanoseconds / 1e6,
   };
   stretches.set(zone, [...known, stretch]);
-  return stretch;
+  return (last = stretch);
 }
 
 /** @returns the instant on the wall clock of a zone */

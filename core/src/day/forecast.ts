@@ -14,7 +14,7 @@ export interface RunOut {
 }
 
 /** A number of pours, and the 5th and 95th of 100 such days. */
-export interface DrinkCount {
+interface DrinkCount {
   readonly value: number;
   readonly low: number;
   readonly high: number;

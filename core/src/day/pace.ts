@@ -3,7 +3,7 @@ import { QUARTERS } from './poursByDay.ts';
 import type { DayPours } from './schema.ts';
 
 /** A weekday as its last weeks were: how many drinks are expected in each quarter of an hour. */
-export interface WeekdayPace {
+interface WeekdayPace {
   /** Expected pours, 96 of them. */
   readonly counts: Float64Array;
   /** Variance of each of them, as it is known from so few weeks. */

@@ -17,12 +17,18 @@ const QUARTER_MS = 15 * 60_000;
  *
  * @param input.pours in any order
  * @param input.zone IANA name; an hour that comes twice counts together
+ * @param input.sinceMs earlier ones are left out, ms since 1970 UTC
  * @returns days that had pours, the oldest first
  */
-export function poursByDay(input: { pours: readonly Pour[]; zone: string }): DayPours[] {
-  const { pours, zone } = input;
+export function poursByDay(input: {
+  pours: readonly Pour[];
+  zone: string;
+  sinceMs?: number;
+}): DayPours[] {
+  const { pours, zone, sinceMs = -Infinity } = input;
   const sums = new Map<number, DayPours['quarters'][number]>();
   for (const { atMs, massG } of pours) {
+    if (atMs < sinceMs) continue;
     const key = Math.floor(wallMs({ atMs, zone }) / QUARTER_MS);
     const sum = sums.get(key);
     if (sum) {

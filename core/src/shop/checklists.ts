@@ -14,4 +14,7 @@ export const checklistsSchema = z
   .default(USUAL_CHECKLISTS);
 
 /** @returns a fresh copy of the usual lists */
-export const usualChecklists = () => structuredClone(USUAL_CHECKLISTS);
+export const usualChecklists = () => ({
+  opening: [...USUAL_CHECKLISTS.opening],
+  closing: [...USUAL_CHECKLISTS.closing],
+});

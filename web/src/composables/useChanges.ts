@@ -13,6 +13,8 @@ import { useSamples } from '../stores/samples.ts';
 import { useShop } from '../stores/shop.ts';
 
 const OPEN_AGAIN_MS = 5000;
+/** What changes all day. */
+const SOON_STALE: readonly Noun[] = ['batches', 'jugs'];
 
 /** Reads again what another page changed, and everything after a dropped connection. */
 export function useChanges(isReady: () => boolean = () => true): void {
@@ -52,7 +54,8 @@ export function useChanges(isReady: () => boolean = () => true): void {
       if (next.readyState === EventSource.CLOSED) again.start();
     };
     next.onopen = () => {
-      if (!dropped) return;
+      // What changed between the first reading and the stream is on neither.
+      if (!dropped) return SOON_STALE.forEach((noun) => void reload(noun));
       dropped = false;
       void outbox.send().then(reloadAll);
     };

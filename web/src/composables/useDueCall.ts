@@ -2,7 +2,7 @@ import { useTitle } from '@vueuse/core';
 import { computed, watch, type Ref } from 'vue';
 import { useRoute } from 'vue-router';
 import { useCalls } from '../stores/calls.ts';
-import type { Hand } from './useHands.ts';
+import type { Hand } from '../format/hand.ts';
 
 /**
  * What is due, where somebody sees it who looks elsewhere: in the page's title and its icon, and by a sound

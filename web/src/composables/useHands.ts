@@ -2,21 +2,9 @@ import type { Batch } from '@ratio/core/batch';
 import { progressOf, stepsOf } from '@ratio/core/steps';
 import { percentText } from '@ratio/core/units';
 import { computed, ref } from 'vue';
+import type { Hand } from '../format/hand.ts';
 import { useAmountFormat } from './useAmountFormat.ts';
 import { useStores } from '../stores/useStores.ts';
-
-/** Something that needs a hand, and when. */
-export interface Hand {
-  readonly key: string;
-  /** ms since 1970 UTC. */
-  readonly atMs: number;
-  /** What is done. */
-  readonly title: string;
-  readonly where: string;
-  readonly text: string;
-  readonly button: string;
-  readonly to: string;
-}
 
 /** How long something stays out of sight that was put off. */
 const LATER_MS = 10 * 60_000;

@@ -19,7 +19,7 @@ describe('useFinder', () => {
   });
 
   for (const [sought, first] of [
-    ['', 'Plan a batch'],
+    ['', 'The day'],
     ['coco drink', 'Coconut cove'],
     ['14 nat', 'Lot 14, natural'],
     ['JAR vessel', 'Tall jar 6 L'],

@@ -85,6 +85,9 @@ const y = computed(() =>
 const ticks = computed(() =>
   Array.from({ length: hours.value.to - hours.value.from + 1 }, (_, i) => hours.value.from + i),
 );
+/** The hour of now stands in the place of one that is too near. */
+const isUnderNow = (tick: number): boolean =>
+  props.nowHours !== null && Math.abs(y.value(tick) - y.value(props.nowHours)) < 20;
 const bar = computed(() => Math.min(86, column.value * 0.37));
 const xOf = (i: number): number => AXIS + i * column.value + 10;
 const jugX = computed(() => AXIS + shown.value.length * column.value + 12);
@@ -175,7 +178,9 @@ const rows = computed(() => [
       />
       <g v-for="tick in ticks" :key="tick" class="tick" aria-hidden="true">
         <line :x1="AXIS" :x2="width" :y1="y(tick)" :y2="y(tick)" />
-        <text :x="AXIS - 12" :y="y(tick) + 5">{{ String(tick % 24).padStart(2, '0') }}</text>
+        <text v-if="!isUnderNow(tick)" :x="AXIS - 12" :y="y(tick) + 5">
+          {{ String(tick % 24).padStart(2, '0') }}
+        </text>
       </g>
 
       <g v-for="(vessel, i) in shown" :key="vessel.id" :transform="`translate(${xOf(i)} 0)`">

@@ -29,7 +29,7 @@ import { useSupply } from './useSupply.ts';
 import { useToMake } from './useToMake.ts';
 import { useUseUp } from './useUseUp.ts';
 
-const { shelf, days, batches } = useStores();
+const { shelf, days, batches, jugs: onHand } = useStores();
 const router = useRouter();
 const format = useAmountFormat();
 useRefusals();
@@ -39,7 +39,7 @@ const { columns } = useSteepColumns(shown);
 const { columns: jugs } = useJugColumns(shown, supply);
 const { makes } = useToMake(shown);
 const { hands, later, takeAllBack, hasPutOff } = useHands();
-const { first, pace, whole, drinksLeft, onHand } = useRunsOut(shown, supply);
+const { first, pace, whole, drinksLeft } = useRunsOut(shown, supply);
 const { advice, noVessel, helps } = useNextBatch(shown, supply);
 const { list, throwAway } = useUseUp();
 const handOver = useHandOver(shown);
@@ -66,6 +66,9 @@ useSwipe(page, {
     if (direction === 'right') go(-1);
   },
 });
+const isEmpty = computed(
+  () => batches.batches.length === 0 && batches.steeping.length === 0 && onHand.jugs.length === 0,
+);
 const print = (): void => window.print();
 </script>
 
@@ -101,7 +104,20 @@ const print = (): void => window.print();
           <ElButton link @click="print">Print</ElButton>
         </span>
       </header>
+      <div v-if="isEmpty" class="empty">
+        <h2>The day is empty still</h2>
+        <p>
+          Steeps stand here by the clock, jugs thin out as they are poured, and what runs out first
+          says when the next batch has to start.
+        </p>
+        <p>
+          <RouterLink to="/plan">Plan the first batch</RouterLink> ·
+          <RouterLink to="/jugs/new">Note a jug that is there</RouterLink> ·
+          <RouterLink to="/set-up">Set up in five questions</RouterLink>
+        </p>
+      </div>
       <DayClock
+        v-else
         :columns
         :jugs
         :makes
@@ -130,7 +146,6 @@ const print = (): void => window.print();
         :pace
         :whole
         :drinks-left
-        :on-hand
         :advice
         :no-vessel
         :helps
@@ -170,6 +185,10 @@ h1 {
 
 .hours {
   font-size: var(--t13);
+}
+
+.empty {
+  padding: 40px 20px;
 }
 
 .turn {

@@ -4,7 +4,7 @@ import { computed } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
 import LinkButton from '../../components/fields/LinkButton.vue';
 import { clockTime, fromNow } from '../../format/formatClock.ts';
-import type { Hand } from '../../composables/useHands.ts';
+import type { Hand } from '../../format/hand.ts';
 
 /** The one thing that needs a hand next, and what comes right after it. */
 const props = defineProps<{

@@ -8,7 +8,6 @@ defineProps<{
   pace: string;
   whole: string;
   drinksLeft: readonly { id: string; name: string; count: number }[];
-  onHand: string;
   advice: {
     title: string;
     by: string | null;

@@ -1,6 +1,5 @@
 import { wallMs } from '@ratio/core/calendar';
 import { computed } from 'vue';
-import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { clockTime, fromNow } from '../../format/formatClock.ts';
 import { useStores } from '../../stores/useStores.ts';
 import type { DayShown } from './useDayShown.ts';
@@ -21,7 +20,6 @@ const NAMED = 3;
 /** Which jug is empty first, by the pace of the shop, in words. */
 export function useRunsOut(shown: DayShown, supply: Supply) {
   const { shelf, menu, drinks } = useStores();
-  const format = useAmountFormat();
   const at = (ms: number): string => clockTime({ at: new Date(ms), zone: shelf.zone });
   /** Of today the hour alone. */
   const hour = (ms: number): string => {
@@ -76,6 +74,5 @@ export function useRunsOut(shown: DayShown, supply: Supply) {
     pace,
     whole,
     drinksLeft,
-    onHand: computed(() => format.value.mass(supply.onHandG.value)),
   };
 }
