@@ -282,7 +282,8 @@ const rows = computed(() => [
           <line x1="-6" :x2="MAKE - 20" :y1="make.y" :y2="make.y" />
           <foreignObject x="-6" :y="make.y + 2" :width="MAKE - 8" :height="MAKE_HEIGHT">
             <p class="make-text">
-              <b>{{ timeOfDay(make.atHours) }} {{ make.name }}</b
+              <RouterLink :to="`/shelf/house-recipes?recipe=${make.id}`"
+                >{{ timeOfDay(make.atHours) }} {{ make.name }}</RouterLink
               ><br /><span class="soft">{{ make.note }}</span>
             </p>
           </foreignObject>
@@ -419,7 +420,12 @@ text {
   line-height: 1.2;
 }
 
-.make.late b {
+.make-text a {
+  color: var(--ink);
+  font-weight: 600;
+}
+
+.make.late a {
   color: var(--due);
 }
 
@@ -430,6 +436,18 @@ text {
 
 .now rect {
   fill: var(--action);
+}
+
+@media print {
+  .clock {
+    overflow: visible;
+  }
+
+  svg {
+    width: 100%;
+    height: auto;
+    max-height: 128mm;
+  }
 }
 
 .now text {

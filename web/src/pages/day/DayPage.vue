@@ -249,18 +249,48 @@ aside :deep(> section:last-child) {
 }
 
 @media print {
+  @page day {
+    size: A4;
+    margin: 10mm;
+  }
+
+  :global(body:has(.day)) {
+    page: day;
+  }
+
   .day {
-    grid-template-columns: minmax(0, 1fr) 66mm;
+    display: block;
     min-height: 0;
   }
 
   .left {
+    display: block;
     position: static;
-    height: 180mm;
+    height: auto;
+    border: 0;
+  }
+
+  header {
+    padding: 0 0 2mm;
   }
 
   aside {
-    padding: 0 0 0 5mm;
+    display: block;
+    columns: 3;
+    column-gap: 6mm;
+    border: 0;
+    padding: 4mm 0 0;
+    font-size: 8pt;
+  }
+
+  aside :deep(> section) {
+    break-inside: avoid;
+    padding: 2mm 0;
+  }
+
+  aside :deep(.head),
+  aside :deep(.what) {
+    font-size: 10pt;
   }
 }
 </style>

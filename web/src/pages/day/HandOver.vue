@@ -141,4 +141,11 @@ h2 .figures {
   margin-left: 6px;
   font-weight: 400;
 }
+@media print {
+  .checks :deep(.el-checkbox) {
+    min-height: 0;
+    height: 4.5mm;
+    font-size: inherit;
+  }
+}
 </style>

@@ -132,4 +132,14 @@ li {
   gap: 10px;
   font-size: var(--t13);
 }
+@media print {
+  .when .figures {
+    font-size: 24pt;
+  }
+
+  .when span,
+  li {
+    font-size: inherit;
+  }
+}
 </style>

@@ -10,6 +10,7 @@ import { useShop } from '../../stores/shop.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { useKeys } from '../../composables/useKeys.ts';
 import BarCard from './BarCard.vue';
+import ChecklistsCard from './ChecklistsCard.vue';
 import CoffeeRow from './CoffeeRow.vue';
 import DefaultsCard from './DefaultsCard.vue';
 import FiltersCard from './FiltersCard.vue';
@@ -123,6 +124,13 @@ function change(change: Partial<Shop>, what: string): void {
         </ShelfLine>
         <ShelfLine id="steps" name="The steps of a batch" :says="lines.steps(shop)">
           <StepsCard v-if="open === 'steps'" :shop @change="change" />
+        </ShelfLine>
+        <ShelfLine
+          id="checklists"
+          name="Lists of opening and closing"
+          :says="lines.checklists(shop)"
+        >
+          <ChecklistsCard :checklists="shop.checklists" @change="change" />
         </ShelfLine>
         <ShelfLine id="filters" name="Scoop and filters" :says="lines.filters(shop)">
           <FiltersCard :shop :format @change="change" />

@@ -38,6 +38,8 @@ export function useShelfLines() {
       `${grind} · 1:${ratio} · ${hours} h ${place === 'fridge' ? 'in the fridge' : 'on the counter'}`,
     steps: ({ steps }: Shop): string =>
       steps.length === 0 ? 'the usual ones' : 'in the shop’s own order and words',
+    checklists: ({ checklists: { opening, closing } }: Shop): string =>
+      `${opening.length} lines to open · ${closing.length} to close`,
     filters: ({ filters, scoopMl }: Shop): string =>
       `scoop ${format.value.volume(scoopMl)} · ${filters.length} filter${filters.length === 1 ? '' : 's'}`,
     bar: ({ bar }: Shop): string =>
