@@ -20,6 +20,18 @@ export interface BrewModel {
   readonly looseDensityGPerMl: Readonly<Record<Grind | 'beans', number>>;
   /** Caffeine in the dry coffee. */
   readonly caffeineMgPerG: number;
+  /** How well its parts are known from the shop's own log; left out for the handbook's alone. */
+  readonly learned?:
+    | {
+        /** Of what was learned, from 1. */
+        readonly version: number;
+        /** Standard deviations: of the logarithms of yield and rate, of the liquid retained. */
+        readonly yieldSigma: number;
+        readonly rateSigma: number;
+        readonly correlationFrac: number;
+        readonly retainedSigmaGPerG: Readonly<Partial<Record<FiltrationMethod, number>>>;
+      }
+    | undefined;
 }
 
 const RETAINED = Object.freeze(

@@ -2,6 +2,7 @@ import { mean, quantileSorted } from 'd3-array';
 import { DomainError } from '../errors.ts';
 import { createRandom } from '../numeric/random.ts';
 import { brew, type BrewInput } from './brew.ts';
+import { knownTimes } from './learned.ts';
 import type { BrewModel } from './model.ts';
 import type { Range } from './range.ts';
 import { NO_DEVIATION } from './release.ts';
@@ -76,15 +77,23 @@ export function createMonteCarlo(input: {
   const inputs = UNCERTAIN_INPUTS.filter((name) => name !== 'looseDensity' || ofScoop);
   const normals: number[][] = inputs.map(() => []);
   const results = OUTPUTS.map((): number[] => []);
+  const times: Readonly<Record<string, number>> = knownTimes(
+    input.model,
+    input.brew.filtration.method,
+  );
+  const shared = input.model.learned?.correlationFrac ?? 0;
+  const rest = Math.sqrt(1 - shared ** 2);
 
   function draw(): void {
     let { brew: drawn } = input;
     const deviation = { ...NO_DEVIATION };
     inputs.forEach((name, i) => {
-      const z = random.normal();
+      const own = random.normal();
+      // Yield and rate were learned together.
+      const z = name === 'diffusivity' ? shared * normals[0]!.at(-1)! + rest * own : own;
       normals[i]!.push(z);
       if (name === 'looseDensity') drawn = ofScoop!(Math.max(0.2, 1 + z * SIGMAS.looseDensity));
-      else Object.assign(deviation, SHIFTS[name](z, grindBy));
+      else Object.assign(deviation, SHIFTS[name](z * (times[name] ?? 1), grindBy));
     });
     const outcome = brew({ ...drawn, deviation }, input.model);
     OUTPUTS.forEach((name, i) => results[i]!.push(outcome[name]));

@@ -1,5 +1,6 @@
 import { brew, type BrewInput, type BrewOutcome } from './brew.ts';
 import type { BrewModel } from './model.ts';
+import { knownTimes } from './learned.ts';
 import { NO_DEVIATION } from './release.ts';
 import { SHIFTS, SHOWN_SIGMAS, SIGMAS, type GrindBy } from './spreads.ts';
 
@@ -35,9 +36,13 @@ export function brewRange(
   options: { ofScoop?: (densityFactor: number) => BrewInput; grindBy?: GrindBy } = {},
 ): BrewRange {
   const { ofScoop, grindBy = 'mill' } = options;
-  const shifted: ((sigmas: number) => BrewOutcome)[] = Object.values(SHIFTS).map(
-    (shift) => (sigmas) =>
-      brew({ ...input, deviation: { ...NO_DEVIATION, ...shift(sigmas, grindBy) } }, model),
+  const times: Readonly<Record<string, number>> = knownTimes(model, input.filtration.method);
+  const shifted: ((sigmas: number) => BrewOutcome)[] = Object.entries(SHIFTS).map(
+    ([name, shift]) =>
+      (sigmas) => {
+        const by = sigmas * (times[name] ?? 1);
+        return brew({ ...input, deviation: { ...NO_DEVIATION, ...shift(by, grindBy) } }, model);
+      },
   );
   if (ofScoop !== undefined)
     shifted.push((sigmas) => brew(ofScoop(1 + sigmas * SIGMAS.looseDensity), model));
@@ -46,10 +51,19 @@ export function brewRange(
   const rangeOf = (key: (typeof RANGED)[number]): Range =>
     around({
       value: middle[key],
-      variance: ends.reduce((sum, [up, down]) => sum + ((up[key] - down[key]) / 2) ** 2, 0),
+      variance: ends.reduce(
+        (sum, [up, down]) => sum + ((up[key] - down[key]) / 2) ** 2,
+        // Yield and rate were learned together: what one is too high, the other is too low.
+        2 * (model.learned?.correlationFrac ?? 0) * slope(ends[0]!, key) * slope(ends[1]!, key),
+      ),
     });
   return Object.fromEntries(RANGED.map((key) => [key, rangeOf(key)])) as unknown as BrewRange;
 }
+
+const slope = (
+  [up, down]: readonly [BrewOutcome, BrewOutcome],
+  key: (typeof RANGED)[number],
+): number => (up[key] - down[key]) / 2;
 
 function around(input: { value: number; variance: number }): Range {
   const reach = SHOWN_SIGMAS * Math.sqrt(input.variance);

@@ -1,4 +1,5 @@
 import { CONSTANTS } from '../constants.ts';
+import { knownTimes } from './learned.ts';
 import { inverseOf } from '../numeric/inverseOf.ts';
 import { brew, type BrewInput, type BrewOutcome } from './brew.ts';
 import type { BrewModel } from './model.ts';
@@ -37,9 +38,12 @@ const SETTLED = 1e-6;
 const HALF_STEP = 0.5;
 
 /** The deviation at so many standard deviations of each. */
-const deviationAt = (sigmas: readonly number[]): Deviation =>
+const deviationAt = (
+  sigmas: readonly number[],
+  times: Readonly<Record<string, number>>,
+): Deviation =>
   READ_BY.reduce<Deviation>(
-    (sum, key, i) => ({ ...sum, ...SHIFTS[key](sigmas[i]!, 'mill') }),
+    (sum, key, i) => ({ ...sum, ...SHIFTS[key](sigmas[i]! * (times[key] ?? 1), 'mill') }),
     NO_DEVIATION,
   );
 
@@ -64,9 +68,10 @@ export function brewByReadings(
   model: BrewModel,
   readings: readonly SlurryReading[],
 ): ReadBrew {
+  const times = knownTimes(model, input.filtration.method);
   const at = (sigmas: readonly number[]): BrewInput => ({
     ...input,
-    deviation: deviationAt(sigmas),
+    deviation: deviationAt(sigmas, times),
   });
   const slurry = (sigmas: readonly number[]): number[] =>
     readings.map(({ atS }) => slurryStrengthFrac({ ...at(sigmas), steepS: atS }, model));

@@ -20,6 +20,15 @@ export const brewModelSchema = z.strictObject({
   retainedGPerG: z.record(z.enum(FILTRATION_METHODS), z.number().min(0).max(10)),
   looseDensityGPerMl: z.record(z.enum([...GRIND_NAMES, 'beans']), z.number().positive().max(2)),
   caffeineMgPerG: z.number().min(0).max(100),
+  learned: z
+    .strictObject({
+      version: z.number().int().min(1),
+      yieldSigma: z.number().min(0),
+      rateSigma: z.number().min(0),
+      correlationFrac: z.number().min(-1).max(1),
+      retainedSigmaGPerG: z.partialRecord(z.enum(FILTRATION_METHODS), z.number().min(0)),
+    })
+    .optional(),
 });
 
 const VESSEL_USES = ['steep', 'jug'] as const;

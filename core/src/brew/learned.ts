@@ -1,0 +1,89 @@
+import { z } from 'zod';
+import { FILTRATION_METHODS } from './filtration.ts';
+import type { BrewModel } from './model.ts';
+import { SIGMAS } from './spreads.ts';
+
+/** A value that was learned, and one standard deviation of it. */
+const estimateSchema = z.strictObject({ value: z.number(), sigma: z.number().min(0) });
+
+/** Yield and rate of a coffee, as logarithms of what they are over the handbook's. */
+const coffeeSchema = z.strictObject({
+  yieldLog: estimateSchema,
+  rateLog: estimateSchema,
+  /** Correlation of the two, −1 to 1: a late reading alone cannot tell one from the other. */
+  correlationFrac: z.number().min(-1).max(1),
+});
+
+/** What a shop's own log says of its coffees and of its bench. */
+export const learnedSchema = z.strictObject({
+  /** A coffee that nobody has read yet. */
+  anyCoffee: coffeeSchema,
+  /** By the coffee's identity. */
+  coffees: z.record(z.string(), coffeeSchema),
+  /** More than the handbook's, g per g of coffee, by filtration. */
+  retainedGPerG: z.partialRecord(z.enum(FILTRATION_METHODS), estimateSchema),
+});
+
+export type Estimate = z.infer<typeof estimateSchema>;
+export type LearnedCoffee = z.infer<typeof coffeeSchema>;
+export type Learned = z.infer<typeof learnedSchema>;
+
+/**
+ * A coffee's model with what the shop's log has taught of it.
+ *
+ * @param input.model of the handbook, with the coffee's own traits
+ * @param input.version of what was learned, from 1
+ * @returns the model, and how well its parts are known by now
+ */
+export function learnedModel(input: {
+  model: BrewModel;
+  coffeeId: string;
+  learned: Learned;
+  version: number;
+}): BrewModel {
+  const { model, coffeeId, learned, version } = input;
+  const { yieldLog, rateLog, correlationFrac } = learned.coffees[coffeeId] ?? learned.anyCoffee;
+  const retained = Object.entries(learned.retainedGPerG) as [
+    keyof BrewModel['retainedGPerG'],
+    Estimate,
+  ][];
+  return {
+    ...model,
+    equilibriumYieldFrac: Math.min(
+      MOST_YIELD,
+      model.equilibriumYieldFrac * Math.exp(yieldLog.value),
+    ),
+    diffusivity22M2PerS: model.diffusivity22M2PerS * Math.exp(rateLog.value),
+    retainedGPerG: {
+      ...model.retainedGPerG,
+      ...Object.fromEntries(
+        retained.map(([method, { value }]) => [
+          method,
+          Math.max(0, model.retainedGPerG[method] + value),
+        ]),
+      ),
+    },
+    learned: {
+      version,
+      yieldSigma: yieldLog.sigma,
+      rateSigma: rateLog.sigma,
+      correlationFrac,
+      retainedSigmaGPerG: Object.fromEntries(
+        retained.map(([method, { sigma }]) => [method, sigma]),
+      ),
+    },
+  };
+}
+/** Limit of the model. */
+const MOST_YIELD = 0.4;
+
+/** Of each part that can be learned, its standard deviation over the handbook's: 1 where nothing was. */
+export function knownTimes(model: BrewModel, method: keyof BrewModel['retainedGPerG']) {
+  const { learned } = model;
+  const retained = learned?.retainedSigmaGPerG[method];
+  return {
+    equilibriumYield: learned ? learned.yieldSigma / SIGMAS.soluble : 1,
+    diffusivity: learned ? learned.rateSigma / SIGMAS.logDiffusivity : 1,
+    retained: retained === undefined ? 1 : retained / SIGMAS.retainedGPerG,
+  } as const;
+}

@@ -1,0 +1,277 @@
+import { group } from 'd3-array';
+import { brew, type BrewInput } from '../brew/brew.ts';
+import { learnedModel, type Estimate, type Learned, type LearnedCoffee } from '../brew/learned.ts';
+import type { FiltrationMethod } from '../brew/filtration.ts';
+import { slurryStrengthFrac } from '../brew/readings.ts';
+import { NO_DEVIATION } from '../brew/release.ts';
+import { SHIFTS, SIGMAS } from '../brew/spreads.ts';
+import { CONSTANTS } from '../constants.ts';
+import { leastSquares } from '../numeric/leastSquares.ts';
+import type { Observation } from './observation.ts';
+
+/** Something read or weighed that lies far from all the rest. */
+export interface Outlier {
+  readonly batchId: string;
+  readonly what: 'strength' | 'slurry' | 'brew';
+  /** Found over expected, less 1. */
+  readonly offFrac: number;
+  /** The same in standard deviations of both. */
+  readonly sigmas: number;
+}
+
+/** What a log teaches, and what it rests on. */
+export interface Fit {
+  readonly learned: Learned;
+  /** Readings and weighings that were counted, of each coffee. */
+  readonly counts: readonly {
+    readonly coffeeId: string;
+    readonly coffeeName: string;
+    readonly readings: number;
+    readonly weighings: number;
+    /** How far off its strengths were expected before and after, as a root mean square, relative. */
+    readonly beforeFrac: number;
+    readonly afterFrac: number;
+  }[];
+  /** Those that count less, because nothing else says the same; never left out in silence. */
+  readonly outliers: readonly Outlier[];
+}
+
+/** How the handbook's spread is shared between what all coffees have and what one has of its own (ours). */
+const SHARED = { yield: 0.7, rate: 0.8 } as const;
+const PRIOR = {
+  yieldShop: SIGMAS.soluble * SHARED.yield,
+  yieldOwn: SIGMAS.soluble * Math.sqrt(1 - SHARED.yield ** 2),
+  rateShop: SIGMAS.logDiffusivity * SHARED.rate,
+  rateOwn: SIGMAS.logDiffusivity * Math.sqrt(1 - SHARED.rate ** 2),
+  retained: SIGMAS.retainedGPerG,
+} as const;
+/** A scale, a strainer that still drips, and a jug that is not quite dry (practice). */
+const WEIGHED = { sigmaG: 15, sigmaFrac: 0.008 } as const;
+/** Beyond so many standard deviations a value counts less (Huber), and beyond so many it is named. */
+const HUBER = 2;
+const NAMED = 3.5;
+const ROUNDS = 4;
+const STEP = 1e-3;
+
+/** What a batch's own chances move, and nobody measures: size of the grind, wetting, temperature. */
+const CHANCES = ['grindSize', 'wetting', 'temperature'] as const;
+
+/** Yield and rate as logarithms over the handbook's, retained liquid as more than the handbook's. */
+interface Local {
+  readonly yieldLog: number;
+  readonly rateLog: number;
+  readonly retainedG: number;
+}
+const HANDBOOK: Local = { yieldLog: 0, rateLog: 0, retainedG: 0 };
+
+/** What a batch's values are expected to be; strengths as logarithms. */
+function expected(of: Observation, local: Local, input: BrewInput = of.input): number[] {
+  const { method } = input.filtration;
+  const model = {
+    ...of.model,
+    equilibriumYieldFrac: Math.min(0.4, of.model.equilibriumYieldFrac * Math.exp(local.yieldLog)),
+    diffusivity22M2PerS: of.model.diffusivity22M2PerS * Math.exp(local.rateLog),
+    retainedGPerG: {
+      ...of.model.retainedGPerG,
+      [method]: Math.max(0, of.model.retainedGPerG[method] + local.retainedG),
+    },
+  };
+  const outcome = brew(input, model);
+  return [
+    ...(of.strengthFrac === null ? [] : [Math.log(outcome.strengthFrac)]),
+    ...of.slurry.map(({ atS }) => Math.log(slurryStrengthFrac({ ...input, steepS: atS }, model))),
+    ...(of.brewG === null ? [] : [outcome.brewG]),
+  ];
+}
+
+const KINDS = (of: Observation): Outlier['what'][] => [
+  ...(of.strengthFrac === null ? [] : (['strength'] as const)),
+  ...of.slurry.map(() => 'slurry' as const),
+  ...(of.brewG === null ? [] : (['brew'] as const)),
+];
+const found = (of: Observation): number[] => [
+  ...(of.strengthFrac === null ? [] : [Math.log(of.strengthFrac)]),
+  ...of.slurry.map(({ strengthFrac }) => Math.log(strengthFrac)),
+  ...(of.brewG === null ? [] : [of.brewG]),
+];
+
+/** One standard deviation of each value: the instrument's, and what a batch's own chances bring. */
+function noiseOf(of: Observation): number[] {
+  const own = [
+    ...(of.strengthFrac === null ? [] : [readingSigma(of.strengthFrac)]),
+    ...of.slurry.map(({ strengthFrac }) => readingSigma(strengthFrac)),
+    ...(of.brewG === null ? [] : [Math.hypot(WEIGHED.sigmaG, WEIGHED.sigmaFrac * of.brewG)]),
+  ];
+  const moved = CHANCES.map((name) => {
+    const at = (sigmas: number) =>
+      expected(of, HANDBOOK, {
+        ...of.input,
+        deviation: { ...NO_DEVIATION, ...SHIFTS[name](sigmas, 'mill') },
+      });
+    const [up, down] = [at(0.5), at(-0.5)];
+    return up.map((value, i) => value - down[i]!);
+  });
+  return own.map((sigma, i) => Math.hypot(sigma, ...moved.map((by) => by[i]!)));
+}
+const readingSigma = (strengthFrac: number): number =>
+  Math.hypot(CONSTANTS.readingStepFrac.value / strengthFrac, CONSTANTS.readingSpreadFrac.value / 2);
+
+/**
+ * Fits yield, rate and retained liquid to a log, with the handbook's values as what is known before:
+ * hierarchically, what all coffees share and what each has of its own, so that a coffee that nobody has
+ * read begins from the shop and not from the book.
+ *
+ * Weighted non-linear least squares with the priors as residuals, values that lie far off counting less
+ * (Huber's weights); the covariance is the inverse curvature there (a Laplace approximation).
+ *
+ * @param observations of batches, in any order; none gives the handbook back
+ * @see Gelman et al., Bayesian Data Analysis, 3rd ed., chapters 4.1 and 5 (memory)
+ */
+export function fitLog(observations: readonly Observation[]): Fit {
+  const coffees = [...new Set(observations.map(({ coffeeId }) => coffeeId))];
+  const methods = [...new Set(observations.map(({ input }) => input.filtration.method))];
+  // Yield and rate of the shop, retained liquid of each filtration, then yield and rate of each coffee.
+  const retainedAt = (method: FiltrationMethod): number => 2 + methods.indexOf(method);
+  const yieldAt = (coffeeId: string): number => 2 + methods.length + 2 * coffees.indexOf(coffeeId);
+  const size = 2 + methods.length + 2 * coffees.length;
+  const priors = Array.from({ length: size }, (_, i) => {
+    if (i < 2) return i === 0 ? PRIOR.yieldShop : PRIOR.rateShop;
+    if (i < 2 + methods.length) return PRIOR.retained;
+    return (i - methods.length) % 2 === 0 ? PRIOR.yieldOwn : PRIOR.rateOwn;
+  });
+  const localOf = (p: readonly number[], of: Observation): Local => ({
+    yieldLog: p[0]! + p[yieldAt(of.coffeeId)]!,
+    rateLog: p[1]! + p[yieldAt(of.coffeeId) + 1]!,
+    retainedG: p[retainedAt(of.input.filtration.method)]!,
+  });
+  const seen = observations.map((of) => ({ of, found: found(of), noise: noiseOf(of) }));
+  const standardized = (p: readonly number[]): number[][] =>
+    seen.map(({ of, found: values, noise }) =>
+      expected(of, localOf(p, of)).map((value, i) => (value - values[i]!) / noise[i]!),
+    );
+
+  let weights = seen.map(({ found: values }) => values.map(() => 1));
+  let parameters: readonly number[] = priors.map(() => 0);
+  let covariance = priors.map((sigma, i) => priors.map((_, j) => (i === j ? sigma ** 2 : 0)));
+  for (let round = 0; round < (seen.length > 0 ? ROUNDS : 0); round++) {
+    const fit = leastSquares({
+      start: parameters,
+      mostRounds: 30,
+      residuals: (p) => [
+        ...standardized(p).flatMap((all, k) => all.map((z, i) => z * weights[k]![i]!)),
+        ...p.map((value, i) => value / priors[i]!),
+      ],
+      // A batch depends on what is its own alone.
+      jacobian: (p) => [
+        ...seen.flatMap(({ of, noise }, k) => {
+          const local = localOf(p, of);
+          const slopes = (['yieldLog', 'rateLog', 'retainedG'] as const).map((key) => {
+            const at = (by: number) => expected(of, { ...local, [key]: local[key] + by });
+            const [up, down] = [at(STEP), at(-STEP)];
+            return up.map((value, i) => (value - down[i]!) / (2 * STEP));
+          });
+          return noise.map((sigma, i) => {
+            const row = new Array<number>(size).fill(0);
+            const scale = weights[k]![i]! / sigma;
+            const [byYield, byRate, byRetained] = slopes.map((slope) => slope[i]! * scale);
+            row[0] = byYield!;
+            row[1] = byRate!;
+            row[yieldAt(of.coffeeId)] = byYield!;
+            row[yieldAt(of.coffeeId) + 1] = byRate!;
+            row[retainedAt(of.input.filtration.method)] = byRetained!;
+            return row;
+          });
+        }),
+        ...priors.map((sigma, i) => priors.map((_, j) => (i === j ? 1 / sigma : 0))),
+      ],
+    });
+    parameters = fit.parameters;
+    covariance = fit.covariance.map((row) => [...row]);
+    weights = standardized(parameters).map((all) =>
+      all.map((z) => Math.sqrt(Math.min(1, HUBER / Math.max(HUBER, Math.abs(z))))),
+    );
+  }
+
+  const sumOf = (...at: readonly number[]): Estimate => ({
+    value: at.reduce((sum, i) => sum + parameters[i]!, 0),
+    sigma: Math.sqrt(
+      at.reduce((sum, i) => sum + at.reduce((s, j) => s + covariance[i]![j]!, 0), 0),
+    ),
+  });
+  const coffeeOf = (coffeeId: string): LearnedCoffee => {
+    const own = yieldAt(coffeeId);
+    const [yieldLog, rateLog] = [sumOf(0, own), sumOf(1, own + 1)];
+    const shared = [0, own].reduce(
+      (sum, i) => sum + [1, own + 1].reduce((s, j) => s + covariance[i]![j]!, 0),
+      0,
+    );
+    return {
+      yieldLog,
+      rateLog,
+      correlationFrac: within(shared / (yieldLog.sigma * rateLog.sigma)),
+    };
+  };
+  const [yieldShop, rateShop] = [sumOf(0), sumOf(1)];
+  const anyYield = Math.hypot(yieldShop.sigma, PRIOR.yieldOwn);
+  const anyRate = Math.hypot(rateShop.sigma, PRIOR.rateOwn);
+  const learned: Learned = {
+    anyCoffee: {
+      yieldLog: { value: yieldShop.value, sigma: anyYield },
+      rateLog: { value: rateShop.value, sigma: anyRate },
+      correlationFrac: within(covariance[0]![1]! / (anyYield * anyRate)),
+    },
+    coffees: Object.fromEntries(coffees.map((id) => [id, coffeeOf(id)])),
+    retainedGPerG: Object.fromEntries(methods.map((method) => [method, sumOf(retainedAt(method))])),
+  };
+  return {
+    learned,
+    counts: countsOf({ observations, learned }),
+    outliers: outliersOf({ seen, off: standardized(parameters) }),
+  };
+}
+
+const within = (value: number): number => Math.min(1, Math.max(-1, value));
+
+function countsOf(of: { observations: readonly Observation[]; learned: Learned }): Fit['counts'] {
+  const { observations, learned } = of;
+  return [...group(observations, ({ coffeeId }) => coffeeId)].map(([coffeeId, own]) => {
+    const read = own.filter(({ strengthFrac }) => strengthFrac !== null);
+    const offBy = (modelOfOne: (one: Observation) => Observation['model']): number =>
+      Math.sqrt(
+        read.reduce(
+          (sum, one) =>
+            sum + (one.strengthFrac! / brew(one.input, modelOfOne(one)).strengthFrac - 1) ** 2,
+          0,
+        ) / Math.max(1, read.length),
+      );
+    return {
+      coffeeId,
+      coffeeName: own.at(-1)!.coffeeName,
+      readings: read.length + own.reduce((sum, { slurry }) => sum + slurry.length, 0),
+      weighings: own.filter(({ brewG }) => brewG !== null).length,
+      beforeFrac: offBy(({ model }) => model),
+      afterFrac: offBy(({ model }) => learnedModel({ model, coffeeId, learned, version: 1 })),
+    };
+  });
+}
+
+function outliersOf(of: {
+  seen: readonly { of: Observation; found: readonly number[] }[];
+  off: readonly (readonly number[])[];
+}): Outlier[] {
+  return of.seen
+    .flatMap(({ of: one, found: values }, k) =>
+      KINDS(one).map((what, i): Outlier => {
+        const sigmas = -of.off[k]![i]!;
+        const spread = noiseOf(one)[i]! * sigmas;
+        return {
+          batchId: one.batchId,
+          what,
+          sigmas,
+          offFrac: what === 'brew' ? spread / (values[i]! - spread) : Math.expm1(spread),
+        };
+      }),
+    )
+    .filter(({ sigmas }) => Math.abs(sigmas) > NAMED)
+    .toSorted((a, b) => Math.abs(b.sigmas) - Math.abs(a.sigmas));
+}

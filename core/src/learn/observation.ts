@@ -1,0 +1,64 @@
+import { countedActuals } from '../batch/countedActuals.ts';
+import { measuredSteep, steepBeganMs } from '../batch/measuredSteep.ts';
+import type { ProbeHistory } from '../batch/places.ts';
+import { planInput } from '../batch/plan.ts';
+import type { Batch, BatchActual } from '../batch/schema.ts';
+import type { BrewInput } from '../brew/brew.ts';
+import { modelOf, type BrewModel } from '../brew/model.ts';
+
+/** One batch as it can be learned from: what was done, and what was found. */
+export interface Observation {
+  readonly batchId: string;
+  readonly coffeeId: string;
+  readonly coffeeName: string;
+  readonly atMs: number;
+  /** The brew as it really was, with the handbook's model of its coffee. */
+  readonly input: BrewInput;
+  readonly model: BrewModel;
+  /** Strength after the strain, as it was read; null where nobody did. */
+  readonly strengthFrac: number | null;
+  /** What came out, g; null where nobody weighed it. */
+  readonly brewG: number | null;
+  /** Read of the slurry while it steeped. */
+  readonly slurry: readonly { readonly atS: number; readonly strengthFrac: number }[];
+}
+
+/**
+ * What a batch teaches.
+ *
+ * @param input.actuals in the order of writing
+ * @returns null for one that is not strained, or of which nothing was read or weighed
+ */
+export function observationOf(input: {
+  batch: Batch;
+  actuals: readonly BatchActual[];
+  probes?: readonly ProbeHistory[];
+}): Observation | null {
+  const { batch, actuals, probes = [] } = input;
+  const { plan, coffee, coffeeName, strainedAt } = batch;
+  if (batch.status !== 'strained' || strainedAt === null) return null;
+  const counted = countedActuals(actuals);
+  const beganMs = steepBeganMs({ batch, actuals: counted });
+  const strainedMs = Date.parse(strainedAt);
+  const measured = measuredSteep({ batch, actuals, probes });
+  const steepS = Math.max(1, (strainedMs - beganMs) / 1000);
+  const slurry = counted.flatMap(({ kind, at, strengthFrac }) => {
+    const atS = (Date.parse(at) - beganMs) / 1000;
+    const isSlurry = kind === 'read' && atS > 0 && Date.parse(at) < strainedMs;
+    return isSlurry && strengthFrac !== null ? [{ atS, strengthFrac }] : [];
+  });
+  const weighed = counted.findLast(({ kind }) => kind === 'came-out' || kind === 'strained')?.massG;
+  const strengthFrac = batch.strengthBy === 'reading' ? batch.strengthFrac : null;
+  if (strengthFrac === null && !weighed && slurry.length === 0) return null;
+  return {
+    batchId: batch.id,
+    coffeeId: plan.coffeeId,
+    coffeeName,
+    atMs: strainedMs,
+    input: { ...planInput(plan, measured), steepS },
+    model: modelOf(coffee),
+    strengthFrac,
+    brewG: weighed ?? null,
+    slurry,
+  };
+}

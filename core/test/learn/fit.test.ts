@@ -1,0 +1,149 @@
+import { expect } from 'chai';
+import { planInput } from '../../src/batch/plan.ts';
+import { planSchema, type Plan } from '../../src/batch/schema.ts';
+import { brew } from '../../src/brew/brew.ts';
+import { learnedModel } from '../../src/brew/learned.ts';
+import { USUAL_MODEL, type BrewModel } from '../../src/brew/model.ts';
+import { slurryStrengthFrac } from '../../src/brew/readings.ts';
+import { hiddenModel } from '../../src/instruments/simulate.ts';
+import { fitLog } from '../../src/learn/fit.ts';
+import type { Observation } from '../../src/learn/observation.ts';
+import { createRandom } from '../../src/numeric/random.ts';
+
+const COFFEES = ['lot-1', 'lot-2', 'lot-3'];
+const Z90 = 1.6449;
+const planOf = (part: Partial<Plan>): Plan =>
+  planSchema.parse({
+    coffeeId: 'lot-1',
+    vesselId: 'jar',
+    grind: 'coarse',
+    doseG: 850,
+    waterG: 4250,
+    waterC: 12,
+    wetting: 'stages',
+    steep: [{ place: 'fridge', tempC: 4, hours: 18 }],
+    agitationHours: [],
+    filtration: { method: 'drain', rinseG: 0 },
+    ...part,
+  });
+
+/** Ten batches of a shop whose coffees are not what their bags say, as its instruments find them. */
+function shopOf(seed: number) {
+  const random = createRandom(seed);
+  const truth = (coffeeId: string): BrewModel =>
+    hiddenModel({ model: USUAL_MODEL, coffeeId, seed });
+  // All batches drain through the same cloth: what it retains is the bench's and not the coffee's.
+  const retained = truth('bench').retainedGPerG;
+  const modelFor = (coffeeId: string): BrewModel => ({
+    ...truth(coffeeId),
+    retainedGPerG: retained,
+  });
+  const observe = (i: number): Observation => {
+    const coffeeId = COFFEES[i % COFFEES.length]!;
+    const hours = 12 + 10 * random.uniform();
+    const ratio = 4.5 + 4 * random.uniform();
+    const plan = planOf({
+      coffeeId,
+      waterG: 850 * ratio,
+      steep: [{ place: 'fridge', tempC: 4, hours }],
+    });
+    const input = planInput(plan);
+    const real = brew(input, modelFor(coffeeId));
+    const read = (frac: number): number => frac * (1 + 0.006 * random.normal());
+    const atS = 5 * 3600;
+    return {
+      batchId: `b${i}`,
+      coffeeId,
+      coffeeName: coffeeId,
+      atMs: i,
+      input,
+      model: USUAL_MODEL,
+      strengthFrac: read(real.strengthFrac),
+      brewG: real.brewG + 5 * random.normal(),
+      slurry: [
+        {
+          atS,
+          strengthFrac: read(slurryStrengthFrac({ ...input, steepS: atS }, modelFor(coffeeId))),
+        },
+      ],
+    };
+  };
+  return { modelFor, observe };
+}
+
+describe('fitLog', () => {
+  it('gives the handbook back where nothing was read', () => {
+    const { learned, outliers } = fitLog([]);
+    const model = learnedModel({ model: USUAL_MODEL, coffeeId: 'x', learned, version: 1 });
+    expect(model.equilibriumYieldFrac).to.equal(USUAL_MODEL.equilibriumYieldFrac);
+    expect(outliers).to.deep.equal([]);
+  });
+
+  // Ten batches of the simulated instruments, a hundred shops: the hidden parameters lie within the
+  // ranges of 90 of 100 in at least 85, and the next batch is half as far off as by the handbook.
+  it('finds the hidden parameters of a hundred simulated shops, and halves the next error', () => {
+    let [inside, all] = [0, 0];
+    let [before, after] = [0, 0];
+    for (let seed = 1; seed <= 100; seed++) {
+      const { modelFor, observe } = shopOf(seed);
+      const { learned } = fitLog(Array.from({ length: 10 }, (_, i) => observe(i)));
+      for (const coffeeId of COFFEES) {
+        const { yieldLog, rateLog } = learned.coffees[coffeeId]!;
+        const real = modelFor(coffeeId);
+        for (const [estimate, value] of [
+          [yieldLog, Math.log(real.equilibriumYieldFrac / USUAL_MODEL.equilibriumYieldFrac)],
+          [rateLog, Math.log(real.diffusivity22M2PerS / USUAL_MODEL.diffusivity22M2PerS)],
+          [
+            learned.retainedGPerG.drain!,
+            real.retainedGPerG.drain - USUAL_MODEL.retainedGPerG.drain,
+          ],
+        ] as const) {
+          all += 1;
+          if (Math.abs(estimate.value - value) <= Z90 * estimate.sigma) inside += 1;
+        }
+        const plan = planOf({ coffeeId, waterG: 850 * 6 });
+        const next = (model: BrewModel): number =>
+          Math.log(brew(planInput(plan), model).strengthFrac);
+        before += (next(USUAL_MODEL) - next(real)) ** 2;
+        const model = learnedModel({ model: USUAL_MODEL, coffeeId, learned, version: 1 });
+        after += (next(model) - next(real)) ** 2;
+      }
+    }
+    expect(inside / all).to.be.at.least(0.85);
+    expect(Math.sqrt(after / before)).to.be.at.most(0.5);
+  });
+
+  it('starts a coffee that nobody has read from the shop, and not from the book', () => {
+    const { observe } = shopOf(3);
+    const twice = Array.from({ length: 12 }, (_, i) => {
+      const one = observe(i);
+      // Everything at this bench comes out a tenth stronger.
+      return { ...one, strengthFrac: one.strengthFrac! * 1.1, slurry: [] };
+    });
+    const { learned } = fitLog(twice);
+    expect(learned.anyCoffee.yieldLog.value).to.be.above(0.02);
+    expect(learned.anyCoffee.yieldLog.sigma).to.be.above(learned.coffees['lot-1']!.yieldLog.sigma);
+  });
+
+  it('narrows with every reading', () => {
+    const { observe } = shopOf(5);
+    const log = Array.from({ length: 24 }, (_, i) => observe(i));
+    const sigmaOf = (count: number): number =>
+      fitLog(log.slice(0, count)).learned.coffees['lot-1']!.yieldLog.sigma;
+    const sigmas = [1, 4, 10, 24].map(sigmaOf);
+    expect(sigmas).to.deep.equal(sigmas.toSorted((a, b) => b - a));
+  });
+
+  it('names what lies far off, and lets it turn the rest little', () => {
+    const { observe } = shopOf(7);
+    const log = Array.from({ length: 12 }, (_, i) => observe(i));
+    const bad = log.map((one, i) =>
+      i === 4 ? { ...one, strengthFrac: one.strengthFrac! * 0.7, slurry: [] } : one,
+    );
+    const { outliers, learned } = fitLog(bad);
+    expect(outliers[0]).to.include({ batchId: 'b4', what: 'strength' });
+    expect(outliers[0]!.offFrac).to.be.within(-0.35, -0.22);
+    const clean = fitLog(log.filter((_, i) => i !== 4)).learned.coffees['lot-2']!.yieldLog;
+    expect(Math.abs(learned.coffees['lot-2']!.yieldLog.value - clean.value)).to.be.below(0.03);
+  });
+});
