@@ -5,7 +5,7 @@ const FLOORS = [
   ['brew'],
   ['shop', 'pantry'],
   ['batch', 'drink', 'jug'],
-  ['recipeText', 'steps', 'day', 'learn'],
+  ['recipeText', 'steps', 'day', 'learn', 'log', 'tasting'],
   ['instruments'],
 ];
 

@@ -34,6 +34,8 @@ import { instrumentEndpoints } from './instruments/endpoints.ts';
 import { createInstrumentHub, type InstrumentHub } from './instruments/hub.ts';
 import { jugEndpoints } from './jugs/endpoints.ts';
 import { createJugService } from './jugs/service.ts';
+import { logEndpoints } from './log/endpoints.ts';
+import { createLogService } from './log/service.ts';
 import { openapiDocument } from './openapi/openapiDocument.ts';
 import { peopleEndpoints } from './people/endpoints.ts';
 import type { Right } from './people/rights.ts';
@@ -108,6 +110,7 @@ export function createApp(needs: Needs): Express {
 
   const people = createPeopleService({ db, shopId, port, scheme });
   const pantry = createPantryService({ db, changes });
+  const batches = createBatchService({ db, clock, changes });
   const endpoints: Endpoint[] = [
     healthEndpoint(db),
     ...predictEndpoints(pantry),
@@ -125,7 +128,11 @@ export function createApp(needs: Needs): Express {
     }),
     ...sampleEndpoints(keepDocuments({ documents: db.sampleSets, changes, noun: 'samples' })),
     ...draftEndpoints(createDraftService({ db, clock, changes })),
-    ...batchEndpoints(createBatchService({ db, clock, changes })),
+    ...batchEndpoints(batches),
+    ...logEndpoints(
+      createLogService({ db, clock, changes, batches }),
+      keepDocuments({ documents: db.blindTests, changes, noun: 'tastings' }),
+    ),
     ...calendarEndpoints({ db, shopId, clock, scheme, port }),
     ...dayEndpoints(createDayService({ db, clock, changes })),
     ...jugEndpoints(createJugService({ db, clock, changes })),

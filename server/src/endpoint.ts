@@ -10,7 +10,7 @@ import { callerFor, cookieKeeper, originOf, type CookieName } from './people/sta
 import { bodyProblem, ProblemError } from './problem.ts';
 
 /** What a handler gets of a request, checked. */
-export interface Call<B> {
+export interface Call<B, Q = unknown> {
   readonly caller: RoledCaller;
   /** Whence it comes, before anybody has signed in. */
   readonly origin: Origin;
@@ -19,6 +19,8 @@ export interface Call<B> {
   /** Keeps a token in the asking browser, or takes it away. */
   readonly keep: (name: CookieName, token: string | null) => void;
   readonly body: B;
+  /** What stands behind the path, checked; nothing where an endpoint asks for nothing. */
+  readonly query: Q;
   /** Parts of the path by name; every name of the path is there. */
   readonly params: Readonly<Record<string, string>>;
   /** Version that the client saw, from If-Match. */
@@ -26,19 +28,20 @@ export interface Call<B> {
 }
 
 /** One endpoint, written once: the router, the checks and the description are made from it. */
-export interface Endpoint<B = unknown> {
+export interface Endpoint<B = unknown, Q = unknown> {
   readonly method: 'get' | 'post' | 'put' | 'delete';
   /** With its variables in braces: /api/jugs/{id}/entries. */
   readonly path: string;
   readonly summary: string;
   readonly body?: z.ZodType<B>;
+  readonly query?: z.ZodType<Q>;
   readonly answer: z.ZodType;
   readonly status?: number;
-  readonly handle: (call: Call<B>) => unknown;
+  readonly handle: (call: Call<B, Q>) => unknown;
 }
 
 /** Ties a body's schema to its handler's type. */
-export const endpoint = <B = undefined>(definition: Endpoint<B>): Endpoint =>
+export const endpoint = <B = undefined, Q = undefined>(definition: Endpoint<B, Q>): Endpoint =>
   definition as Endpoint;
 
 /**
@@ -149,6 +152,7 @@ function callOf(
   return {
     from: request.ip ?? '',
     body: one.body ? parseBody(one.body, request) : undefined,
+    query: one.query ? parseQuery(one.query, request) : undefined,
     params: request.params as Record<string, string>,
     seenVersion: seenVersion(request.get('If-Match')),
   };
@@ -163,6 +167,16 @@ function parseBody(schema: z.ZodType, request: Request): unknown {
   const parsed = schema.safeParse(request.body);
   if (!parsed.success) throw bodyProblem(parsed.error);
   return parsed.data;
+}
+
+function parseQuery(schema: z.ZodType, request: Request): unknown {
+  const parsed = schema.safeParse(request.query);
+  if (parsed.success) return parsed.data;
+  const [issue] = parsed.error.issues;
+  throw new ProblemError(
+    'bad_request',
+    `${issue?.path.join('.') || 'The query'}: ${issue?.message}`,
+  );
 }
 
 function seenVersion(header: string | undefined): number | null {

@@ -1,4 +1,5 @@
 import type { Vessel } from '../brew/schema.ts';
+import { learnedModel, type Learned } from '../brew/learned.ts';
 import { modelOf } from '../brew/model.ts';
 import { ANY_VESSEL_ID, anyVessel, slurryMl, type VesselFit } from '../brew/vessel.ts';
 import type { Coffee } from '../coffee/schema.ts';
@@ -35,10 +36,13 @@ export function startedBatch(input: {
   coffee: Coffee;
   vessel: Vessel;
   startedAt: Date;
+  /** What the shop's log has taught, and which version of it; left out for the handbook's. */
+  known?: { readonly learned: Learned; readonly version: number } | null;
 }): { batch: Omit<Batch, 'id' | 'version'>; fit: VesselFit } {
-  const { plan, coffee, vessel, startedAt } = input;
+  const { plan, coffee, vessel, startedAt, known = null } = input;
   const { solubleFrac, robustaFrac, decafFrac } = coffee;
-  const model = modelOf(coffee);
+  const book = modelOf(coffee);
+  const model = known ? learnedModel({ model: book, coffeeId: plan.coffeeId, ...known }) : book;
   const predicted = predictPlan({ plan, model, vessel, horizonHours: 1 });
   return {
     fit: predicted.fit,

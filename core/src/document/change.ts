@@ -12,6 +12,7 @@ export const NOUNS = [
   'drinks',
   'instruments',
   'days',
+  'tastings',
 ] as const;
 export type Noun = (typeof NOUNS)[number];
 

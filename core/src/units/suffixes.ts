@@ -53,6 +53,10 @@ const BARE_KEYS = [
   'rubbish',
   'quarter',
   'count',
+  'page',
+  'total',
+  'model',
+  'batchCount',
 ] as const;
 
 /** @returns whether a numeric key says its unit: by suffix, or by being a listed bare word */

@@ -19,6 +19,7 @@ export const CSV_LISTS: Readonly<Record<string, ShopTable>> = {
   jugs: 'jugs',
   entries: 'jug_entries',
   days: 'day_rows',
+  tastings: 'tastings',
 };
 
 /** Nested parts as `plan.doseG`; what has no columns of its own, such as a list, as JSON. */

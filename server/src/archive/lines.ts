@@ -7,6 +7,8 @@ import { drinkSchema, drinkVersionSchema } from '@ratio/core/drink';
 import { instrumentSchema } from '@ratio/core/instruments';
 import { jugEntrySchema, jugSchema } from '@ratio/core/jug';
 import { houseRecipeSchema, openedSchema, pantryItemSchema } from '@ratio/core/pantry';
+import { learnedVersionSchema } from '@ratio/core/log';
+import { blindTestSchema, tastingSchema } from '@ratio/core/tasting';
 import { shopSchema } from '@ratio/core/shop';
 import { z } from 'zod';
 import type { ShopTable, StoredRow } from '../database/wholeShop.ts';
@@ -76,6 +78,9 @@ export const LINE_SCHEMAS: Readonly<Record<ShopTable, z.ZodType>> = {
     request: z.unknown(),
   }),
   day_rows: dayRowSchema.omit({ undone: true }),
+  learned_versions: learnedVersionSchema.extend({ of: idSchema }),
+  tastings: tastingSchema,
+  blind_tests: of(blindTestSchema),
 };
 
 /** Columns of a table of documents that stand beside its body. */

@@ -15,7 +15,8 @@ export const batchEndpoints = (batches: BatchService): readonly Endpoint[] => [
   endpoint({
     method: 'get',
     path: '/api/batches',
-    summary: 'Every batch, the one that ends first at the head',
+    summary:
+      'Every batch that steeps and the latest others, the one that ends first at the head; the log has all',
     answer: z.array(batchSchema),
     handle: ({ caller }) => batches.list(caller),
   }),

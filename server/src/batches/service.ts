@@ -62,6 +62,9 @@ interface Needs {
   readonly changes: Changes;
 }
 
+/** So many of the latest batches are listed besides those that steep; the log has them all. */
+const MOST_LISTED = 300;
+
 /** @returns the use cases of a batch, each in one transaction */
 export function createBatchService({ db, clock, changes }: Needs): BatchService {
   const { batches, batchActuals, write } = db;
@@ -76,7 +79,9 @@ export function createBatchService({ db, clock, changes }: Needs): BatchService 
       usualCoffee(plan.coffeeId) ?? db.coffees.get(shopId, plan.coffeeId, transaction),
       vesselOf(plan, []) ?? db.vessels.get(shopId, plan.vesselId, transaction),
     ]);
-    const { batch, fit } = startedBatch({ plan, coffee, vessel, startedAt });
+    const last = (await db.learnedVersions.about(shopId, 'model', transaction)).at(-1);
+    const known = last?.learned ? { learned: last.learned, version: last.number } : null;
+    const { batch, fit } = startedBatch({ plan, coffee, vessel, startedAt, known });
     if (fit.fit === 'overflows')
       throw new ProblemError('out_of_range', `It does not go into ${vessel.name}.`, {
         issues: [{ path: 'plan.waterG', message: 'Take less water, or a larger vessel.' }],
@@ -221,7 +226,14 @@ export function createBatchService({ db, clock, changes }: Needs): BatchService 
   }
 
   return {
-    list: ({ shopId }) => batches.list(shopId),
+    list: async ({ shopId }) => {
+      const [latest, steeping] = await Promise.all([
+        batches.list(shopId, { last: MOST_LISTED }),
+        batches.list(shopId, { is: { status: 'steeping' } }),
+      ]);
+      const known = new Set(latest.map(({ id }) => id));
+      return [...steeping.filter(({ id }) => !known.has(id)), ...latest];
+    },
     running: async (caller) => {
       const steeping = await batches.list(caller.shopId, { is: { status: 'steeping' } });
       return Promise.all(steeping.map(({ id }) => inFull(caller, id)));

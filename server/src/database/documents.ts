@@ -46,6 +46,8 @@ export interface Documents<T extends Identified> {
     only?: {
       readonly above?: { readonly [K in keyof T]?: number };
       readonly is?: { readonly [K in keyof T]?: T[K] };
+      /** At most so many, from the end of the table's order. */
+      readonly last?: number;
     },
     transaction?: Transaction,
   ) => Promise<T[]>;
@@ -193,23 +195,28 @@ export function createDocuments<T extends Identified>(
       literal('rowid'),
     ];
 
+  const backwards = (): Order =>
+    (table.order ?? []).map(([key, direction]) => [key, direction === 'ASC' ? 'DESC' : 'ASC']);
+
   const inTransaction = <R>(
     transaction: Transaction | undefined,
     work: (own: Transaction) => Promise<R>,
   ): Promise<R> => (transaction ? work(transaction) : write(work));
 
   return {
-    list: async (shopId, { above = {}, is = {} } = {}, transaction) => {
+    list: async (shopId, { above = {}, is = {}, last } = {}, transaction) => {
       const beyond = Object.entries(above).map(([key, value]) => [key, { [Op.gt]: value }]);
       const read = (): Promise<Row[]> =>
         model.findAll({
           where: { ...Object.fromEntries(beyond), ...is, shopId },
-          order: order(),
+          order: last === undefined ? order() : backwards(),
+          ...(last === undefined ? {} : { limit: last }),
           raw: true,
           transaction: transaction ?? null,
         });
-      const key = JSON.stringify([table.name, shopId, { above, is }]);
-      const rows = (await (transaction ? read() : remembered(key, read))) ?? [];
+      const key = JSON.stringify([table.name, shopId, { above, is, last }]);
+      const found = (await (transaction ? read() : remembered(key, read))) ?? [];
+      const rows = last === undefined ? found : found.toReversed();
       return rows.flatMap((row) => readable(row as unknown as Record<string, unknown>) ?? []);
     },
     find,

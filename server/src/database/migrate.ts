@@ -5,6 +5,7 @@ import { drafts } from './migrations/20261125-drafts.ts';
 import { sampleSets } from './migrations/20261125-sample-sets.ts';
 import { corrections } from './migrations/20261130-corrections.ts';
 import { instruments } from './migrations/20261201-instruments.ts';
+import { theLog } from './migrations/20261203-the-log.ts';
 import { theDay } from './migrations/20261202-the-day.ts';
 import { people } from './migrations/20261129-people.ts';
 import { ledgerInFull } from './migrations/20261128-ledger-in-full.ts';
@@ -23,6 +24,7 @@ const MIGRATIONS = [
   corrections,
   instruments,
   theDay,
+  theLog,
 ];
 type Migration = (typeof MIGRATIONS)[number];
 

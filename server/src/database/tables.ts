@@ -5,6 +5,8 @@ import type { DayRow } from '@ratio/core/day';
 import type { Drink, DrinkVersion } from '@ratio/core/drink';
 import type { Instrument } from '@ratio/core/instruments';
 import type { FilledJug, Jug, LedgerRow } from '@ratio/core/jug';
+import type { LearnedVersion } from '@ratio/core/log';
+import type { BlindTest, Tasting } from '@ratio/core/tasting';
 import type { HouseRecipe, Opened, PantryItem } from '@ratio/core/pantry';
 import type { Device, Person, Shop } from '@ratio/core/shop';
 import type { Sequelize } from 'sequelize';
@@ -173,6 +175,22 @@ export function defineTables(of: {
         price: 'number',
         undoes: 'text',
       },
+    }),
+    learnedVersions: createRows<Omit<LearnedVersion, 'author'> & { readonly of: string }>(of, {
+      name: 'learned_versions',
+      of: 'of',
+      columns: { of: 'text', number: 'number', learned: 'json', batchCount: 'number' },
+    }),
+    tastings: createRows<Omit<Tasting, 'author'>>(of, {
+      name: 'tastings',
+      of: 'of',
+      columns: { of: 'text', kind: 'text', taster: 'text', note: 'text', said: 'json' },
+    }),
+    blindTests: createDocuments<BlindTest>(of, {
+      name: 'blind_tests',
+      what: 'blind comparison',
+      columns: { begunAt: 'text' },
+      order: [['begunAt', 'DESC']],
     }),
     drinkVersions: createRows<Omit<DrinkVersion, 'author'>>(of, {
       name: 'drink_versions',

@@ -22,6 +22,9 @@ export const SHOP_TABLES = {
   jugs: 'id',
   jug_entries: 'seq',
   day_rows: 'seq',
+  learned_versions: 'seq',
+  tastings: 'seq',
+  blind_tests: 'id',
 } as const;
 export type ShopTable = keyof typeof SHOP_TABLES;
 /** A row as it lies in its table, its JSON parsed, without shop and place. */
@@ -29,7 +32,7 @@ export type StoredRow = Readonly<Record<string, unknown>>;
 
 const AT_ONCE = 500;
 /** Columns that hold JSON. */
-const JSON_COLUMNS = ['body', 'drink', 'request'];
+const JSON_COLUMNS = ['body', 'drink', 'request', 'learned', 'said'];
 
 /** Reads all of a shop as it is at one moment, however much is written meanwhile. */
 export async function readWholeShop(

@@ -1,4 +1,5 @@
 import { problemSchema } from '@ratio/core/document';
+import type { z } from 'zod';
 import { createDocument, type ZodOpenApiPathsObject } from 'zod-openapi';
 import type { Endpoint } from '../endpoint.ts';
 import { VERSION } from '../version.ts';
@@ -18,6 +19,7 @@ export function openapiDocument(endpoints: readonly Endpoint[]) {
           required: true,
           schema: { type: 'string' as const },
         })),
+        ...(one.query ? { requestParams: { query: one.query as z.ZodObject } } : {}),
         ...(one.body
           ? {
               requestBody: {

@@ -1,0 +1,13 @@
+export {
+  acceptLearnedRequest,
+  type AcceptLearnedRequest,
+  learnedVersionSchema,
+  type LearnedVersion,
+  logAnswer,
+  LOG_PAGE,
+  logQuery,
+  type LogQuery,
+  type LogRow,
+  LOG_SORTS,
+  type LogSort,
+} from './schema.ts';

@@ -1,0 +1,88 @@
+import { z } from 'zod';
+import {
+  authorSchema,
+  documentFields,
+  idSchema,
+  instantSchema,
+  nameSchema,
+} from '../document/schema.ts';
+
+/** Plain scales, each from 1 to 5, and what their ends are called. */
+export const SCALES = {
+  strength: { name: 'Strength', low: 'thin', high: 'heavy' },
+  sourness: { name: 'Sourness', low: 'flat', high: 'sharp' },
+  bitterness: { name: 'Bitterness', low: 'none', high: 'harsh' },
+  sweetness: { name: 'Sweetness', low: 'dry', high: 'sweet' },
+  body: { name: 'Body', low: 'watery', high: 'thick' },
+  clean: { name: 'Clean', low: 'muddy', high: 'clean' },
+  liking: { name: 'Liking', low: 'not at all', high: 'very much' },
+} as const satisfies Record<string, { name: string; low: string; high: string }>;
+export type Scale = keyof typeof SCALES;
+export const SCALE_NAMES = Object.keys(SCALES) as [Scale, ...Scale[]];
+
+/** What can be tasted. */
+export const TASTED_KINDS = ['batch', 'jug', 'drink', 'jar'] as const;
+
+const saidFields = {
+  /** How it was served. */
+  served: z.enum(['cold', 'hot']).default('cold'),
+  diluted: z.boolean().default(false),
+  scores: z.partialRecord(z.enum(SCALE_NAMES), z.number().int().min(1).max(5)),
+};
+
+/** What somebody tasted: a row that nothing overwrites. */
+export const tastingSchema = z.object({
+  id: idSchema,
+  at: instantSchema,
+  author: authorSchema,
+  /** Of what was tasted. */
+  of: idSchema,
+  kind: z.enum(TASTED_KINDS),
+  taster: z.string(),
+  note: z.string(),
+  said: z.object(saidFields),
+});
+
+export const tastingRequest = z.strictObject({
+  id: idSchema,
+  of: idSchema,
+  kind: z.enum(TASTED_KINDS),
+  taster: z.string().trim().max(40).default(''),
+  note: z.string().trim().max(200).default(''),
+  said: z.strictObject(saidFields),
+  at: instantSchema.optional(),
+});
+
+/** Ways to taste without knowing which is which. */
+export const BLIND_KINDS = ['triangle', 'duo-trio', 'preference'] as const;
+export type BlindKind = (typeof BLIND_KINDS)[number];
+
+const sideSchema = z.enum(['A', 'B']);
+/** What one taster gets: cups in an order, each with a code that says nothing. */
+export const servingSchema = z.strictObject({
+  cups: z
+    .array(z.strictObject({ side: sideSchema, code: z.string().regex(/^\d{3}$/) }))
+    .min(2)
+    .max(3),
+  /** The place of the cup that was picked; null before. */
+  picked: z.number().int().min(0).max(2).nullable(),
+  taster: z.string().trim().max(40),
+});
+
+/** A blind comparison of two, from its plan to its answers. */
+export const blindTestSchema = z.object({
+  ...documentFields,
+  kind: z.enum(BLIND_KINDS),
+  /** What is compared. */
+  a: nameSchema,
+  b: nameSchema,
+  aId: idSchema.nullable(),
+  bId: idSchema.nullable(),
+  begunAt: instantSchema,
+  servings: z.array(servingSchema).min(1).max(200),
+});
+
+export type Tasting = z.infer<typeof tastingSchema>;
+export type TastingRequest = z.infer<typeof tastingRequest>;
+export type Serving = z.infer<typeof servingSchema>;
+export type BlindTest = z.infer<typeof blindTestSchema>;

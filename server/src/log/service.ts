@@ -1,0 +1,136 @@
+import { isDeepStrictEqual } from 'node:util';
+import { instantOf } from '@ratio/core/calendar';
+import type { BatchInFull } from '@ratio/core/batch';
+import type { AcceptLearnedRequest, LearnedVersion, LogQuery, LogRow } from '@ratio/core/log';
+import type { Tasting, TastingRequest } from '@ratio/core/tasting';
+import type { BatchService } from '../batches/service.ts';
+import type { Caller } from '../caller.ts';
+import type { Changes } from '../changes/changes.ts';
+import type { Clock } from '../clock.ts';
+import type { Database } from '../database/database.ts';
+import { readLogPage, type LogFilter } from '../database/logPage.ts';
+import { answered } from '../database/rows.ts';
+import { ProblemError } from '../problem.ts';
+
+/** The log: its pages, what it taught, and how it tasted. */
+export interface LogService {
+  readonly page: (
+    caller: Caller,
+    query: LogQuery,
+  ) => Promise<{ rows: LogRow[]; total: number; page: number }>;
+  /** The latest batches with all that was noted, for a fit. */
+  readonly lately: (caller: Caller) => Promise<BatchInFull[]>;
+  /** Every version of what was learned, the one in use first. */
+  readonly learned: (caller: Caller) => Promise<LearnedVersion[]>;
+  readonly accept: (caller: Caller, request: AcceptLearnedRequest) => Promise<LearnedVersion[]>;
+  readonly tastings: (caller: Caller, of: string) => Promise<Tasting[]>;
+  readonly taste: (caller: Caller, request: TastingRequest) => Promise<Tasting[]>;
+}
+
+interface Needs {
+  readonly db: Database;
+  readonly clock: Clock;
+  readonly changes: Changes;
+  readonly batches: Pick<BatchService, 'get'>;
+}
+
+/** What is learned is of one thing: the shop's own model. */
+const MODEL = 'model';
+/** A fit looks at so many: a year of a busy shop, and what a page can fetch. */
+const MOST_LATELY = 200;
+const DAY_MS = 86_400_000;
+
+/** @returns the use cases of the log, each in one transaction */
+export function createLogService({ db, clock, changes, batches }: Needs): LogService {
+  const { learnedVersions, tastings, write } = db;
+
+  async function filterOf(shopId: string, query: LogQuery): Promise<LogFilter> {
+    const { from, to, ...rest } = query;
+    const { zone } = await db.shops.get(shopId, shopId);
+    const begin = (date: string, daysLater = 0): string | null => {
+      if (date === '') return null;
+      const noon = new Date(Date.parse(`${date}T12:00:00Z`) + daysLater * DAY_MS);
+      const ms = instantOf({ local: `${noon.toISOString().slice(0, 10)}T00:00`, zone });
+      return ms === null ? null : new Date(ms).toISOString();
+    };
+    return { ...rest, fromAt: begin(from), beforeAt: begin(to, 1) };
+  }
+  const versions = async ({ shopId }: Caller): Promise<LearnedVersion[]> =>
+    (await learnedVersions.about(shopId, MODEL))
+      .map((row) => {
+        const { of: _, ...version } = answered(row);
+        return version;
+      })
+      .toReversed();
+  const tasted = async ({ shopId }: Caller, of: string): Promise<Tasting[]> =>
+    (await tastings.about(shopId, of)).map(answered);
+
+  return {
+    page: async ({ shopId }, query) => ({
+      ...(await readLogPage(db.sequelize, shopId, await filterOf(shopId, query))),
+      page: query.page,
+    }),
+
+    lately: async (caller) => {
+      const { rows } = await readLogPage(
+        db.sequelize,
+        caller.shopId,
+        { ...NEWEST, page: 1 },
+        MOST_LATELY,
+      );
+      return Promise.all(rows.map(({ id }) => batches.get(caller, id)));
+    },
+
+    learned: versions,
+
+    accept: async (caller, { id, learned, batchCount }) => {
+      const { shopId } = caller;
+      await write(async (transaction) => {
+        const before = await learnedVersions.find(shopId, id, transaction);
+        if (before && isDeepStrictEqual(before.learned, learned)) return;
+        if (before)
+          throw new ProblemError('already_exists', 'Something else was accepted under this id.');
+        const known = await learnedVersions.about(shopId, MODEL, transaction);
+        const number = 1 + Math.max(0, ...known.map((one) => one.number));
+        const at = clock.now().toISOString();
+        await learnedVersions.add(
+          caller,
+          { id, at, of: MODEL, number, learned, batchCount },
+          transaction,
+        );
+      });
+      changes.publish(caller, { noun: 'shelf', id: shopId });
+      return versions(caller);
+    },
+
+    tastings: tasted,
+
+    taste: async (caller, { at, ...request }) => {
+      const { shopId } = caller;
+      await write(async (transaction) => {
+        const before = await tastings.find(shopId, request.id, transaction);
+        const row = {
+          ...request,
+          at: before && at === undefined ? before.at : clock.momentOf(at).toISOString(),
+        };
+        if (!before) return tastings.add(caller, row, transaction);
+        const { author: _, ...known } = answered(before);
+        if (!isDeepStrictEqual(known, row))
+          throw new ProblemError('already_exists', 'Something else was tasted under this id.');
+      });
+      changes.publish(caller, { noun: 'tastings', id: request.of });
+      return tasted(caller, request.of);
+    },
+  };
+}
+
+const NEWEST: LogFilter = {
+  text: '',
+  coffee: '',
+  grind: '',
+  fromAt: null,
+  beforeAt: null,
+  sort: 'date',
+  order: 'desc',
+  page: 1,
+};
