@@ -97,6 +97,31 @@ export const router = createRouter({
       meta: { title: 'Instruments' },
     },
     {
+      path: '/log',
+      component: () => import('./pages/log/LogPage.vue'),
+      meta: { title: 'Log' },
+    },
+    {
+      path: '/log/learning',
+      component: () => import('./pages/log/LearningPage.vue'),
+      meta: { title: 'Predicted and found' },
+    },
+    {
+      path: '/log/compare',
+      component: () => import('./pages/log/ComparePage.vue'),
+      meta: { title: 'Two batches' },
+    },
+    {
+      path: '/log/tasting',
+      component: () => import('./pages/log/TastingPage.vue'),
+      meta: { title: 'Tasting' },
+    },
+    {
+      path: '/log/cost',
+      component: () => import('./pages/log/CostPage.vue'),
+      meta: { title: 'Cost' },
+    },
+    {
       path: '/label',
       component: () => import('./pages/label/LabelPage.vue'),
       meta: { title: 'Label' },

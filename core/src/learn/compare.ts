@@ -5,7 +5,7 @@ import type { BrewModel } from '../brew/model.ts';
 import { DomainError } from '../errors.ts';
 
 /** What two batches can differ in. */
-export const DIFFERENCES = [
+const DIFFERENCES = [
   'coffee',
   'grind',
   'ratio',

@@ -11,3 +11,4 @@ export {
   LOG_SORTS,
   type LogSort,
 } from './schema.ts';
+export { type Week, weekSchema, weeksOf } from './weeks.ts';

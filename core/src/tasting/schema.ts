@@ -21,7 +21,7 @@ export type Scale = keyof typeof SCALES;
 export const SCALE_NAMES = Object.keys(SCALES) as [Scale, ...Scale[]];
 
 /** What can be tasted. */
-export const TASTED_KINDS = ['batch', 'jug', 'drink', 'jar'] as const;
+const TASTED_KINDS = ['batch', 'jug', 'drink', 'jar'] as const;
 
 const saidFields = {
   /** How it was served. */
@@ -59,7 +59,7 @@ export type BlindKind = (typeof BLIND_KINDS)[number];
 
 const sideSchema = z.enum(['A', 'B']);
 /** What one taster gets: cups in an order, each with a code that says nothing. */
-export const servingSchema = z.strictObject({
+const servingSchema = z.strictObject({
   cups: z
     .array(z.strictObject({ side: sideSchema, code: z.string().regex(/^\d{3}$/) }))
     .min(2)

@@ -33,10 +33,11 @@ function conditionsOf(shopId: string, filter: LogFilter) {
     .split(/[^\p{L}\p{N}]+/u)
     .filter(Boolean)
     .map((word) => `"${word}"*`);
+  // CROSS JOIN: the words first, then their lines. The other way about each line asks for all words.
   if (words.length > 0)
     add(
-      `id IN (SELECT w.batch_id FROM log_search s JOIN log_words w ON w.seq = s.rowid
-        WHERE log_search MATCH :words AND w.shop_id = :shopId)`,
+      `id IN (SELECT w.batch_id FROM log_search s CROSS JOIN log_words w ON w.seq = s.rowid
+        WHERE log_search MATCH :words AND +w.shop_id = :shopId)`,
       'words',
       words.join(' '),
     );

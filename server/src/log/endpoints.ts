@@ -1,5 +1,11 @@
 import { batchInFullSchema } from '@ratio/core/batch';
-import { acceptLearnedRequest, learnedVersionSchema, logAnswer, logQuery } from '@ratio/core/log';
+import {
+  acceptLearnedRequest,
+  learnedVersionSchema,
+  logAnswer,
+  logQuery,
+  weekSchema,
+} from '@ratio/core/log';
 import {
   blindTestSchema,
   tastingRequest,
@@ -30,6 +36,13 @@ export const logEndpoints = (
     summary: 'The latest batches with all that was noted of them, for a fit',
     answer: z.array(batchInFullSchema),
     handle: ({ caller }) => log.lately(caller),
+  }),
+  endpoint({
+    method: 'get',
+    path: '/api/log/weeks',
+    summary: 'What coffee cost in each of the last weeks, and what of it was thrown away',
+    answer: z.array(weekSchema),
+    handle: ({ caller }) => log.weeks(caller),
   }),
   endpoint({
     method: 'get',

@@ -1,7 +1,14 @@
 import { isDeepStrictEqual } from 'node:util';
 import { instantOf } from '@ratio/core/calendar';
 import type { BatchInFull } from '@ratio/core/batch';
-import type { AcceptLearnedRequest, LearnedVersion, LogQuery, LogRow } from '@ratio/core/log';
+import {
+  weeksOf,
+  type AcceptLearnedRequest,
+  type LearnedVersion,
+  type LogQuery,
+  type LogRow,
+  type Week,
+} from '@ratio/core/log';
 import type { Tasting, TastingRequest } from '@ratio/core/tasting';
 import type { BatchService } from '../batches/service.ts';
 import type { Caller } from '../caller.ts';
@@ -20,6 +27,8 @@ export interface LogService {
   ) => Promise<{ rows: LogRow[]; total: number; page: number }>;
   /** The latest batches with all that was noted, for a fit. */
   readonly lately: (caller: Caller) => Promise<BatchInFull[]>;
+  /** What coffee cost by the week, the latest first. */
+  readonly weeks: (caller: Caller) => Promise<Week[]>;
   /** Every version of what was learned, the one in use first. */
   readonly learned: (caller: Caller) => Promise<LearnedVersion[]>;
   readonly accept: (caller: Caller, request: AcceptLearnedRequest) => Promise<LearnedVersion[]>;
@@ -38,6 +47,9 @@ interface Needs {
 const MODEL = 'model';
 /** A fit looks at so many: a year of a busy shop, and what a page can fetch. */
 const MOST_LATELY = 200;
+/** So many weeks are added up, at most so many batches in each day of them. */
+const WEEKS = 12;
+const MOST_A_DAY = 40;
 const DAY_MS = 86_400_000;
 
 /** @returns the use cases of the log, each in one transaction */
@@ -79,6 +91,39 @@ export function createLogService({ db, clock, changes, batches }: Needs): LogSer
         MOST_LATELY,
       );
       return Promise.all(rows.map(({ id }) => batches.get(caller, id)));
+    },
+
+    weeks: async ({ shopId }) => {
+      const from = new Date(clock.now().getTime() - WEEKS * 7 * DAY_MS).toISOString();
+      const [{ zone }, all, coffees, entries, jugs] = await Promise.all([
+        db.shops.get(shopId, shopId),
+        db.batches.list(shopId, { is: { status: 'strained' }, last: 7 * WEEKS * MOST_A_DAY }),
+        db.coffees.list(shopId),
+        db.jugEntries.since(shopId, { from }),
+        db.jugs.list(shopId, {}),
+      ]);
+      const prices = new Map(coffees.map(({ id, pricePerKg }) => [id, pricePerKg]));
+      const jugPrices = new Map(jugs.map(({ id, filled }) => [id, filled.pricePerKg]));
+      return weeksOf({
+        zone,
+        batches: all
+          .filter(({ strainedAt }) => strainedAt !== null && strainedAt >= from)
+          .map(({ strainedAt, plan, predicted, strain }) => ({
+            atMs: Date.parse(strainedAt!),
+            doseG: plan.doseG,
+            brewG:
+              (strain?.jugs ?? []).reduce((sum, { massG = 0 }) => sum + massG, 0) ||
+              predicted.brewG,
+            pricePerKg: prices.get(plan.coffeeId) ?? null,
+          })),
+        discarded: entries
+          .filter(({ kind }) => kind === 'discarded')
+          .map(({ at, massG, jugId }) => ({
+            atMs: Date.parse(at),
+            massG: -massG,
+            pricePerKg: jugPrices.get(jugId) ?? null,
+          })),
+      });
     },
 
     learned: versions,

@@ -45,6 +45,7 @@ export const RIGHTS: Readonly<Record<string, Right>> = {
   'get /api/addresses': 'pours',
   'get /api/log': 'pours',
   'get /api/log/lately': 'pours',
+  'get /api/log/weeks': 'brews',
   'get /api/learned': 'pours',
   'get /api/tastings/{id}': 'pours',
   'post /api/tastings': 'pours',

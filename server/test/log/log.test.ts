@@ -105,7 +105,10 @@ describe('the log', () => {
         expect(plan, `${sort} ${order}`).to.match(/USING INDEX/);
         expect(plan, `${sort} ${order}`).to.not.contain('TEMP B-TREE');
       }
-    expect(await planOf({ text: 'lot 9' })).to.match(/VIRTUAL TABLE INDEX/);
+    // The other way about every line would ask for all of them.
+    expect(await planOf({ text: 'lot 9' })).to.match(
+      /SCAN s VIRTUAL TABLE INDEX[\s\S]*SEARCH w USING INTEGER PRIMARY KEY/,
+    );
   });
 
   it('lists the latest batches and no more, however many there are', async () => {

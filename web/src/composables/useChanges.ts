@@ -7,6 +7,7 @@ import { useDraft } from '../stores/draft.ts';
 import { useDrinks } from '../stores/drinks.ts';
 import { useInstrumentFeed } from '../stores/instrumentFeed.ts';
 import { useJugs } from '../stores/jugs.ts';
+import { useLog } from '../stores/log.ts';
 import { useOutbox } from '../stores/outbox.ts';
 import { usePantry } from '../stores/pantry.ts';
 import { useSamples } from '../stores/samples.ts';
@@ -28,6 +29,7 @@ export function useChanges(isReady: () => boolean = () => true): void {
     pantry: usePantry(),
     drinks: useDrinks(),
     days: useDays(),
+    tastings: useLog(),
     instruments: { load: () => feed.changed.trigger().then(() => undefined) },
   };
   const outbox = useOutbox();

@@ -10,7 +10,6 @@ import {
   ANY_VESSEL_ID,
   BATCH_LIMITS,
   brewAmounts,
-  modelOf,
   slurryMl,
   vesselFit,
   lockTarget,
@@ -111,7 +110,7 @@ export const useDraft = defineStore('draft', () => {
   const coffee = computed(() => shelf.coffeeOf(plan.value.coffeeId) ?? shelf.brewable[0]!);
 
   /** What the model takes for the plan's coffee. */
-  const model = computed(() => modelOf(coffee.value));
+  const model = computed(() => shelf.modelFor(coffee.value));
   const solve = (of: Plan, targets: TargetPair): BrewSolution =>
     solveBrew(brewSetting(of), targets, model.value);
   /** Every amount of the draft as it is. */

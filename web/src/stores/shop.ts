@@ -1,5 +1,7 @@
 import { vesselSchema } from '@ratio/core/brew';
+import { learnedModel, modelOf, type BrewModel } from '@ratio/core/brew';
 import { coffeeSchema, USUAL_COFFEES, type Coffee } from '@ratio/core/coffee';
+import { learnedVersionSchema, type LearnedVersion } from '@ratio/core/log';
 import { shopSchema, type Shop } from '@ratio/core/shop';
 import { useIntervalFn } from '@vueuse/core';
 import { defineStore } from 'pinia';
@@ -13,6 +15,7 @@ import { useOutbox } from './outbox.ts';
 
 const SHOP_PATH = '/api/shop';
 const TICK_MS = 5000;
+const learnedSchema = z.array(learnedVersionSchema);
 const answerSchema = shopSchema.extend({
   now: z.iso.datetime(),
   clockFrozen: z.boolean(),
@@ -48,8 +51,21 @@ export const useShop = defineStore('shop', () => {
     followClock(new Date(time), clockFrozen);
     loaded.value = own;
   }
+  /** What the log taught, the version in use first. */
+  const learned = shallowRef<LearnedVersion[]>([]);
+  async function loadLearned(): Promise<void> {
+    learned.value = await askOrLast(learnedSchema, '/api/learned');
+  }
   async function load(): Promise<void> {
-    await Promise.all([loadShop(), coffees.load(), vessels.load()]);
+    await Promise.all([loadShop(), coffees.load(), vessels.load(), loadLearned()]);
+  }
+  /** What a coffee is taken for: by the handbook, and by what the shop's own log taught. */
+  function modelFor(coffee: Coffee): BrewModel {
+    const [inUse] = learned.value;
+    const model = modelOf(coffee);
+    return inUse?.learned
+      ? learnedModel({ model, coffeeId: coffee.id, learned: inUse.learned, version: inUse.number })
+      : model;
   }
 
   const aheadMs = useStored('ratio.aheadMs', z.number(), 0);
@@ -94,6 +110,9 @@ export const useShop = defineStore('shop', () => {
     vessels: vessels.all,
     /** What a batch can be brewed of: the shelf's coffees, and the usual ones for whoever has none there. */
     brewable,
+    learned,
+    loadLearned,
+    modelFor,
     coffeeOf: (id: string): Coffee | undefined => brewable.value.find((one) => one.id === id),
     /** Vessels to steep in, and jugs to keep concentrate in. */
     steepers: computed(() => vessels.all.value.filter(({ use }) => use === 'steep')),

@@ -59,6 +59,7 @@ const route = useRoute();
       </RouterLink>
     </nav>
     <div class="end">
+      <RouterLink to="/log" class="quiet">Log</RouterLink>
       <RouterLink v-if="shelf" to="/shelf" class="quiet">Shelf</RouterLink>
       <RouterLink v-if="who !== ''" to="/sign-in" class="quiet">{{ who }}</RouterLink>
       <ElButton text :icon="FindIcon" class="icon-button" aria-label="Find" @click="emit('find')" />

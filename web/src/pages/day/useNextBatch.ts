@@ -1,5 +1,4 @@
 import { steepHoursOf, type Plan } from '@ratio/core/batch';
-import { modelOf } from '@ratio/core/brew';
 import { helpsOf, latestStart, nextBatch } from '@ratio/core/day';
 import { percentText } from '@ratio/core/units';
 import { computed } from 'vue';
@@ -87,7 +86,7 @@ export function useNextBatch(shown: DayShown, supply: Supply) {
         batches.inVessel(id, usual.value!, startMs.value) === null &&
         batches.uncleaned(id) === null,
     );
-    return nextBatch({ neededG, plan: usual.value, model: modelOf(coffee), vessels });
+    return nextBatch({ neededG, plan: usual.value, model: shelf.modelFor(coffee), vessels });
   });
   const vesselName = computed(
     () => shelf.vessels.find(({ id }) => id === batch.value?.plan.vesselId)?.name ?? '',
@@ -113,7 +112,7 @@ export function useNextBatch(shown: DayShown, supply: Supply) {
       arrivals: arrivals.value,
       steeping: strainedNow.value,
       plan,
-      model: modelOf(coffee),
+      model: shelf.modelFor(coffee),
       roomC: shelf.shop?.roomC ?? 22,
       nowMs: shown.minuteMs.value,
       readyByMs: supply.allGone.value?.atMs ?? readyByMs.value,

@@ -1,5 +1,5 @@
 import { planSchema, predictPlan, vesselOf, type Plan, type PlanOutcome } from '@ratio/core/batch';
-import { FILTRATIONS, modelOf } from '@ratio/core/brew';
+import { FILTRATIONS } from '@ratio/core/brew';
 import { idSchema } from '@ratio/core/document';
 import { percentText } from '@ratio/core/units';
 import { computed } from 'vue';
@@ -31,7 +31,7 @@ export function useVariants() {
     const vessel = vesselOf(plan, shelf.vessels);
     if (!coffee || !vessel) return null;
     const horizonHours = Math.max(horizonOf(plan), horizonOf(drafts.plan));
-    const result = predictPlan({ plan, model: modelOf(coffee), vessel, horizonHours });
+    const result = predictPlan({ plan, model: shelf.modelFor(coffee), vessel, horizonHours });
     return { plan, result, coffee: coffee.name, vessel: vessel.name };
   }
   const kept = computed(() =>

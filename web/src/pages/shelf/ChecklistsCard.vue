@@ -19,7 +19,7 @@ const save = (key: Key, lines: readonly string[], what: string): void =>
 
 <template>
   <div class="lists">
-    <div v-for="{ key, name } in LISTS" :key="key" role="group" :aria-label="name">
+    <div v-for="{ key, name } in LISTS" :key role="group" :aria-label="name">
       <h3>{{ name }}</h3>
       <div v-for="(line, i) in checklists[key]" :key="`${i} ${line}`" class="line">
         <TextField

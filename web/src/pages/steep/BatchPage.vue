@@ -9,7 +9,7 @@ const route = useRoute();
 const router = useRouter();
 const { batches } = useStores();
 const id = computed(() => String(route.params['id']));
-const batch = computed(() => batches.withId(id.value));
+const batch = computed(() => batches.withId(id.value) ?? batches.inFull.get(id.value));
 const isLooking = ref(true);
 
 async function look(): Promise<void> {

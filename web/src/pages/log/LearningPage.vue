@@ -1,0 +1,177 @@
+<script setup lang="ts">
+import { ElButton } from 'element-plus';
+import { RouterLink, useRouter } from 'vue-router';
+import DriftChart from '../../components/charts/DriftChart.vue';
+import FoundChart from '../../components/charts/FoundChart.vue';
+import ChoiceField from '../../components/fields/ChoiceField.vue';
+import LinkButton from '../../components/fields/LinkButton.vue';
+import { useSession } from '../../stores/session.ts';
+import { useLearning } from '../../workers/useLearning.ts';
+import LogWays from './LogWays.vue';
+import { useLearningPage } from './useLearningPage.ts';
+
+/** Predicted against found, and what the log teaches the model by it. */
+const session = useSession();
+const router = useRouter();
+const page = useLearningPage(useLearning());
+const { state, failure, load, coffee, coffees, points, held, taught, retained, outliers } = page;
+const { next, canAccept, batchCount, acceptLearned, useVersion, inUse, versions, dayOf } = page;
+</script>
+
+<template>
+  <div class="page learning">
+    <LogWays title="Predicted and found" />
+    <p v-if="state === 'loading'" class="soft" role="status">Reading the log …</p>
+    <p v-else-if="state === 'failed'" class="due" role="alert">
+      {{ failure }} <LinkButton @click="load">Try again</LinkButton>
+    </p>
+    <div v-else-if="points.length === 0 && coffee === ''" class="empty">
+      <h2>Nothing was read yet</h2>
+      <p>
+        Read a batch with a refractometer after its strain, or weigh what came out: from the first
+        one on this page says how near the prediction was, and what the shop’s own coffee is.
+      </p>
+      <p><RouterLink to="/steep">See what steeps</RouterLink></p>
+    </div>
+    <template v-else>
+      <div class="found">
+        <section aria-labelledby="found">
+          <h2 id="found" class="section-head">Predicted against found</h2>
+          <div class="of no-print">
+            <ChoiceField v-model="coffee" label="Coffee" :options="coffees" />
+          </div>
+          <p class="held">{{ held }}</p>
+          <FoundChart :points @pick="router.push(`/steep/${$event}`)" />
+        </section>
+        <section aria-labelledby="drift">
+          <h2 id="drift" class="section-head">By day</h2>
+          <DriftChart v-if="points.length > 1" :points :day-of />
+          <template v-if="outliers.length > 0">
+            <h3>Far from all the rest, counted for less</h3>
+            <ul class="outliers">
+              <li v-for="one in outliers" :key="`${one.id} ${one.text}`">
+                <RouterLink :to="`/steep/${one.id}`">{{ one.name }}</RouterLink>: {{ one.text }}
+              </li>
+            </ul>
+          </template>
+        </section>
+      </div>
+      <section aria-labelledby="taught">
+        <h2 id="taught" class="section-head">What the log teaches</h2>
+        <p>
+          {{ inUse }} Below: how much each coffee gives and how fast, over what the handbook says,
+          by {{ batchCount }} batches; 90 of 100 of what it can be lies between the two in brackets.
+        </p>
+        <table class="taught">
+          <thead>
+            <tr>
+              <th scope="col">Coffee</th>
+              <th scope="col" class="n">Yield, times</th>
+              <th scope="col" class="n">Rate, times</th>
+              <th scope="col">From</th>
+              <th scope="col">Strengths were off by</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="row in taught" :key="row.key">
+              <th scope="row">{{ row.name }}</th>
+              <td class="n figures">{{ row.yield }}</td>
+              <td class="n figures">{{ row.rate }}</td>
+              <td>{{ row.from }}</td>
+              <td>{{ row.error }}</td>
+            </tr>
+          </tbody>
+        </table>
+        <p v-for="text in retained" :key="text" class="soft">Liquid retained, {{ text }}.</p>
+        <p v-if="next !== ''" class="next"><b>Measure next:</b> {{ next }}</p>
+        <div v-if="session.can('leads')" class="do no-print">
+          <ElButton type="primary" :disabled="!canAccept" @click="acceptLearned"
+            >Predict by this from now on</ElButton
+          >
+          <LinkButton
+            v-for="version in versions"
+            :key="version.number"
+            @click="useVersion(version.number)"
+            >Back to {{ version.text }}</LinkButton
+          >
+          <LinkButton v-if="!inUse.startsWith('The handbook')" @click="useVersion(0)"
+            >Back to the handbook</LinkButton
+          >
+        </div>
+        <p v-else class="soft">A lead takes this into use.</p>
+      </section>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.learning {
+  display: grid;
+  gap: 18px;
+}
+
+.found {
+  display: grid;
+  grid-template-columns: minmax(300px, 400px) minmax(0, 1fr);
+  gap: 40px;
+}
+
+section {
+  display: grid;
+  align-content: start;
+  gap: 10px;
+}
+
+.of {
+  max-width: 240px;
+}
+
+.held {
+  min-height: 3em;
+}
+
+h3 {
+  margin: 8px 0 0;
+  font-size: var(--t15);
+}
+
+.outliers {
+  display: grid;
+  gap: 6px;
+  font-size: var(--t13);
+}
+
+.taught th,
+.taught td {
+  border-bottom: 1px solid var(--hairline);
+  padding: 8px 14px 8px 0;
+  text-align: left;
+}
+
+.taught .n {
+  text-align: right;
+}
+
+.next {
+  border-left: 3px solid var(--action);
+  padding-left: 10px;
+}
+
+.do {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px 20px;
+}
+
+@media (max-width: 900px) {
+  .found {
+    grid-template-columns: minmax(0, 1fr);
+  }
+
+  .taught {
+    display: block;
+    overflow-x: auto;
+  }
+}
+</style>

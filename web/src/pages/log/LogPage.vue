@@ -1,0 +1,200 @@
+<script setup lang="ts">
+import { GRIND_NAMES } from '@ratio/core/coffee';
+import type { LogSort } from '@ratio/core/log';
+import { ElButton, ElCheckbox, ElInput, ElPagination } from 'element-plus';
+import 'element-plus/theme-chalk/el-checkbox.css';
+import 'element-plus/theme-chalk/el-pagination.css';
+import { computed, ref } from 'vue';
+import { RouterLink, useRouter } from 'vue-router';
+import ChoiceField from '../../components/fields/ChoiceField.vue';
+import DateField from '../../components/fields/DateField.vue';
+import LinkButton from '../../components/fields/LinkButton.vue';
+import DataTable from '../../components/tables/DataTable.vue';
+import type { DataColumn } from '../../components/tables/dataColumn.ts';
+import { useShop } from '../../stores/shop.ts';
+import LogWays from './LogWays.vue';
+import { useLogPage, type LogLine } from './useLogPage.ts';
+
+/** Every batch as a line: found by words, coffee, grind and date. */
+const shelf = useShop();
+const router = useRouter();
+const { query, typed, change, lines, total, pages, state, failure, load, coffees } = useLogPage();
+
+const SORTS: readonly { value: LogSort; label: string }[] = [
+  { value: 'date', label: 'by date' },
+  { value: 'coffee', label: 'by coffee' },
+  { value: 'strength', label: 'by strength' },
+  { value: 'grind', label: 'by grind' },
+  { value: 'vessel', label: 'by vessel' },
+];
+const GRINDS = [
+  { value: '' as const, label: 'every grind' },
+  ...GRIND_NAMES.map((value) => ({ value, label: value })),
+];
+const COLUMNS: readonly DataColumn<LogLine>[] = [
+  { key: 'date', label: 'Began', minPx: 130 },
+  { key: 'pick', label: 'Compare', isQuiet: true, on: 'screen' },
+  { key: 'coffee', label: 'Coffee', text: ({ coffee }) => coffee },
+  { key: 'vessel', label: 'Vessel', text: ({ vessel }) => vessel },
+  { key: 'grind', label: 'Grind', text: ({ grind }) => grind },
+  { key: 'ratio', label: 'Ratio', text: ({ ratio }) => ratio, isNumber: true },
+  { key: 'hours', label: 'Steeped', text: ({ hours }) => hours, isNumber: true },
+  { key: 'expected', label: 'Predicted', text: ({ expected }) => expected, isNumber: true },
+  { key: 'found', label: 'Found', isNumber: true },
+  { key: 'brew', label: 'Brew', text: ({ brew }) => brew, isNumber: true },
+  { key: 'by', label: 'By', text: ({ by }) => by },
+];
+/** Two that are picked stand side by side. */
+const picked = ref<readonly string[]>([]);
+function pick(id: string): void {
+  picked.value = picked.value.includes(id)
+    ? picked.value.filter((one) => one !== id)
+    : [...picked.value, id].slice(-2);
+}
+const dates = computed(() => [
+  { key: 'from' as const, label: 'From', date: query.value.from || null },
+  { key: 'to' as const, label: 'To', date: query.value.to || null },
+]);
+</script>
+
+<template>
+  <div class="page log">
+    <LogWays title="The log" />
+    <div class="seek no-print" role="search">
+      <ElInput
+        v-model="typed"
+        clearable
+        aria-label="Words to find"
+        placeholder="coffee, vessel, note, who"
+      />
+      <ChoiceField
+        :model-value="query.coffee"
+        label="Coffee"
+        :options="coffees"
+        @update:model-value="change({ coffee: $event })"
+      />
+      <ChoiceField
+        :model-value="query.grind"
+        label="Grind"
+        :options="GRINDS"
+        @update:model-value="change({ grind: $event })"
+      />
+      <DateField
+        v-for="one in dates"
+        :key="one.key"
+        :label="one.label"
+        :placeholder="one.label.toLowerCase()"
+        :date="one.date"
+        :now="shelf.now"
+        :zone="shelf.zone"
+        @change="change({ [one.key]: $event })"
+      />
+      <ChoiceField
+        :model-value="query.sort"
+        label="Order"
+        :options="SORTS"
+        @update:model-value="change({ sort: $event })"
+      />
+      <LinkButton @click="change({ order: query.order === 'asc' ? 'desc' : 'asc' })">{{
+        query.order === 'asc' ? 'first at the head' : 'last at the head'
+      }}</LinkButton>
+      <LinkButton v-if="query.from !== '' || query.to !== ''" @click="change({ from: '', to: '' })"
+        >every day</LinkButton
+      >
+    </div>
+    <p v-if="state === 'failed'" class="due" role="alert">
+      {{ failure }} <LinkButton @click="load">Try again</LinkButton>
+    </p>
+    <template v-else-if="lines.length > 0">
+      <p class="soft count" role="status">
+        {{ total }} batch{{ total === 1 ? '' : 'es' }}
+        <ElButton
+          v-if="picked.length === 2"
+          type="primary"
+          class="no-print"
+          @click="router.push(`/log/compare?a=${picked[0]}&b=${picked[1]}`)"
+          >Compare these two</ElButton
+        >
+        <span v-else-if="picked.length === 1">Pick another one to compare with.</span>
+      </p>
+      <DataTable
+        label="Batches"
+        :rows="lines"
+        :key-of="({ id }) => id"
+        :columns="COLUMNS"
+        :row-class="({ isOutside }) => (isOutside ? 'outside' : '')"
+      >
+        <template #date-cell="{ row }"
+          ><RouterLink :to="`/steep/${row.id}`">{{ row.date }}</RouterLink></template
+        >
+        <template #pick-cell="{ row }">
+          <ElCheckbox
+            :model-value="picked.includes(row.id)"
+            :aria-label="`Compare ${row.coffee}, ${row.date}`"
+            @change="pick(row.id)"
+          />
+        </template>
+        <template #found-cell="{ row }">
+          <b>{{ row.found }}</b>
+          <span class="off" :class="{ due: row.isOutside }">{{ row.off }}</span>
+        </template>
+      </DataTable>
+      <ElPagination
+        v-if="pages > 1"
+        class="no-print"
+        layout="prev, pager, next"
+        :current-page="query.page"
+        :page-count="pages"
+        :pager-count="7"
+        @update:current-page="change({ page: $event })"
+      />
+    </template>
+    <div v-else-if="state === 'ready'" class="empty">
+      <h2>
+        {{
+          query.text || query.coffee || query.grind || query.from || query.to
+            ? 'Nothing is found'
+            : 'No batch yet'
+        }}
+      </h2>
+      <p>Every batch that is started stands here, with what was predicted and what came out.</p>
+      <p>
+        <LinkButton v-if="query.text" @click="typed = ''">Show every batch</LinkButton>
+        <RouterLink v-else to="/plan">Plan a batch</RouterLink>
+      </p>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.seek {
+  display: grid;
+  grid-template-columns: minmax(160px, 2fr) repeat(5, minmax(110px, 1fr)) auto auto;
+  align-items: center;
+  gap: 8px 20px;
+  padding: 10px 0;
+}
+
+.count {
+  display: flex;
+  align-items: center;
+  gap: 16px;
+  min-height: 48px;
+}
+
+.off {
+  display: inline-block;
+  min-width: 4.6em;
+  font-size: var(--t13);
+}
+
+.page :deep(.outside td) {
+  background: var(--paper);
+}
+
+@media (max-width: 1000px) {
+  .seek {
+    grid-template-columns: 1fr 1fr;
+  }
+}
+</style>

@@ -1,0 +1,148 @@
+import type { BatchInFull } from '@ratio/core/batch';
+import { compareBatches, observationOf, type Compared, type Difference } from '@ratio/core/learn';
+import { percentText } from '@ratio/core/units';
+import { computed, ref, shallowRef, watch } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import { sentenceOf } from '../../api/client.ts';
+import { useAmountFormat } from '../../composables/useAmountFormat.ts';
+import { clockTime, dayName, duration } from '../../format/formatClock.ts';
+import { useLog } from '../../stores/log.ts';
+import { useStores } from '../../stores/useStores.ts';
+
+const NAMES: Readonly<Record<Difference, string>> = {
+  coffee: 'the coffee',
+  grind: 'the grind',
+  ratio: 'the ratio',
+  dose: 'the amount',
+  wetting: 'how it was wetted',
+  places: 'how warm it stood',
+  hours: 'the hours',
+  agitation: 'stirring',
+  filtration: 'the filtration',
+};
+
+/** Two batches of the log side by side: what was different in, what came out, and what explains it. */
+export function useComparePage() {
+  const log = useLog();
+  const { shelf, drafts, notice } = useStores();
+  const format = useAmountFormat();
+  const route = useRoute();
+  const router = useRouter();
+  const both = shallowRef<readonly [BatchInFull, BatchInFull] | null>(null);
+  const state = ref<'loading' | 'ready' | 'failed'>('loading');
+  const failure = ref('');
+
+  async function load(): Promise<void> {
+    state.value = 'loading';
+    try {
+      const [a, b] = await Promise.all(
+        [route.query['a'], route.query['b']].map((id) => log.one(String(id))),
+      );
+      both.value = [a!, b!];
+      state.value = 'ready';
+    } catch (error) {
+      failure.value = sentenceOf(error);
+      state.value = 'failed';
+    }
+  }
+  watch(() => [route.query['a'], route.query['b']], load, { immediate: true });
+
+  const sideOf = (batch: BatchInFull): Compared | null => {
+    const seen = observationOf({ batch, actuals: batch.actuals, probes: batch.probes });
+    return (
+      seen && {
+        plan: batch.plan,
+        input: seen.input,
+        model: batch.model,
+        strengthFrac: seen.strengthFrac,
+      }
+    );
+  };
+  const comparison = computed(() => {
+    if (!both.value) return null;
+    const [a, b] = both.value.map(sideOf);
+    return a && b ? compareBatches(a, b) : null;
+  });
+  const signed = (logFrac: number): string => {
+    const frac = Math.expm1(logFrac);
+    return `${frac < 0 ? '−' : '+'}${Math.abs(100 * frac).toFixed(1)} %`;
+  };
+  const nameOf = (batch: BatchInFull): string =>
+    `${batch.coffeeName}, ${dayName({ at: new Date(batch.startedAt), zone: shelf.zone })}`;
+  const rows = computed(() => {
+    if (!both.value) return [];
+    const of = (title: string, text: (batch: BatchInFull) => string) => {
+      const [a, b] = both.value!.map(text) as [string, string];
+      return { title, a, b, differs: a !== b };
+    };
+    const weighed = (batch: BatchInFull): number =>
+      batch.actuals.findLast(({ kind }) => kind === 'weighed')?.massG ?? batch.plan.doseG;
+    const poured = (batch: BatchInFull): number =>
+      batch.actuals.reduce((sum, row) => sum + (row.kind === 'poured' ? (row.massG ?? 0) : 0), 0) ||
+      batch.plan.waterG;
+    return [
+      of('Coffee', ({ coffeeName }) => coffeeName),
+      of('Grind', ({ plan }) => plan.grind),
+      of('Coffee in', (batch) => format.value.mass(weighed(batch))),
+      of('Water in', (batch) => format.value.mass(poured(batch))),
+      of('Ratio', (batch) => `1:${(poured(batch) / weighed(batch)).toFixed(2)}`),
+      of('Vessel', ({ vesselName }) => vesselName),
+      of('Place', ({ plan }) =>
+        plan.steep.map(({ place, tempC }) => `${place} ${format.value.temp(tempC)}`).join(', '),
+      ),
+      of('Steeped', (batch) => {
+        const endMs = Date.parse(batch.strainedAt ?? batch.endsAt);
+        const fromMs = Date.parse(batch.pouredAt ?? batch.startedAt);
+        return duration(Math.round((endMs - fromMs) / 60_000));
+      }),
+      of('Filtration', ({ plan }) => plan.filtration.method),
+      of('Began', ({ startedAt }) => clockTime({ at: new Date(startedAt), zone: shelf.zone })),
+      of('Predicted', ({ predictedAtStrain, predicted }) =>
+        percentText((predictedAtStrain ?? predicted).strengthFrac),
+      ),
+      of('Found', ({ strengthBy, strengthFrac }) =>
+        strengthBy === 'reading' && strengthFrac !== null ? percentText(strengthFrac) : 'not read',
+      ),
+    ];
+  });
+  const explained = computed(() => {
+    const found = comparison.value;
+    if (!found) return null;
+    const parts = found.explained
+      .filter(({ byFrac }) => Math.abs(byFrac) > 0.0005)
+      .map(({ what, byFrac }) => ({
+        key: what as string,
+        name: NAMES[what],
+        byFrac,
+        text: signed(byFrac),
+      }));
+    const left = found.unexplainedFrac;
+    return {
+      parts:
+        left === null
+          ? parts
+          : [...parts, { key: 'left', name: 'left unexplained', byFrac: left, text: signed(left) }],
+      predicted: signed(found.predictedFrac),
+      found: found.foundFrac === null ? null : signed(found.foundFrac),
+      most: Math.max(0.01, ...[...parts.map(({ byFrac }) => byFrac), left ?? 0].map(Math.abs)),
+    };
+  });
+  return {
+    state,
+    failure,
+    load,
+    names: computed(() => both.value?.map(nameOf) ?? []),
+    ids: computed(() => both.value?.map(({ id }) => id) ?? []),
+    rows,
+    explained,
+    /** Takes one of them as the next plan. */
+    like: async (i: 0 | 1): Promise<void> => {
+      const batch = both.value?.[i];
+      if (!batch) return;
+      drafts.restart();
+      drafts.takePlan(batch.plan);
+      notice.say({ tone: 'done', text: `A plan like ${nameOf(batch)}.` });
+      await router.push('/plan');
+    },
+  };
+}

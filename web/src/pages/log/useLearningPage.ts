@@ -1,0 +1,201 @@
+import type { BatchInFull } from '@ratio/core/batch';
+import { modelOf } from '@ratio/core/brew';
+import { measureNext, type Fit, type Measurement } from '@ratio/core/learn';
+import { percentText } from '@ratio/core/units';
+import { computed, ref, shallowRef } from 'vue';
+import { newId, sentenceOf } from '../../api/client.ts';
+import { clockTime, dayName } from '../../format/formatClock.ts';
+import { useLog } from '../../stores/log.ts';
+import { useStores } from '../../stores/useStores.ts';
+import type { Learning } from '../../workers/learn.worker.ts';
+
+const Z90 = 1.6449;
+const REASONS: Readonly<Record<Fit['outliers'][number]['what'], string>> = {
+  strength: 'the reading, the bag, the mill or the fridge was another than usual',
+  slurry: 'the drop was read warm, or before it was stirred',
+  brew: 'the scale, or some of it was spilt or still drained',
+};
+const MEASURES: Readonly<Record<Measurement['what'], (m: Measurement) => string>> = {
+  'mid-steep': ({ atHours }) => `Read a drop ${atHours!.toFixed(0)} h into the next steep`,
+  'after-strain': () => 'Read the next batch after its strain',
+  probe: () => 'Put a probe into the fridge',
+  mill: () => 'Note the mill’s setting with each batch',
+};
+
+/** What was predicted, what was found, and what the log teaches by it. */
+export function useLearningPage(learn: (batches: readonly BatchInFull[]) => Promise<Learning>) {
+  const log = useLog();
+  const { shelf, drafts, notice } = useStores();
+  const batches = shallowRef<readonly BatchInFull[]>([]);
+  const learning = shallowRef<Learning | null>(null);
+  const state = ref<'loading' | 'ready' | 'failed'>('loading');
+  const failure = ref('');
+  const coffee = ref('');
+
+  async function load(): Promise<void> {
+    state.value = 'loading';
+    try {
+      batches.value = await log.lately();
+      // Plain data: what is reactive cannot be sent to a worker.
+      learning.value = await learn(JSON.parse(JSON.stringify(batches.value)) as BatchInFull[]);
+      state.value = 'ready';
+    } catch (error) {
+      failure.value = sentenceOf(error);
+      state.value = 'failed';
+    }
+  }
+  void load();
+
+  const points = computed(() =>
+    batches.value.flatMap((batch) => {
+      const { id, coffeeName, strengthBy, strengthFrac, predictedAtStrain, strainedAt } = batch;
+      if (strengthBy !== 'reading' || !predictedAtStrain || strengthFrac === null || !strainedAt)
+        return [];
+      if (coffee.value !== '' && coffeeName !== coffee.value) return [];
+      const day = dayName({ at: new Date(strainedAt), zone: shelf.zone });
+      return [
+        {
+          id,
+          label: `${coffeeName}, ${day}`,
+          atMs: Date.parse(strainedAt),
+          predictedFrac: predictedAtStrain.strengthFrac,
+          lowFrac: predictedAtStrain.strengthLowFrac,
+          highFrac: predictedAtStrain.strengthHighFrac,
+          foundFrac: strengthFrac,
+          offFrac: strengthFrac / predictedAtStrain.strengthFrac - 1,
+          isNamed: learning.value?.fit.outliers.some((one) => one.batchId === id) ?? false,
+        },
+      ];
+    }),
+  );
+  /** How often the range held what came out, in words. */
+  const held = computed(() => {
+    const all = points.value.length;
+    if (all === 0) return '';
+    const inside = points.value.filter(
+      ({ foundFrac, lowFrac, highFrac }) => foundFrac >= lowFrac && foundFrac <= highFrac,
+    ).length;
+    const of100 = Math.round((100 * inside) / all);
+    const judged =
+      all < 10
+        ? 'Too few to judge: it should be 90 of 100.'
+        : of100 < 80
+          ? 'It should be 90: the ranges are too narrow, or something drifted.'
+          : of100 > 97
+            ? 'It should be 90: the ranges are wider than they need be. Learning narrows them.'
+            : 'As it should be.';
+    return `The range held ${inside} of ${all}, ${of100} of 100. ${judged}`;
+  });
+  const times = (log_: { value: number; sigma: number }): string =>
+    `${Math.exp(log_.value).toFixed(2)} (${Math.exp(log_.value - Z90 * log_.sigma).toFixed(2)} to ${Math.exp(log_.value + Z90 * log_.sigma).toFixed(2)})`;
+  const taught = computed(() => {
+    const { fit } = learning.value ?? {};
+    if (!fit) return [];
+    const of = (name: string, known: (typeof fit.learned)['anyCoffee']) => ({
+      name,
+      yield: times(known.yieldLog),
+      rate: times(known.rateLog),
+    });
+    return [
+      ...fit.counts.map(({ coffeeId, coffeeName, readings, weighings, beforeFrac, afterFrac }) => ({
+        key: coffeeId,
+        ...of(coffeeName, fit.learned.coffees[coffeeId]!),
+        from: `${readings} readings, ${weighings} weighings`,
+        error: `${(100 * beforeFrac).toFixed(1)} % before, ${(100 * afterFrac).toFixed(1)} % after`,
+      })),
+      { key: 'any', ...of('A coffee nobody has read', fit.learned.anyCoffee), from: '', error: '' },
+    ];
+  });
+  const retained = computed(() =>
+    Object.entries(learning.value?.fit.learned.retainedGPerG ?? {}).map(([method, known]) => {
+      const book = modelOf({ solubleFrac: 0.2, robustaFrac: 0, decafFrac: 0 }).retainedGPerG[
+        method as 'drain'
+      ];
+      return `${method}: ${(book + known.value).toFixed(2)} ± ${(Z90 * known.sigma).toFixed(2)} g per g, the handbook says ${book.toFixed(2)}`;
+    }),
+  );
+  const outliers = computed(() =>
+    (learning.value?.fit.outliers ?? []).map((one) => {
+      const batch = batches.value.find(({ id }) => id === one.batchId);
+      const by = `${Math.abs(100 * one.offFrac).toFixed(0)} % ${one.offFrac < 0 ? 'below' : 'above'}`;
+      const day = batch ? dayName({ at: new Date(batch.startedAt), zone: shelf.zone }) : '';
+      return {
+        id: one.batchId,
+        name: `${batch?.coffeeName ?? one.batchId}, ${day}`,
+        text: `${one.what === 'brew' ? 'what came out was' : 'it was read'} ${by} what all the others say: ${REASONS[one.what]}.`,
+      };
+    }),
+  );
+  /** The one thing to measure next, for the plan in hand. */
+  const next = computed(() => {
+    const { fit } = learning.value ?? {};
+    if (!fit) return '';
+    const id = drafts.plan.coffeeId;
+    const known = fit.learned.coffees[id] ?? fit.learned.anyCoffee;
+    const [best] = measureNext({ known, plan: drafts.plan, model: modelOf(drafts.coffee) });
+    if (!best) return '';
+    const range = (frac: number): string => `±${(100 * Z90 * frac).toFixed(0)} %`;
+    return `${MEASURES[best.what](best)}: the next strength of ${drafts.coffee.name} is then known to ${range(best.thenFrac)} instead of ${range(best.nowFrac)}.`;
+  });
+
+  async function accept(learned: Fit['learned'] | null, batchCount: number): Promise<void> {
+    try {
+      const before = shelf.learned[0] ?? null;
+      await log.accept({ id: newId(), learned, batchCount });
+      notice.say({
+        tone: 'done',
+        text: learned
+          ? `Batches are predicted by what ${batchCount} of them taught.`
+          : 'Batches are predicted by the handbook.',
+        undo: () =>
+          log.accept({
+            id: newId(),
+            learned: before?.learned ?? null,
+            batchCount: before?.batchCount ?? 0,
+          }),
+      });
+    } catch (error) {
+      notice.say({ tone: 'wrong', text: sentenceOf(error) });
+    }
+  }
+  return {
+    state,
+    failure,
+    load,
+    coffee,
+    coffees: computed(() => [
+      { value: '', label: 'every coffee' },
+      ...[...new Set(batches.value.map(({ coffeeName }) => coffeeName))].map((name) => ({
+        value: name,
+        label: name,
+      })),
+    ]),
+    points,
+    held,
+    taught,
+    retained,
+    outliers,
+    next,
+    canAccept: computed(() => (learning.value?.batchCount ?? 0) > 0),
+    batchCount: computed(() => learning.value?.batchCount ?? 0),
+    acceptLearned: () =>
+      learning.value && accept(learning.value.fit.learned, learning.value.batchCount),
+    useVersion: (number: number) => {
+      const version = shelf.learned.find((one) => one.number === number);
+      return accept(version?.learned ?? null, version?.batchCount ?? 0);
+    },
+    inUse: computed(() => {
+      const [now] = shelf.learned;
+      if (!now?.learned) return 'The handbook’s values are in use.';
+      return `Version ${now.number} is in use, from ${now.batchCount} batches.`;
+    }),
+    versions: computed(() =>
+      shelf.learned.slice(1).map(({ number, learned, batchCount, at }) => ({
+        number,
+        text: `${learned ? `version ${number}, from ${batchCount} batches` : 'the handbook'}, ${clockTime({ at: new Date(at), zone: shelf.zone })}`,
+      })),
+    ),
+    strength: percentText,
+    dayOf: (atMs: number) => dayName({ at: new Date(atMs), zone: shelf.zone }),
+  };
+}

@@ -1,0 +1,122 @@
+import { logQuery, LOG_PAGE, type LogQuery, type LogRow } from '@ratio/core/log';
+import { percentText } from '@ratio/core/units';
+import { useDebounceFn } from '@vueuse/core';
+import { computed, ref, shallowRef, watch } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import { sentenceOf } from '../../api/client.ts';
+import { useAmountFormat } from '../../composables/useAmountFormat.ts';
+import { clockTime, dayName } from '../../format/formatClock.ts';
+import { useLog } from '../../stores/log.ts';
+import { useStores } from '../../stores/useStores.ts';
+
+/** One line of the log as it is shown. */
+export interface LogLine {
+  readonly id: string;
+  readonly date: string;
+  readonly coffee: string;
+  readonly vessel: string;
+  readonly grind: string;
+  readonly ratio: string;
+  readonly hours: string;
+  readonly expected: string;
+  readonly found: string;
+  readonly off: string;
+  readonly isOutside: boolean;
+  readonly brew: string;
+  readonly by: string;
+}
+
+/** The log as the address asks for it, so that a view can be kept and sent. */
+export function useLogPage() {
+  const log = useLog();
+  const { shelf, batches } = useStores();
+  const format = useAmountFormat();
+  const route = useRoute();
+  const router = useRouter();
+  const rows = shallowRef<readonly LogRow[]>([]);
+  const total = ref(0);
+  const state = ref<'loading' | 'ready' | 'failed'>('loading');
+  const failure = ref('');
+
+  const query = computed<LogQuery>(() => {
+    const parsed = logQuery.safeParse(route.query);
+    return parsed.success ? parsed.data : logQuery.parse({});
+  });
+  function change(part: Partial<LogQuery>): void {
+    const next = { ...query.value, page: 1, ...part };
+    const usual = logQuery.parse({});
+    const said = Object.entries(next).filter(
+      ([key, value]) => value !== usual[key as keyof LogQuery],
+    );
+    void router.replace({
+      query: Object.fromEntries(said.map(([key, value]) => [key, String(value)])),
+    });
+  }
+  const typed = ref(query.value.text);
+  const seek = useDebounceFn(() => change({ text: typed.value.trim() }), 200);
+  watch(typed, () => void seek());
+
+  let asked = 0;
+  async function load(): Promise<void> {
+    asked += 1;
+    const mine = asked;
+    try {
+      const answer = await log.page(query.value);
+      // An older question is answered by nobody.
+      if (mine !== asked) return;
+      [rows.value, total.value, state.value] = [answer.rows, answer.total, 'ready'];
+    } catch (error) {
+      if (mine !== asked) return;
+      failure.value = sentenceOf(error);
+      state.value = 'failed';
+    }
+  }
+  watch([query, () => batches.batches], load, { immediate: true });
+
+  const lines = computed<LogLine[]>(() =>
+    rows.value.map((row) => {
+      const { foundFrac, predictedFrac, lowFrac, highFrac } = row;
+      const off = foundFrac === null ? null : foundFrac / predictedFrac - 1;
+      return {
+        id: row.id,
+        date: `${dayName({ at: new Date(row.startedAt), zone: shelf.zone })} ${clockTime({
+          at: new Date(row.startedAt),
+          zone: shelf.zone,
+        })
+          .split(' ')
+          .at(-1)}`,
+        coffee: row.coffeeName,
+        vessel: row.vesselName,
+        grind: row.grind,
+        ratio: `1:${(row.waterG / row.doseG).toFixed(1)}`,
+        hours: row.hours === null ? row.status : `${row.hours.toFixed(1)} h`,
+        expected: `${percentText(predictedFrac)} (${(100 * lowFrac).toFixed(1)} to ${(100 * highFrac).toFixed(1)})`,
+        found: foundFrac === null ? '–' : percentText(foundFrac),
+        off: off === null ? '' : `${off < 0 ? '−' : '+'}${Math.abs(100 * off).toFixed(1)} %`,
+        isOutside: foundFrac !== null && (foundFrac < lowFrac || foundFrac > highFrac),
+        brew: row.brewG === null ? '–' : format.value.mass(row.brewG),
+        by: row.author === 'unsigned' ? '' : row.author,
+      };
+    }),
+  );
+  return {
+    query,
+    typed,
+    change,
+    lines,
+    total,
+    pages: computed(() => Math.max(1, Math.ceil(total.value / LOG_PAGE))),
+    state,
+    failure,
+    load,
+    coffees: computed(() => [
+      { value: '', label: 'every coffee' },
+      ...[
+        ...new Set([
+          ...shelf.coffees.map(({ name }) => name),
+          ...rows.value.map(({ coffeeName }) => coffeeName),
+        ]),
+      ].map((name) => ({ value: name, label: name })),
+    ]),
+  };
+}
