@@ -190,7 +190,9 @@ export function lidoSeason(): Season {
         ? { deviation: { ...NO_DEVIATION, diameterTimes: wrongMill.diameterTimes } }
         : {}),
     };
-    if (random.uniform() < 0.2) {
+    const isDrawn = random.uniform() < 0.25;
+    // Nobody looked into a jar in the week in which the mill was wrong.
+    if (isDrawn && !isIn(date, wrongMill)) {
       const readMs = Date.parse(batch.startedAt) + between(4, 8) * HOUR_MS;
       const drawn = slurryStrengthFrac(
         { ...input, steepS: (readMs - Date.parse(batch.startedAt)) / 1000 },

@@ -47,10 +47,11 @@ const PRIOR = {
 } as const;
 /** A scale, a strainer that still drips, and a jug that is not quite dry (practice). */
 const WEIGHED = { sigmaG: 15, sigmaFrac: 0.008 } as const;
-/** Beyond so many standard deviations a value counts less (Huber), and beyond so many it is named. */
-const HUBER = 2;
+/** Degrees of freedom of Student's t: what lies far off counts less and less (Lange, Little and Taylor 1989, memory). */
+const TAILS = 4;
+/** Beyond so many standard deviations a value is named. */
 const NAMED = 3.5;
-const ROUNDS = 4;
+const ROUNDS = 8;
 const STEP = 1e-3;
 
 /** What a batch's own chances move, and nobody measures: size of the grind, wetting, temperature. */
@@ -122,7 +123,7 @@ const readingSigma = (strengthFrac: number): number =>
  * read begins from the shop and not from the book.
  *
  * Weighted non-linear least squares with the priors as residuals, values that lie far off counting less
- * (Huber's weights); the covariance is the inverse curvature there (a Laplace approximation).
+ * (weights of Student's t); the covariance is the inverse curvature there (a Laplace approximation).
  *
  * @param observations of batches, in any order; none gives the handbook back
  * @see Gelman et al., Bayesian Data Analysis, 3rd ed., chapters 4.1 and 5 (memory)
@@ -188,7 +189,7 @@ export function fitLog(observations: readonly Observation[]): Fit {
     parameters = fit.parameters;
     covariance = fit.covariance.map((row) => [...row]);
     weights = standardized(parameters).map((all) =>
-      all.map((z) => Math.sqrt(Math.min(1, HUBER / Math.max(HUBER, Math.abs(z))))),
+      all.map((z) => Math.sqrt(Math.min(1, (TAILS + 1) / (TAILS + z * z)))),
     );
   }
 
