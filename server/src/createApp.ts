@@ -35,6 +35,7 @@ import { createInstrumentHub, type InstrumentHub } from './instruments/hub.ts';
 import { jugEndpoints } from './jugs/endpoints.ts';
 import { createJugService } from './jugs/service.ts';
 import { logEndpoints } from './log/endpoints.ts';
+import { mountTakeIn } from './log/takeIn.ts';
 import { createLogService } from './log/service.ts';
 import { openapiDocument } from './openapi/openapiDocument.ts';
 import { peopleEndpoints } from './people/endpoints.ts';
@@ -179,6 +180,11 @@ export function createApp(needs: Needs): Express {
     clock,
     changes,
     callerOf: (request) => signedIn(request, 'pours'),
+  });
+  mountTakeIn(app, {
+    db,
+    changes,
+    callerOf: (request) => signedIn(request, 'leads'),
   });
   mountBackupDownload(app, { db, callerOf: (request) => signedIn(request, 'leads') });
   if (authority !== null)

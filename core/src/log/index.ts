@@ -12,3 +12,15 @@ export {
   type LogSort,
 } from './schema.ts';
 export { type Week, weekSchema, weeksOf } from './weeks.ts';
+export {
+  matchColumns,
+  OLD_COLUMN_NAMES,
+  OLD_COLUMNS,
+  oldBatchSchema,
+  readOldRow,
+  type ColumnMatch,
+  type OldBatch,
+  type OldColumn,
+  type OldUnits,
+  type RowProblem,
+} from './oldLog.ts';

@@ -1,0 +1,176 @@
+import { createInterface } from 'node:readline';
+import { setImmediate as breathe } from 'node:timers/promises';
+import {
+  NOTHING_NOTED,
+  startedBatch,
+  steepHoursOf,
+  type Batch,
+  type Plan,
+} from '@ratio/core/batch';
+import { anyVessel, ANY_VESSEL_ID, slurryMl } from '@ratio/core/brew';
+import { USUAL_COFFEES, type Coffee } from '@ratio/core/coffee';
+import { oldBatchSchema, type OldBatch } from '@ratio/core/log';
+import type { Shop } from '@ratio/core/shop';
+import type { Express, Request } from 'express';
+import type { Transaction } from 'sequelize';
+import type { Caller } from '../caller.ts';
+import type { Changes } from '../changes/changes.ts';
+import type { Database } from '../database/database.ts';
+import { derivedId } from '../derivedId.ts';
+import { ProblemError, toProblem } from '../problem.ts';
+
+const HOUR_MS = 3_600_000;
+const LONGEST_LINE = 4000;
+const MOST_LINES = 200_000;
+/** After so many the page hears how far it is, and others get their turn. */
+const EVERY = 50;
+
+/** A batch of an old log as one of this: planned and predicted by what is written of it, strained since. */
+function asBatch(of: {
+  old: OldBatch;
+  shop: Shop;
+  coffees: readonly Coffee[];
+}): Omit<Batch, 'id' | 'version'> {
+  const { old, shop, coffees } = of;
+  const named = coffees.find(({ name }) => name.toLowerCase() === old.coffeeName.toLowerCase());
+  const coffee = named ?? { ...USUAL_COFFEES[0]!, name: old.coffeeName };
+  const plan: Plan = {
+    coffeeId: coffee.id,
+    vesselId: ANY_VESSEL_ID,
+    grind: old.grind,
+    doseG: old.doseG,
+    waterG: old.waterG,
+    waterC: shop.waterC,
+    wetting: shop.defaults.wetting,
+    steep: [
+      {
+        place: old.place,
+        tempC: old.place === 'fridge' ? shop.fridgeC : shop.roomC,
+        hours: old.hours,
+      },
+    ],
+    agitationHours: [],
+    bed: 'loose',
+    filtration: { method: shop.defaults.method, rinseG: 0 },
+  };
+  const vessel = anyVessel(slurryMl({ ...plan, tempC: plan.waterC }));
+  const startedAt = new Date(old.startedAt);
+  const { batch } = startedBatch({ plan, coffee, vessel, startedAt });
+  const strainedAt = new Date(startedAt.getTime() + steepHoursOf(plan) * HOUR_MS).toISOString();
+  return {
+    ...batch,
+    status: 'strained',
+    strainedAt,
+    strengthFrac: old.strengthFrac ?? batch.predicted.strengthFrac,
+    strengthBy: old.strengthFrac === null ? 'prediction' : 'reading',
+    predictedAtStrain: batch.predicted,
+    strain:
+      old.brewG === null
+        ? null
+        : { jugs: [{ jugId: derivedId(old.id, 'jug'), massG: old.brewG }], strainedAt },
+  };
+}
+
+async function keep(
+  db: Database,
+  of: {
+    caller: Caller;
+    old: OldBatch;
+    shop: Shop;
+    coffees: readonly Coffee[];
+    transaction: Transaction;
+  },
+): Promise<boolean> {
+  const { caller, old, transaction } = of;
+  if (await db.batches.find(caller.shopId, old.id, transaction)) return false;
+  const body = asBatch(of);
+  await db.batches.save(caller, { id: old.id, seenVersion: 0, body }, transaction);
+  const row = { ...NOTHING_NOTED, batchId: old.id, at: body.strainedAt! };
+  if (old.brewG !== null)
+    await db.batchActuals.add(
+      caller,
+      { ...row, id: derivedId(old.id, 'strained'), kind: 'strained', massG: old.brewG },
+      transaction,
+    );
+  if (old.note !== '')
+    await db.batchActuals.add(
+      caller,
+      { ...row, id: derivedId(old.id, 'note'), kind: 'remarked', note: old.note },
+      transaction,
+    );
+  return true;
+}
+
+/**
+ * Takes an old log in, a batch to a line: all of it, or nothing. The answer says line by line how far it is;
+ * whoever goes away stops it.
+ */
+export function mountTakeIn(
+  app: Express,
+  of: { db: Database; changes: Changes; callerOf: (request: Request) => Promise<Caller> },
+): void {
+  const { db, changes, callerOf } = of;
+  app.post('/api/log/import', async (request, response) => {
+    const caller = await callerOf(request);
+    const { shopId } = caller;
+    if (!request.is('application/x-ndjson'))
+      throw new ProblemError(
+        'unsupported_media_type',
+        'Send one batch a line, as application/x-ndjson.',
+      );
+    const [shop, coffees] = await Promise.all([
+      db.shops.get(shopId, shopId),
+      db.coffees.list(shopId),
+    ]);
+    let isGone = false;
+    response.on('close', () => (isGone = !response.writableFinished));
+    let [lines, taken] = [0, 0];
+    const tell = (said: object): void => {
+      if (!response.headersSent)
+        response.writeHead(200, {
+          'Content-Type': 'application/x-ndjson',
+          'Cache-Control': 'no-cache, no-transform',
+        });
+      response.write(`${JSON.stringify(said)}\n`);
+    };
+    try {
+      await db.write(async (transaction) => {
+        for await (const text of createInterface({ input: request, crlfDelay: Infinity })) {
+          if (text === '') continue;
+          lines += 1;
+          if (isGone)
+            throw new ProblemError('bad_request', 'It was stopped. Nothing was taken in.');
+          if (text.length > LONGEST_LINE || lines > MOST_LINES)
+            throw new ProblemError('body_too_large', `Line ${lines} is more than a log holds.`);
+          const old = oldBatchSchema.safeParse(parsed(text));
+          if (!old.success)
+            throw new ProblemError(
+              'bad_body',
+              `Line ${lines}, ${old.error.issues[0]?.path.join('.') || 'all of it'}: ${old.error.issues[0]?.message}`,
+            );
+          if (await keep(db, { caller, old: old.data, shop, coffees, transaction })) taken += 1;
+          if (lines % EVERY !== 0) continue;
+          tell({ lines });
+          await breathe();
+        }
+        if (isGone) throw new ProblemError('bad_request', 'It was stopped. Nothing was taken in.');
+      });
+    } catch (error) {
+      if (!response.headersSent) throw error;
+      // The head is out: the last line says what went wrong.
+      response.end(`${JSON.stringify({ problem: toProblem(error).message })}\n`);
+      return;
+    }
+    tell({ lines, taken, known: lines - taken });
+    response.end();
+    changes.publish(caller, { noun: 'batches', id: shopId });
+  });
+}
+
+function parsed(text: string): unknown {
+  try {
+    return JSON.parse(text);
+  } catch {
+    return undefined;
+  }
+}
