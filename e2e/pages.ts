@@ -22,6 +22,12 @@ export const PAGES = [
   'shelf/people',
   'shelf/backups',
   'sign-in',
+  'log',
+  'log/learning',
+  'log/tasting',
+  'log/cost',
+  'log/import',
+  'log/compare?a=lido-batch-1&b=lido-batch-2',
   'label?jug=lido-jug-1',
   'label?batch=lido-batch-4',
 ];

@@ -117,9 +117,14 @@ export const router = createRouter({
       meta: { title: 'Tasting' },
     },
     {
+      path: '/log/import',
+      component: () => import('./pages/log/ImportPage.vue'),
+      meta: { title: 'An old log', least: 'leads' },
+    },
+    {
       path: '/log/cost',
       component: () => import('./pages/log/CostPage.vue'),
-      meta: { title: 'Cost' },
+      meta: { title: 'Cost', least: 'brews' },
     },
     {
       path: '/label',

@@ -24,6 +24,7 @@ const PAGES: readonly Found[] = [
   { key: 'log', name: 'The log', kind: 'page', to: '/log' },
   { key: 'learning', name: 'Predicted and found', kind: 'page', to: '/log/learning' },
   { key: 'tasting', name: 'Tasting, blind too', kind: 'page', to: '/log/tasting' },
+  { key: 'import', name: 'Take an old log in', kind: 'page', to: '/log/import' },
   { key: 'cost', name: 'Cost by week', kind: 'page', to: '/log/cost' },
   { key: 'quick', name: 'Quick dilution', kind: 'page', to: '/pour/quick' },
   { key: 'menu', name: 'The whole menu', kind: 'page', to: '/pour/menu' },

@@ -12,11 +12,13 @@ import LinkButton from '../../components/fields/LinkButton.vue';
 import DataTable from '../../components/tables/DataTable.vue';
 import type { DataColumn } from '../../components/tables/dataColumn.ts';
 import { useShop } from '../../stores/shop.ts';
+import { useSession } from '../../stores/session.ts';
 import LogWays from './LogWays.vue';
 import { useLogPage, type LogLine } from './useLogPage.ts';
 
 /** Every batch as a line: found by words, coffee, grind and date. */
 const shelf = useShop();
+const session = useSession();
 const router = useRouter();
 const { query, typed, change, lines, total, pages, state, failure, load, coffees } = useLogPage();
 
@@ -60,6 +62,10 @@ const dates = computed(() => [
 <template>
   <div class="page log">
     <LogWays title="The log" />
+    <p class="out no-print">
+      <RouterLink v-if="session.can('leads')" to="/log/import">Take an old log in</RouterLink>
+      <a v-if="session.can('leads')" href="/api/export/batches.csv" download>As CSV</a>
+    </p>
     <div class="seek no-print" role="search">
       <ElInput
         v-model="typed"
@@ -173,6 +179,13 @@ const dates = computed(() => [
   align-items: center;
   gap: 8px 20px;
   padding: 10px 0;
+}
+
+.out {
+  display: flex;
+  gap: 18px;
+  margin-top: 6px;
+  font-size: var(--t13);
 }
 
 .count {

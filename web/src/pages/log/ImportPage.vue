@@ -1,0 +1,172 @@
+<script setup lang="ts">
+import { OLD_COLUMN_NAMES, OLD_COLUMNS, type OldUnits } from '@ratio/core/log';
+import { percentText } from '@ratio/core/units';
+import { useFileDialog } from '@vueuse/core';
+import { ElButton, ElProgress } from 'element-plus';
+import 'element-plus/theme-chalk/el-progress.css';
+import { computed } from 'vue';
+import ChoiceField from '../../components/fields/ChoiceField.vue';
+import ChoiceRow from '../../components/fields/ChoiceRow.vue';
+import { useAmountFormat } from '../../composables/useAmountFormat.ts';
+import { dayName } from '../../format/formatClock.ts';
+import { useShop } from '../../stores/shop.ts';
+import LogWays from './LogWays.vue';
+import { useImportPage } from './useImportPage.ts';
+
+/** An old log out of a spreadsheet: columns, units, a look at it, and what cannot be read. */
+const shelf = useShop();
+const format = useAmountFormat();
+const page = useImportPage();
+const { headings, fileName, match, units, problem, isOpen, isMatched, good, badRows } = page;
+const { problems, moreProblems, preview, isRunning, done, takeIn, stop, setColumn } = page;
+const { open, onChange } = useFileDialog({ accept: '.csv,.txt,.tsv,text/csv', multiple: false });
+onChange((files) => {
+  const file = files?.[0];
+  if (file) void page.open(file);
+});
+const columns = computed(() => [
+  { value: '-1', label: 'not in it' },
+  ...headings.value.map((heading, i) => ({
+    value: String(i),
+    label: heading || `column ${i + 1}`,
+  })),
+]);
+const MASSES = [
+  { value: 'gram' as const, label: 'grams' },
+  { value: 'kilogram' as const, label: 'kilograms' },
+  { value: 'ounce' as const, label: 'ounces' },
+];
+const WATERS = [
+  { value: 'gram' as const, label: 'grams' },
+  { value: 'litre' as const, label: 'litres' },
+  { value: 'fluidOunce' as const, label: 'fluid ounces' },
+  { value: 'quart' as const, label: 'quarts' },
+];
+const set = (part: Partial<OldUnits>): void => void (units.value = { ...units.value, ...part });
+</script>
+
+<template>
+  <div class="page import">
+    <LogWays title="Take an old log in" />
+    <p>
+      A table with a heading and a row for each batch, saved as CSV: when it began, the coffee,
+      coffee and water in, the hours; strength, brew and notes where there are any.
+    </p>
+    <p><ElButton :disabled="isRunning" @click="open()">Choose a file</ElButton> {{ fileName }}</p>
+    <p v-if="problem !== ''" class="due" role="alert">{{ problem }}</p>
+    <template v-if="isOpen">
+      <section aria-labelledby="columns">
+        <h2 id="columns" class="section-head">Its columns</h2>
+        <div class="field-grid">
+          <ChoiceRow
+            v-for="name in OLD_COLUMN_NAMES"
+            :key="name"
+            :label="`${OLD_COLUMNS[name].name}${OLD_COLUMNS[name].needed ? ', needed' : ''}`"
+          >
+            <ChoiceField
+              :model-value="String(match[name])"
+              :label="OLD_COLUMNS[name].name"
+              :options="columns"
+              @update:model-value="setColumn(name, Number($event))"
+            />
+          </ChoiceRow>
+          <ChoiceRow label="Coffee without a unit">
+            <ChoiceField
+              :model-value="units.mass"
+              label="Coffee without a unit"
+              :options="MASSES"
+              @update:model-value="set({ mass: $event })"
+            />
+          </ChoiceRow>
+          <ChoiceRow label="Water without a unit">
+            <ChoiceField
+              :model-value="units.water"
+              label="Water without a unit"
+              :options="WATERS"
+              @update:model-value="set({ water: $event })"
+            />
+          </ChoiceRow>
+        </div>
+      </section>
+      <section v-if="isMatched" aria-labelledby="look">
+        <h2 id="look" class="section-head">As it will stand in the log</h2>
+        <table>
+          <thead>
+            <tr>
+              <th scope="col">Began</th>
+              <th scope="col">Coffee</th>
+              <th scope="col">In</th>
+              <th scope="col">Steeped</th>
+              <th scope="col">Grind</th>
+              <th scope="col">Found</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="batch in preview" :key="batch.id">
+              <td>{{ dayName({ at: new Date(batch.startedAt), zone: shelf.zone }) }}</td>
+              <td>{{ batch.coffeeName }}</td>
+              <td>{{ format.mass(batch.doseG) }} and {{ format.mass(batch.waterG) }}</td>
+              <td>{{ batch.hours.toFixed(1) }} h, {{ batch.place }}</td>
+              <td>{{ batch.grind }}</td>
+              <td>{{ batch.strengthFrac === null ? '–' : percentText(batch.strengthFrac) }}</td>
+            </tr>
+          </tbody>
+        </table>
+        <template v-if="badRows > 0">
+          <p class="due" role="alert">
+            {{ badRows }} row{{ badRows === 1 ? '' : 's' }} cannot be read. Mend
+            {{ badRows === 1 ? 'it' : 'them' }} in the file and choose it again, or leave
+            {{ badRows === 1 ? 'it' : 'them' }} out.
+          </p>
+          <ul class="problems">
+            <li v-for="one in problems" :key="`${one.row} ${one.column}`">
+              <b>Row {{ one.row }}</b
+              >, {{ OLD_COLUMNS[one.column].name.toLowerCase() }}: {{ one.message }}
+            </li>
+          </ul>
+          <p v-if="moreProblems > 0" class="soft">And {{ moreProblems }} more.</p>
+        </template>
+        <template v-if="isRunning">
+          <ElProgress
+            aria-label="How much is taken in"
+            :percentage="Math.round((100 * done) / Math.max(1, good.length))"
+          />
+          <ElButton @click="stop">Stop, and take nothing in</ElButton>
+        </template>
+        <p v-else>
+          <ElButton type="primary" :disabled="good.length === 0" @click="takeIn"
+            >Take {{ good.length }} batch{{ good.length === 1 ? '' : 'es' }} in{{
+              badRows > 0 ? `, leave ${badRows} out` : ''
+            }}</ElButton
+          >
+        </p>
+      </section>
+      <p v-else class="soft">Say which column each of the needed ones is.</p>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.import,
+section {
+  display: grid;
+  gap: 14px;
+}
+
+.import {
+  max-width: 1100px;
+}
+
+th,
+td {
+  border-bottom: 1px solid var(--hairline);
+  padding: 7px 12px 7px 0;
+  text-align: left;
+}
+
+.problems {
+  display: grid;
+  gap: 4px;
+  font-size: var(--t13);
+}
+</style>
