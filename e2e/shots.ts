@@ -15,11 +15,37 @@ interface Shot {
 }
 
 const SHOTS: readonly Shot[] = [
+  {
+    name: 'bench',
+    path: '/bench',
+    before: async (page) => {
+      await page.getByText(/Jug 1, at/).waitFor();
+    },
+  },
+  {
+    name: 'log',
+    path: '/log',
+    before: async (page) => {
+      await page.getByText(/^1\d\d batches/).waitFor();
+    },
+  },
+  {
+    name: 'learning',
+    path: '/log/learning',
+    before: async (page) => {
+      await page.getByText(/^The range held/).waitFor({ timeout: 30_000 });
+    },
+  },
+  {
+    name: 'compare',
+    path: '/log/compare?a=season-70&b=season-78',
+    before: async (page) => {
+      await page.getByText('left unexplained').waitFor();
+    },
+  },
+  { name: 'tasting', path: '/log/tasting' },
   { name: 'plan', path: '/plan' },
-  { name: 'plan-upright', path: '/plan', width: 768, height: 1024 },
   { name: 'quick-phone', path: '/pour/quick', width: 390, height: 844 },
-  { name: 'recipes', path: '/plan/recipe' },
-  { name: 'small-jars', path: '/plan/samples' },
   { name: 'shelf', path: '/shelf' },
   { name: 'steep', path: '/steep' },
   {
@@ -60,11 +86,9 @@ const SHOTS: readonly Shot[] = [
     },
   },
   { name: 'jugs', path: '/jugs' },
-  { name: 'jug', path: '/jugs/lido-jug-1' },
   { name: 'pour', path: '/pour' },
   { name: 'menu', path: '/pour/menu' },
   { name: 'house-recipes', path: '/shelf/house-recipes?recipe=rosemary-syrup' },
-  { name: 'ingredients', path: '/shelf/ingredients' },
   {
     name: 'people',
     path: '/shelf/people',

@@ -28,6 +28,7 @@ const print = (): void => window.print();
 
 <template>
   <div v-if="label" class="page labels" :class="`on-${paper.widthMm}`">
+    <h1 class="visually-hidden">Label: {{ label.title }}</h1>
     <div class="tools no-print">
       <PickButtons v-model="paperName" label="Paper" :options />
       <label class="number">
