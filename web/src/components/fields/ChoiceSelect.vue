@@ -16,7 +16,14 @@ defineExpose({
 </script>
 
 <template>
-  <ElSelect ref="field" v-model="chosen" class="bare" :aria-label="label" placeholder="Choose">
+  <ElSelect
+    ref="field"
+    v-model="chosen"
+    class="bare"
+    :aria-label="label"
+    :empty-values="[null, undefined]"
+    placeholder="Choose"
+  >
     <ElOption
       v-for="option in options"
       :key="option.value"

@@ -14,6 +14,8 @@ const WEEKDAYS = [
   'Fridays',
   'Saturdays',
 ];
+/** A busy day is named where it ends so much earlier. */
+const BUSY_MS = 3 * 3_600_000;
 /** Drinks that are named as what is left. */
 const NAMED = 3;
 
@@ -59,7 +61,11 @@ export function useRunsOut(shown: DayShown, supply: Supply) {
       .map(({ batch, atMs }) => `${batch.movedTo?.vesselName ?? batch.vesselName} at ${hour(atMs)}`)
       .join(', ');
     const until = `all is gone ${at(all.atMs)}`;
-    return coming === '' ? `Then ${until}.` : `With ${coming}, ${until}.`;
+    const busy =
+      all.lowMs !== null && all.atMs - all.lowMs > BUSY_MS
+        ? ` On a busy day it is gone ${at(all.lowMs)} already.`
+        : '';
+    return `${coming === '' ? 'Then' : `With ${coming},`} ${until}.${busy}`;
   });
   /** How many of the most asked for drinks all jugs hold. */
   const drinksLeft = computed(() =>
