@@ -16,7 +16,8 @@ lookingTest(
       .getByRole('link', { name: /Jun \d\d:\d\d$/ })
       .first()
       .click();
-    await expect(page).toHaveURL(/\/steep\/season-\d+$/);
+    await expect(page).toHaveURL(/\/log\/batch\/season-\d+$/);
+    await expect(page.getByRole('region', { name: 'What happened' })).toContainText('strained');
     await expect(page.getByRole('heading', { level: 1 })).toContainText('Lot 17');
   },
 );

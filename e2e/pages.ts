@@ -27,6 +27,7 @@ export const PAGES = [
   'log/tasting',
   'log/cost',
   'log/import',
+  'log/batch/lido-batch-1',
   'log/compare?a=lido-batch-1&b=lido-batch-2',
   'label?jug=lido-jug-1',
   'label?batch=lido-batch-4',

@@ -102,6 +102,11 @@ export const router = createRouter({
       meta: { title: 'Log' },
     },
     {
+      path: '/log/batch/:id',
+      component: () => import('./pages/log/EntryPage.vue'),
+      meta: { title: 'A batch' },
+    },
+    {
       path: '/log/learning',
       component: () => import('./pages/log/LearningPage.vue'),
       meta: { title: 'Predicted and found' },

@@ -38,6 +38,7 @@ export async function withApp<T>(input: {
     history: createMemoryHistory(),
     routes: [
       { path: '/jugs/:id', component: nothing },
+      { path: '/log/batch/:id', component: nothing },
       { path: '/:rest(.*)*', component: nothing },
     ],
   });

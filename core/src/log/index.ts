@@ -24,3 +24,4 @@ export {
   type OldUnits,
   type RowProblem,
 } from './oldLog.ts';
+export { batchText } from './batchText.ts';

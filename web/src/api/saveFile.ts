@@ -1,6 +1,7 @@
 /** Gives a text to whoever sits at the page, as a file. */
-export function saveFile({ name, text }: { name: string; text: string }): void {
-  const href = URL.createObjectURL(new Blob([text], { type: 'application/json' }));
+export function saveFile(of: { name: string; text: string; type?: string }): void {
+  const { name, text, type = 'application/json' } = of;
+  const href = URL.createObjectURL(new Blob([text], { type }));
   const link = Object.assign(document.createElement('a'), { href, download: name });
   link.click();
   URL.revokeObjectURL(href);

@@ -53,7 +53,7 @@ const { state, failure, load, names, ids, rows, explained, like } = useComparePa
           <tr>
             <th scope="col"><span class="visually-hidden">What</span></th>
             <th v-for="(name, i) in names" :key="ids[i]" scope="col">
-              <RouterLink :to="`/steep/${ids[i]}`">{{ name }}</RouterLink>
+              <RouterLink :to="`/log/batch/${ids[i]}`">{{ name }}</RouterLink>
             </th>
           </tr>
         </thead>

@@ -41,7 +41,7 @@ const { next, canAccept, batchCount, acceptLearned, useVersion, inUse, versions,
             <ChoiceField v-model="coffee" label="Coffee" :options="coffees" />
           </div>
           <p class="held">{{ held }}</p>
-          <FoundChart :points @pick="router.push(`/steep/${$event}`)" />
+          <FoundChart :points @pick="router.push(`/log/batch/${$event}`)" />
         </section>
         <section aria-labelledby="drift">
           <h2 id="drift" class="section-head">By day</h2>
@@ -50,7 +50,7 @@ const { next, canAccept, batchCount, acceptLearned, useVersion, inUse, versions,
             <h3>Far from all the rest, counted for less</h3>
             <ul class="outliers">
               <li v-for="one in outliers" :key="`${one.id} ${one.text}`">
-                <RouterLink :to="`/steep/${one.id}`">{{ one.name }}</RouterLink>: {{ one.text }}
+                <RouterLink :to="`/log/batch/${one.id}`">{{ one.name }}</RouterLink>: {{ one.text }}
               </li>
             </ul>
           </template>

@@ -131,7 +131,7 @@ const dates = computed(() => [
         :row-class="({ isOutside }) => (isOutside ? 'outside' : '')"
       >
         <template #date-cell="{ row }"
-          ><RouterLink :to="`/steep/${row.id}`">{{ row.date }}</RouterLink></template
+          ><RouterLink :to="`/log/batch/${row.id}`">{{ row.date }}</RouterLink></template
         >
         <template #pick-cell="{ row }">
           <ElCheckbox

@@ -1,0 +1,195 @@
+import { countedActuals, type BatchInFull } from '@ratio/core/batch';
+import { nextTime, type NextTime } from '@ratio/core/learn';
+import { batchText } from '@ratio/core/log';
+import { SCALE_NAMES, SCALES, type Scale } from '@ratio/core/tasting';
+import { percentText } from '@ratio/core/units';
+import { computed, ref, shallowRef, watch } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import { saveFile } from '../../api/saveFile.ts';
+import { sentenceOf } from '../../api/client.ts';
+import { useAmountFormat } from '../../composables/useAmountFormat.ts';
+import { clockTime, dayName } from '../../format/formatClock.ts';
+import { useLog } from '../../stores/log.ts';
+import { useStores } from '../../stores/useStores.ts';
+
+const WAYS: Readonly<Record<NextTime['way'], (plan: NextTime['plan']) => string>> = {
+  leaner: ({ doseG, waterG }) => `Leaner, 1:${(waterG / doseG).toFixed(1)}`,
+  stronger: ({ doseG, waterG }) => `Less water, 1:${(waterG / doseG).toFixed(1)}`,
+  longer: ({ steep }) => `Longer, ${steep.at(-1)!.hours} h`,
+  shorter: ({ steep }) => `Shorter, ${steep.at(-1)!.hours} h`,
+  coarser: ({ grind }) => `Coarser, ${grind}`,
+  finer: ({ grind }) => `Finer, ${grind}`,
+  paper: () => 'Through paper after the drain',
+  same: () => 'The same again',
+};
+const WHYS: Readonly<Record<NextTime['why'], string>> = {
+  weaker: 'it was read weaker than it was to be',
+  stronger: 'it was read stronger than it was to be',
+  bitter: 'it tasted bitter',
+  sour: 'it tasted sour',
+  muddy: 'it was muddy',
+  liked: 'it was liked',
+};
+
+/** One batch as the log has it: what was planned, what happened, what was found, what to do next time. */
+export function useEntryPage() {
+  const log = useLog();
+  const { shelf, batches, drafts } = useStores();
+  const format = useAmountFormat();
+  const route = useRoute();
+  const router = useRouter();
+  const batch = shallowRef<BatchInFull | null>(null);
+  const state = ref<'loading' | 'ready' | 'failed'>('loading');
+  const failure = ref('');
+  const id = computed(() => String(route.params['id']));
+
+  async function load(): Promise<void> {
+    state.value = 'loading';
+    try {
+      [batch.value] = await Promise.all([log.one(id.value), log.loadTastings(id.value)]);
+      state.value = 'ready';
+    } catch (error) {
+      failure.value = sentenceOf(error);
+      state.value = 'failed';
+    }
+  }
+  watch([id, () => batches.batches], load, { immediate: true });
+
+  const when = (instant: string): string =>
+    `${dayName({ at: new Date(instant), zone: shelf.zone })} ${clockTime({
+      at: new Date(instant),
+      zone: shelf.zone,
+    })
+      .split(' ')
+      .at(-1)}`;
+  const rows = computed(() =>
+    countedActuals(batch.value?.actuals ?? []).map((row) => {
+      const amounts = [
+        row.massG === null ? '' : format.value.mass(row.massG),
+        row.tempC === null ? '' : format.value.temp(row.tempC),
+        row.strengthFrac === null ? '' : percentText(row.strengthFrac),
+        row.note,
+      ].filter(Boolean);
+      return {
+        id: row.id,
+        when: when(row.at),
+        text: [
+          row.kind === 'done' ? (row.step ?? 'done') : row.kind.replace('-', ' '),
+          ...amounts,
+        ].join(' '),
+        by: row.author === 'unsigned' ? '' : row.author,
+      };
+    }),
+  );
+  const tastings = computed(() => log.tastingsOf(id.value));
+  const means = computed(() => {
+    const of = (name: Scale): number | undefined => {
+      const said = tastings.value.flatMap((one) => one.said.scores[name] ?? []);
+      return said.length === 0 ? undefined : said.reduce((sum, one) => sum + one, 0) / said.length;
+    };
+    return Object.fromEntries(
+      SCALE_NAMES.flatMap((name) => {
+        const mean = of(name);
+        return mean === undefined ? [] : [[name, mean]];
+      }),
+    ) as Partial<Record<Scale, number>>;
+  });
+  const facts = computed(() => {
+    const one = batch.value;
+    if (!one) return [];
+    const { plan, predicted, predictedAtStrain } = one;
+    const expected = predictedAtStrain ?? predicted;
+    return [
+      ['Coffee', `${one.coffeeName}, ${plan.grind}`],
+      [
+        'In',
+        `${format.value.mass(plan.doseG)} and ${format.value.mass(plan.waterG)}, 1:${(plan.waterG / plan.doseG).toFixed(1)}`,
+      ],
+      ['Vessel', one.movedTo?.vesselName ?? one.vesselName],
+      ['Began', when(one.pouredAt ?? one.startedAt)],
+      ['Strained', one.strainedAt === null ? 'not yet' : when(one.strainedAt)],
+      [
+        'Predicted',
+        `${percentText(expected.strengthFrac)} (${percentText(expected.strengthLowFrac)} to ${percentText(expected.strengthHighFrac)})`,
+      ],
+      [
+        'Predicted by',
+        one.model.learned
+          ? `the shop’s own model, version ${one.model.learned.version}`
+          : 'the handbook',
+      ],
+    ].map(([name, text]) => ({ name: name!, text: text! }));
+  });
+  const foundFrac = computed(() =>
+    batch.value?.strengthBy === 'reading' ? batch.value.strengthFrac : null,
+  );
+  const next = computed(() => {
+    const one = batch.value;
+    const coffee = one && shelf.coffeeOf(one.plan.coffeeId);
+    if (one?.status !== 'strained') return [];
+    const { bitterness, sourness, clean, liking } = means.value;
+    return nextTime({
+      plan: one.plan,
+      model: coffee ? shelf.modelFor(coffee) : one.model,
+      aimFrac: one.predicted.strengthFrac,
+      foundFrac: foundFrac.value,
+      scores: {
+        ...(bitterness === undefined ? {} : { bitterness }),
+        ...(sourness === undefined ? {} : { sourness }),
+        ...(clean === undefined ? {} : { clean }),
+        ...(liking === undefined ? {} : { liking }),
+      },
+    }).map(({ way, why, plan, strengthFrac, sameFrac }) => ({
+      key: way,
+      title: WAYS[way](plan),
+      why: WHYS[why],
+      effect: `${percentText(strengthFrac, 1)} instead of ${percentText(sameFrac, 1)}`,
+      open: async (): Promise<void> => {
+        drafts.restart();
+        drafts.takePlan(plan);
+        await router.push('/plan');
+      },
+    }));
+  });
+  const said = computed(() =>
+    Object.entries(means.value).map(
+      ([name, mean]) => `${SCALES[name as Scale].name.toLowerCase()} ${mean.toFixed(1)}`,
+    ),
+  );
+
+  return {
+    batch,
+    state,
+    failure,
+    load,
+    facts,
+    foundFrac,
+    rows,
+    next,
+    said,
+    notes: computed(() => tastings.value.filter(({ note }) => note !== '')),
+    title: computed(() =>
+      batch.value ? `${batch.value.coffeeName}, ${when(batch.value.startedAt)}` : '',
+    ),
+    like: async (): Promise<void> => {
+      if (!batch.value) return;
+      drafts.restart();
+      drafts.takePlan(batch.value.plan);
+      await router.push('/plan');
+    },
+    saveMarkdown: (): void => {
+      if (!batch.value) return;
+      const { mass, percent } = format.value;
+      const text = batchText({
+        batch: batch.value,
+        rows: rows.value,
+        texts: { mass, percent: (frac) => percent(frac), time: when },
+      });
+      saveFile({ name: `${batch.value.id}.md`, text, type: 'text/markdown' });
+    },
+    saveJson: (): void => {
+      if (!batch.value) return;
+      saveFile({ name: `${batch.value.id}.json`, text: JSON.stringify(batch.value, null, 2) });
+    },
+  };
+}
