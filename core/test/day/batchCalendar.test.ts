@@ -1,23 +1,13 @@
 import { expect } from 'chai';
 import { startedBatch } from '../../src/batch/start.ts';
-import { planSchema, type Batch } from '../../src/batch/schema.ts';
+import type { Batch } from '../../src/batch/schema.ts';
 import { jarOf } from '../../src/brew/vessel.ts';
 import { USUAL_COFFEES } from '../../src/coffee/usual.ts';
 import { batchCalendar } from '../../src/day/batchCalendar.ts';
+import { usualPlan } from '../usualPlan.ts';
 
 const zone = 'Europe/Lisbon';
-const plan = planSchema.parse({
-  coffeeId: 'some',
-  vesselId: 'jar',
-  grind: 'coarse',
-  doseG: 850,
-  waterG: 4250,
-  waterC: 12,
-  wetting: 'stages',
-  steep: [{ place: 'fridge', tempC: 4, hours: 18 }],
-  agitationHours: [2, 6],
-  filtration: { method: 'drain', rinseG: 0 },
-});
+const plan = usualPlan({ agitationHours: [2, 6] });
 const { batch } = startedBatch({
   plan,
   coffee: USUAL_COFFEES[0]!,

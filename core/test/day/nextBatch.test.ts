@@ -1,21 +1,10 @@
 import { expect } from 'chai';
-import { planSchema } from '../../src/batch/schema.ts';
 import { USUAL_MODEL } from '../../src/brew/model.ts';
 import { jarOf } from '../../src/brew/vessel.ts';
 import { nextBatch } from '../../src/day/nextBatch.ts';
+import { usualPlan } from '../usualPlan.ts';
 
-const plan = planSchema.parse({
-  coffeeId: 'some',
-  vesselId: 'some',
-  grind: 'coarse',
-  doseG: 850,
-  waterG: 4250,
-  waterC: 12,
-  wetting: 'stages',
-  steep: [{ place: 'fridge', tempC: 4, hours: 18 }],
-  agitationHours: [],
-  filtration: { method: 'drain', rinseG: 0 },
-});
+const plan = usualPlan();
 const jar = (id: string, brimMl: number, bagHoldsG: number | null = null) => ({
   ...jarOf({ id, version: 1, name: id, brimMl }),
   bagHoldsG,

@@ -1,8 +1,8 @@
 import { expect } from 'chai';
-import { planSchema } from '../../src/batch/schema.ts';
 import { USUAL_MODEL } from '../../src/brew/model.ts';
 import { helpsOf, type Help } from '../../src/day/helps.ts';
 import { lastsUntil } from '../../src/day/supply.ts';
+import { usualPlan } from '../usualPlan.ts';
 
 const HOUR_MS = 3_600_000;
 /** A kilogram an hour from hour 0 on, known to the quarter of an hour. */
@@ -36,18 +36,7 @@ describe('lastsUntil', () => {
 });
 
 describe('helpsOf', () => {
-  const plan = planSchema.parse({
-    coffeeId: 'some',
-    vesselId: 'jar',
-    grind: 'coarse',
-    doseG: 850,
-    waterG: 4250,
-    waterC: 12,
-    wetting: 'stages',
-    steep: [{ place: 'fridge', tempC: 4, hours: 18 }],
-    agitationHours: [],
-    filtration: { method: 'drain', rinseG: 0 },
-  });
+  const plan = usualPlan();
   const helps = (readyByHours: number, onHandG = 6000) =>
     helpsOf({
       forecast,

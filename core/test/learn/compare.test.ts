@@ -1,28 +1,15 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { planSchema, type Plan } from '../../src/batch/schema.ts';
+import type { Plan } from '../../src/batch/schema.ts';
 import { USUAL_MODEL } from '../../src/brew/model.ts';
 import { compareBatches, comparedPlan } from '../../src/learn/compare.ts';
 import { fitLog } from '../../src/learn/fit.ts';
 import { measureNext } from '../../src/learn/measureNext.ts';
 import { expectNear } from '../near.ts';
+import { usualPlan } from '../usualPlan.ts';
 
-const planOf = (part: Partial<Plan>): Plan =>
-  planSchema.parse({
-    coffeeId: 'lot-1',
-    vesselId: 'jar',
-    grind: 'coarse',
-    doseG: 850,
-    waterG: 4250,
-    waterC: 12,
-    wetting: 'stages',
-    steep: [{ place: 'fridge', tempC: 4, hours: 18 }],
-    agitationHours: [],
-    filtration: { method: 'drain', rinseG: 0 },
-    ...part,
-  });
 const side = (part: Partial<Plan>, more: { yieldTimes?: number; strengthFrac?: number } = {}) => ({
-  ...comparedPlan(planOf(part), {
+  ...comparedPlan(usualPlan(part), {
     ...USUAL_MODEL,
     equilibriumYieldFrac: USUAL_MODEL.equilibriumYieldFrac * (more.yieldTimes ?? 1),
   }),
@@ -89,7 +76,7 @@ describe('compareBatches', () => {
 
 describe('measureNext', () => {
   const known = fitLog([]).learned.anyCoffee;
-  const measured = measureNext({ known, plan: planOf({}), model: USUAL_MODEL });
+  const measured = measureNext({ known, plan: usualPlan({}), model: USUAL_MODEL });
 
   it('never widens what is known, and puts the best first', () => {
     for (const { nowFrac, thenFrac } of measured) expect(thenFrac).to.be.at.most(nowFrac);
@@ -105,7 +92,7 @@ describe('measureNext', () => {
     const sure = { value: 0, sigma: 0.005 };
     const later = measureNext({
       known: { yieldLog: sure, rateLog: sure, correlationFrac: 0 },
-      plan: planOf({}),
+      plan: usualPlan({}),
       model: USUAL_MODEL,
     });
     expect(['mill', 'probe']).to.include(later[0]!.what);

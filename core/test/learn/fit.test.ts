@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import { planInput } from '../../src/batch/plan.ts';
-import { planSchema, type Plan } from '../../src/batch/schema.ts';
+
 import { brew } from '../../src/brew/brew.ts';
 import { learnedModel } from '../../src/brew/learned.ts';
 import { USUAL_MODEL, type BrewModel } from '../../src/brew/model.ts';
@@ -9,23 +9,10 @@ import { hiddenModel } from '../../src/instruments/simulate.ts';
 import { fitLog } from '../../src/learn/fit.ts';
 import type { Observation } from '../../src/learn/observation.ts';
 import { createRandom } from '../../src/numeric/random.ts';
+import { usualPlan } from '../usualPlan.ts';
 
 const COFFEES = ['lot-1', 'lot-2', 'lot-3'];
 const Z90 = 1.6449;
-const planOf = (part: Partial<Plan>): Plan =>
-  planSchema.parse({
-    coffeeId: 'lot-1',
-    vesselId: 'jar',
-    grind: 'coarse',
-    doseG: 850,
-    waterG: 4250,
-    waterC: 12,
-    wetting: 'stages',
-    steep: [{ place: 'fridge', tempC: 4, hours: 18 }],
-    agitationHours: [],
-    filtration: { method: 'drain', rinseG: 0 },
-    ...part,
-  });
 
 /** Ten batches of a shop whose coffees are not what their bags say, as its instruments find them. */
 function shopOf(seed: number) {
@@ -42,7 +29,7 @@ function shopOf(seed: number) {
     const coffeeId = COFFEES[i % COFFEES.length]!;
     const hours = 12 + 10 * random.uniform();
     const ratio = 4.5 + 4 * random.uniform();
-    const plan = planOf({
+    const plan = usualPlan({
       coffeeId,
       waterG: 850 * ratio,
       steep: [{ place: 'fridge', tempC: 4, hours }],
@@ -101,7 +88,7 @@ describe('fitLog', () => {
           all += 1;
           if (Math.abs(estimate.value - value) <= Z90 * estimate.sigma) inside += 1;
         }
-        const plan = planOf({ coffeeId, waterG: 850 * 6 });
+        const plan = usualPlan({ coffeeId, waterG: 850 * 6 });
         const next = (model: BrewModel): number =>
           Math.log(brew(planInput(plan), model).strengthFrac);
         before += (next(USUAL_MODEL) - next(real)) ** 2;

@@ -1,20 +1,9 @@
 import { expect } from 'chai';
-import { planSchema, type Plan } from '../../src/batch/schema.ts';
 import { USUAL_MODEL } from '../../src/brew/model.ts';
 import { nextTime } from '../../src/learn/nextTime.ts';
+import { usualPlan } from '../usualPlan.ts';
 
-const plan: Plan = planSchema.parse({
-  coffeeId: 'lot-1',
-  vesselId: 'jar',
-  grind: 'coarse',
-  doseG: 800,
-  waterG: 4000,
-  waterC: 12,
-  wetting: 'stages',
-  steep: [{ place: 'fridge', tempC: 4, hours: 18 }],
-  agitationHours: [],
-  filtration: { method: 'drain', rinseG: 0 },
-});
+const plan = usualPlan({ doseG: 800, waterG: 4000 });
 const next = (part: Partial<Parameters<typeof nextTime>[0]>, of = plan) =>
   nextTime({ plan: of, model: USUAL_MODEL, aimFrac: 0.035, foundFrac: null, scores: {}, ...part });
 const ways = (part: Parameters<typeof next>[0]): string[] => next(part).map(({ way }) => way);
