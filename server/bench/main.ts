@@ -13,6 +13,7 @@ import { copyDatabase } from '../src/database/copyDatabase.ts';
 import { openDatabase, type Database } from '../src/database/database.ts';
 import { createJugService } from '../src/jugs/service.ts';
 import { benchInstruments } from './instruments.ts';
+import { benchLog } from './log.ts';
 import { benchReads } from './reads.ts';
 
 const CALLER = { shopId: 'lido', author: 'bench' };
@@ -125,6 +126,7 @@ console.log(`\n| with rows | ${SMALL}, ms | ${LARGE}, ms | growth for ten times 
 console.log('|---|---|---|---|');
 for (const [name, [small, large]] of Object.entries(sizes))
   row(name, f(small), f(large), (large / small).toFixed(1));
+console.log(`\n${(await benchLog(inLido)).join('\n')}`);
 console.log(`\n${(await inLido(benchReads)).join('\n')}`);
 console.log(`\n${(await inLido(benchInstruments)).join('\n')}`);
 process.exit(0);
