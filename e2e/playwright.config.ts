@@ -6,6 +6,8 @@ export default defineConfig({
   testDir: '.',
   globalSetup: './seedOnce.ts',
   timeout: 60_000,
+  // Two journeys at once on two cores: a page may take its time to open.
+  expect: { timeout: 10_000 },
   workers: 2,
   // A shared machine stalls now and then; what fails twice is wrong.
   retries: process.env['CI'] ? 1 : 0,

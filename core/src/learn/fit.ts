@@ -158,6 +158,7 @@ export function fitLog(observations: readonly Observation[]): Fit {
     const fit = leastSquares({
       start: parameters,
       mostRounds: 30,
+      settled: 1e-5,
       residuals: (p) => [
         ...standardized(p).flatMap((all, k) => all.map((z, i) => z * weights[k]![i]!)),
         ...p.map((value, i) => value / priors[i]!),
@@ -188,9 +189,14 @@ export function fitLog(observations: readonly Observation[]): Fit {
     });
     parameters = fit.parameters;
     covariance = fit.covariance.map((row) => [...row]);
+    const before = weights;
     weights = standardized(parameters).map((all) =>
       all.map((z) => Math.sqrt(Math.min(1, (TAILS + 1) / (TAILS + z * z)))),
     );
+    const isSettled = weights.every((all, k) =>
+      all.every((weight, i) => Math.abs(weight - before[k]![i]!) < 1e-3),
+    );
+    if (isSettled) break;
   }
 
   const sumOf = (...at: readonly number[]): Estimate => ({

@@ -11,7 +11,7 @@ export interface LeastSquares {
 }
 
 const MOST_ROUNDS = 500;
-/** A step that moves less than this of a parameter, and of the sum, is the last. */
+/** A step that moves less than this of each parameter is the last, where nothing else is said. */
 const SETTLED = 1e-12;
 const FIRST_DAMPING = 1e-3;
 const MOST_DAMPING = 1e16;
@@ -30,8 +30,15 @@ export function leastSquares(input: {
   start: readonly number[];
   jacobian?: (parameters: readonly number[]) => readonly (readonly number[])[];
   mostRounds?: number;
+  /** A step that moves less than this, relative, of every parameter is the last. */
+  settled?: number;
 }): LeastSquares {
-  const { residuals, jacobian = differences(residuals), mostRounds = MOST_ROUNDS } = input;
+  const {
+    residuals,
+    jacobian = differences(residuals),
+    mostRounds = MOST_ROUNDS,
+    settled = SETTLED,
+  } = input;
   let parameters = [...input.start];
   let now = residuals(parameters);
   let sum = squares(now);
@@ -53,7 +60,7 @@ export function leastSquares(input: {
       break;
     }
     const isSettled = step.every(
-      (by, i) => Math.abs(by) <= SETTLED * (Math.abs(next[i]!) + SETTLED),
+      (by, i) => Math.abs(by) <= settled * (Math.abs(next[i]!) + settled),
     );
     const isFlat = sum - after <= 1e-15 * after && damping < 1;
     [parameters, now, sum] = [next, then, after];

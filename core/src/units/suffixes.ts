@@ -57,6 +57,9 @@ const BARE_KEYS = [
   'total',
   'model',
   'batchCount',
+  'sigma',
+  'yieldSigma',
+  'rateSigma',
 ] as const;
 
 /** @returns whether a numeric key says its unit: by suffix, or by being a listed bare word */

@@ -23,7 +23,7 @@ describe('days', () => {
     const found = await rows();
     expect(found.map(({ kind }) => kind)).to.deep.equal(['note', 'checked']);
     expect(found[0]).to.include({ note: 'Mill was stiff on coarse.', author: 'unsigned' });
-    expect(await rows('2026-06-12')).to.deep.equal([]);
+    expect(await rows('2026-06-10')).to.deep.equal([]);
   });
 
   it('count what is sent again once, and refuse other content under its identity', async () => {

@@ -115,7 +115,7 @@ export function useNextBatch(shown: DayShown, supply: Supply) {
       model: shelf.modelFor(coffee),
       roomC: shelf.shop?.roomC ?? 22,
       nowMs: shown.minuteMs.value,
-      readyByMs: supply.allGone.value?.atMs ?? readyByMs.value,
+      readyByMs: readyByMs.value,
     }).map((help) => {
       const lasts = (ms: number | null): string =>
         ms === null ? 'lasts for two weeks' : `lasts until ${at(ms)}`;
