@@ -25,6 +25,8 @@ const strain = useStrain(open);
 const standing = useStanding();
 const { format, entered } = strain;
 
+/** So many that were strained stand here; the log has them all. */
+const MOST_BEFORE = 12;
 const at = (instant: string): string => clockTime({ at: new Date(instant), zone: shelf.zone });
 const when = (instant: string): string => fromNow({ at: new Date(instant), now: shelf.now });
 const isDue = ({ endsAt }: Batch): boolean => Date.parse(endsAt) <= shelf.now.getTime();
@@ -146,9 +148,11 @@ async function strainIt(): Promise<void> {
       <p><RouterLink to="/plan">Plan a batch</RouterLink></p>
     </div>
     <template v-if="batches.past.length > 0">
-      <h2 class="before">Before</h2>
+      <h2 class="before">
+        Before <RouterLink to="/log" class="all">all of them in the log</RouterLink>
+      </h2>
       <ul>
-        <li v-for="batch in batches.past" :key="batch.id" class="past">
+        <li v-for="batch in batches.past.slice(0, MOST_BEFORE)" :key="batch.id" class="past">
           <RouterLink :to="`/steep/${batch.id}`">{{ batch.coffeeName }}</RouterLink>
           <span v-if="batch.abandonedFor !== null" class="soft"
             >{{ batch.vesselName }}, given up: {{ batch.abandonedFor }}</span
@@ -239,6 +243,7 @@ async function strainIt(): Promise<void> {
 
 .beside {
   display: flex;
+  flex-wrap: wrap;
   gap: 16px;
   font-size: var(--t13);
 }
@@ -266,6 +271,11 @@ async function strainIt(): Promise<void> {
 
 .before {
   margin-top: 36px;
+}
+
+.all {
+  margin-left: 12px;
+  font-weight: 400;
 }
 
 .past {
