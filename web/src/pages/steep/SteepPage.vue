@@ -310,7 +310,14 @@ async function strainIt(): Promise<void> {
 
 @media (max-width: 700px) {
   .batch {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
+  }
+
+  .progress,
+  .ends,
+  .beside,
+  .whole {
+    grid-column: 1 / -1;
   }
 
   .end {
