@@ -23,6 +23,8 @@ export function useImportPage() {
   const headings = shallowRef<readonly string[]>([]);
   const cells = shallowRef<readonly (readonly string[])[]>([]);
   const fileName = ref('');
+  /** Taken once for each file: the clock's tick must not read all its rows again. */
+  const openedMs = ref(0);
   const match = shallowRef<ColumnMatch>(matchColumns([]));
   const units = ref<OldUnits>({ mass: 'gram', water: 'gram' });
   const problem = ref('');
@@ -35,6 +37,7 @@ export function useImportPage() {
       problem.value = 'There is no row in it. A heading and a row for each batch are needed.';
       return;
     }
+    openedMs.value = shelf.now.getTime();
     [fileName.value, headings.value, cells.value] = [file.name, first, rest];
     match.value = matchColumns(first);
   }
@@ -62,7 +65,7 @@ export function useImportPage() {
         row: i + 2,
         match: match.value,
         units: units.value,
-        nowMs: shelf.now.getTime(),
+        nowMs: openedMs.value,
         zone: shelf.zone,
         idOf,
       }),
