@@ -33,6 +33,7 @@ import { endOnGrounds, fillJug, onGroundsId, useByOf, vesselsOfJugs } from '../j
 import { ProblemError } from '../problem.ts';
 import { splitBatch } from './split.ts';
 import { followActuals, requireNotable } from './notes.ts';
+import { isAgain, momentOnce } from '../rowAgain.ts';
 
 export interface BatchService {
   readonly list: (caller: Caller) => Promise<Batch[]>;
@@ -269,20 +270,13 @@ export function createBatchService({ db, clock, changes }: Needs): BatchService 
           ...NOTHING_NOTED,
           ...seen,
           batchId: id,
-          at:
-            at === undefined
-              ? (before?.at ?? clock.now().toISOString())
-              : clock.momentOf(at).toISOString(),
+          at: momentOnce({ clock, at, before }),
         };
-        if (!before) {
-          const noting = { db, clock, caller, batch, transaction };
-          await requireNotable({ ...noting, request });
-          await batchActuals.add(caller, actual, transaction);
-          return followActuals(noting);
-        }
-        const { author: _, ...known } = answered(before);
-        if (isDeepStrictEqual(known, actual)) return before;
-        throw new ProblemError('already_exists', 'Something else was noted under this id.');
+        if (isAgain(before, actual)) return;
+        const noting = { db, clock, caller, batch, transaction };
+        await requireNotable({ ...noting, request });
+        await batchActuals.add(caller, actual, transaction);
+        await followActuals(noting);
       });
       changes.publish(caller, { noun: 'batches', id });
       if (request.kind === 'abandoned')

@@ -1,4 +1,3 @@
-import { isDeepStrictEqual } from 'node:util';
 import {
   PACE_DAYS,
   poursByDay,
@@ -13,6 +12,7 @@ import type { Clock } from '../clock.ts';
 import type { Database } from '../database/database.ts';
 import { answered } from '../database/rows.ts';
 import { ProblemError } from '../problem.ts';
+import { isAgain, momentOnce } from '../rowAgain.ts';
 
 /** What is written down of a day, and what was poured on each. */
 export interface DayService {
@@ -66,17 +66,8 @@ export function createDayService({ db, clock, changes }: Needs): DayService {
       const { at, ...said } = request;
       await write(async (transaction) => {
         const before = await dayRows.find(shopId, request.id, transaction);
-        const row = {
-          ...NOTHING_SAID,
-          ...said,
-          date,
-          at: before && at === undefined ? before.at : clock.momentOf(at).toISOString(),
-        };
-        if (before) {
-          const { author: _, ...known } = answered(before);
-          if (isDeepStrictEqual(known, row)) return;
-          throw new ProblemError('already_exists', 'Something else was written under this id.');
-        }
+        const row = { ...NOTHING_SAID, ...said, date, at: momentOnce({ clock, at, before }) };
+        if (isAgain(before, row)) return;
         if (request.kind === 'undone') {
           const undone = await dayRows.find(shopId, request.undoes, transaction);
           if (undone?.date !== date)

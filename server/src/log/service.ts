@@ -1,5 +1,5 @@
 import { isDeepStrictEqual } from 'node:util';
-import { instantOf } from '@ratio/core/calendar';
+import { dateAfter, instantOf } from '@ratio/core/calendar';
 import type { BatchInFull } from '@ratio/core/batch';
 import {
   weeksOf,
@@ -18,6 +18,7 @@ import type { Database } from '../database/database.ts';
 import { readLogPage, type LogFilter } from '../database/logPage.ts';
 import { answered } from '../database/rows.ts';
 import { ProblemError } from '../problem.ts';
+import { isAgain, momentOnce } from '../rowAgain.ts';
 
 /** The log: its pages, what it taught, and how it tasted. */
 export interface LogService {
@@ -61,8 +62,7 @@ export function createLogService({ db, clock, changes, batches }: Needs): LogSer
     const { zone } = await db.shops.get(shopId, shopId);
     const begin = (date: string, daysLater = 0): string | null => {
       if (date === '') return null;
-      const noon = new Date(Date.parse(`${date}T12:00:00Z`) + daysLater * DAY_MS);
-      const ms = instantOf({ local: `${noon.toISOString().slice(0, 10)}T00:00`, zone });
+      const ms = instantOf({ local: `${dateAfter(date, daysLater)}T00:00`, zone });
       return ms === null ? null : new Date(ms).toISOString();
     };
     return { ...rest, fromAt: begin(from), beforeAt: begin(to, 1) };
@@ -154,14 +154,8 @@ export function createLogService({ db, clock, changes, batches }: Needs): LogSer
       const { shopId } = caller;
       await write(async (transaction) => {
         const before = await tastings.find(shopId, request.id, transaction);
-        const row = {
-          ...request,
-          at: before && at === undefined ? before.at : clock.momentOf(at).toISOString(),
-        };
-        if (!before) return tastings.add(caller, row, transaction);
-        const { author: _, ...known } = answered(before);
-        if (!isDeepStrictEqual(known, row))
-          throw new ProblemError('already_exists', 'Something else was tasted under this id.');
+        const row = { ...request, at: momentOnce({ clock, at, before }) };
+        if (!isAgain(before, row)) await tastings.add(caller, row, transaction);
       });
       changes.publish(caller, { noun: 'tastings', id: request.of });
       return tasted(caller, request.of);
