@@ -15,7 +15,7 @@ import {
   type BrewInput,
   type BrewModel,
 } from '@ratio/core/brew';
-import { instantOf } from '@ratio/core/calendar';
+import { dateAfter, instantOf } from '@ratio/core/calendar';
 import { drinkRequest, fromJugG, solveRequest } from '@ratio/core/drink';
 import { createRandom } from '@ratio/core/numeric';
 import { resolvePantry } from '@ratio/core/pantry';
@@ -75,8 +75,6 @@ const SEASON_TRUTH = {
 
 const isIn = (date: string, span: { from: string; to: string }): boolean =>
   date >= span.from && date <= span.to;
-const dateAfter = (days: number): string =>
-  new Date(Date.parse(`${FROM}T12:00:00Z`) + days * DAY_MS).toISOString().slice(0, 10);
 const at = (date: string, hours: number): number =>
   instantOf({ local: `${date}T00:00`, zone })! + hours * HOUR_MS;
 const iso = (ms: number): string => new Date(Math.round(ms / 1000) * 1000).toISOString();
@@ -263,7 +261,7 @@ export function lidoSeason(): Season {
   }
 
   for (let day = 0; day < DAYS; day++) {
-    const date = dateAfter(day);
+    const date = dateAfter(FROM, day);
     const weekday = (new Date(`${date}T12:00:00Z`).getUTCDay() + 6) % 7;
     // Strained in the morning of the day.
     for (const one of steeping.splice(0, steeping.length)) strain(one);
@@ -280,7 +278,7 @@ export function lidoSeason(): Season {
     const needG = drinks * 2 * 105;
     if (day < DAYS - 1) for (let i = 0; i < 2 && leftG + 2500 * i < needG; i++) start(date);
   }
-  const endMs = at(dateAfter(DAYS - 1), 20.4);
+  const endMs = at(dateAfter(FROM, DAYS - 1), 20.4);
   for (const jug of jugs)
     if (jug.leftG > 0)
       take(jug, { kind: 'discarded', massG: jug.leftG, note: 'closing count' }, endMs);

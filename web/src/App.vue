@@ -10,7 +10,7 @@ import { saveFile } from './api/saveFile.ts';
 import { useChanges } from './composables/useChanges.ts';
 import { useDueCall } from './composables/useDueCall.ts';
 import { useFinder } from './composables/useFinder.ts';
-import { useHands } from './composables/useHands.ts';
+import { useHands } from './stores/hands.ts';
 import { useKeys } from './composables/useKeys.ts';
 import { useLine } from './composables/useLine.ts';
 import { useTypedAhead } from './composables/useTypedAhead.ts';
@@ -20,9 +20,9 @@ import { useDraft } from './stores/draft.ts';
 import { useNotice } from './stores/notice.ts';
 import { useSession } from './stores/session.ts';
 import { useSetAside } from './stores/setAside.ts';
-import { useShop } from './stores/shop.ts';
 import { useSettings } from './stores/settings.ts';
 import { ElButton } from 'element-plus';
+import { authorOf } from './format/authorOf.ts';
 
 const FinderDialog = defineAsyncComponent(() => import('./components/navigation/FinderDialog.vue'));
 const KeysHelp = defineAsyncComponent(() => import('./components/navigation/KeysHelp.vue'));
@@ -35,7 +35,6 @@ const settings = useSettings();
 const notices = useNotice();
 const aside = useSetAside();
 const drafts = useDraft();
-const shelf = useShop();
 const router = useRouter();
 const route = useRoute();
 const session = useSession();
@@ -43,16 +42,13 @@ const { state, failure, load, refresh } = useStart();
 useChanges(() => state.value === 'ready');
 const { strip, tryNow, insist, letGo } = useStateStrip(refresh);
 const { stations } = useLine();
-const { all: hands, due } = useHands();
-useDueCall({ hands, due, nowMs: () => shelf.now.getTime() });
+const hands = useHands();
+useDueCall();
 const { sought, found, go } = useFinder();
 /** What the page takes at least, and whether whoever stands here may see it. */
 const least = computed(() => (route.meta['least'] as Role | undefined) ?? 'pours');
 const isAllowed = computed(() => session.can(least.value));
-const who = computed(() => {
-  const name = session.session?.name ?? '';
-  return name === 'unsigned' ? '' : name;
-});
+const who = computed(() => authorOf({ author: session.session?.name ?? '' }));
 /** Somebody else stands here now: what they see is read again. */
 async function signedIn(): Promise<void> {
   await load();
@@ -90,7 +86,7 @@ useKeys({
     v-if="!route.meta['bare'] || state === 'signIn'"
     :stations="state === 'signIn' ? [] : stations"
     :units="settings.units"
-    :due
+    :due="hands.due.length"
     :night="settings.isNight"
     :who
     :shelf="session.can('brews')"

@@ -5,6 +5,10 @@ import type { Batch } from './schema.ts';
 export const vesselIdOf = (batch: Pick<Batch, 'plan'> & Partial<Pick<Batch, 'movedTo'>>): string =>
   batch.movedTo?.vesselId ?? batch.plan.vesselId;
 
+/** @returns what the vessel is called in which a batch stands, or stood last */
+export const vesselNameOf = (batch: Pick<Batch, 'vesselName' | 'movedTo'>): string =>
+  batch.movedTo?.vesselName ?? batch.vesselName;
+
 const HOUR_MS = 3_600_000;
 
 /**

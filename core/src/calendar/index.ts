@@ -1,4 +1,4 @@
-export { instantOf, localDate, localHours, wallMs, zoned } from './localTime.ts';
+export { dateAfter, instantOf, localDate, localHours, wallMs, zoned } from './localTime.ts';
 export { readTime, type ReadTime } from './readTime.ts';
 export { daysLeft, useBy } from './useBy.ts';
 export { dayAndTime } from './writeTime.ts';

@@ -57,6 +57,14 @@ export const localDate = (input: { atMs: number; zone: string }): string =>
   new Date(wallMs(input)).toISOString().slice(0, 10);
 
 /**
+ * @param date as 2026-06-13
+ * @param days whole days later; below 0 before
+ * @returns the date so many days after another, as 2026-06-14
+ */
+export const dateAfter = (date: string, days: number): string =>
+  Temporal.PlainDate.from(date).add({ days }).toString();
+
+/**
  * The instant of a wall-clock time. A time that a change to summer time skips is moved on by the
  * skipped hour; one that comes twice means the first.
  *

@@ -1,6 +1,7 @@
 import { batchSchedule, type ScheduleEvent } from '../batch/schedule.ts';
 import type { Batch } from '../batch/schema.ts';
 import { steepHoursOf } from '../batch/start.ts';
+import { vesselNameOf } from '../batch/vesselInUse.ts';
 import type { DailyHours } from '../shop/dailyHours.ts';
 
 /** One thing to do, as a calendar has it. */
@@ -46,7 +47,7 @@ export function batchCalendar(input: {
   const startMs = Date.parse(batch.pouredAt ?? batch.startedAt);
   const plannedMs = startMs + steepHoursOf(plan) * HOUR_MS;
   const endMs = Date.parse(batch.strainedAt ?? batch.endsAt);
-  const vesselName = batch.movedTo?.vesselName ?? batch.vesselName;
+  const vesselName = vesselNameOf(batch);
   const amounts = `${Math.round(plan.doseG)} g of coffee and ${Math.round(plan.waterG)} g of water, ${plan.grind}`;
   const counts = new Map<string, number>();
   const events = batchSchedule({

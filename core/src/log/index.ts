@@ -24,4 +24,6 @@ export {
   type OldUnits,
   type RowProblem,
 } from './oldLog.ts';
-export { batchText } from './batchText.ts';
+export { batchFacts, batchText } from './batchText.ts';
+
+export { otherWays, type OtherWay } from './otherWays.ts';

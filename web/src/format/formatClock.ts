@@ -4,6 +4,14 @@ import { dayAndTime } from '@ratio/core/calendar';
 export const clockTime = (input: { at: Date; zone: string }): string =>
   dayAndTime({ atMs: input.at.getTime(), zone: input.zone });
 
+/** @returns "08:10" in a zone */
+export const hourTime = (input: { at: Date; zone: string }): string =>
+  clockTime(input).split(' ').at(-1)!;
+
+/** @returns "Sat 20 Jun 08:10" in a zone */
+export const dateAndTime = (input: { at: Date; zone: string }): string =>
+  `${dayName(input)} ${hourTime(input)}`;
+
 /** @returns "Sat 20 Jun" in a zone */
 export const dayName = (input: { at: Date; zone: string }): string =>
   new Intl.DateTimeFormat('en-GB', {

@@ -1,28 +1,29 @@
-import type { Batch } from '@ratio/core/batch';
-import { progressOf, stepsOf } from '@ratio/core/steps';
+import { vesselNameOf, type Batch } from '@ratio/core/batch';
 import { percentText } from '@ratio/core/units';
+import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
+import { useAmountFormat } from '../composables/useAmountFormat.ts';
+import { useProgress } from '../composables/useProgress.ts';
 import type { Hand } from '../format/hand.ts';
-import { useAmountFormat } from './useAmountFormat.ts';
-import { useStores } from '../stores/useStores.ts';
+import { useBatches } from './batches.ts';
+import { useDraft } from './draft.ts';
+import { useShop } from './shop.ts';
 
 /** How long something stays out of sight that was put off. */
 const LATER_MS = 10 * 60_000;
 
-/** Everything that needs a hand, the next one first. */
-export function useHands() {
-  const { shelf, batches, drafts } = useStores();
+/** Everything that needs a hand, the next one first; what somebody puts off is put off on every page. */
+export const useHands = defineStore('hands', () => {
+  const shelf = useShop();
+  const batches = useBatches();
+  const drafts = useDraft();
+  const progressAt = useProgress();
   const format = useAmountFormat();
   /** What was put off, and until when. */
   const putOff = ref<Readonly<Record<string, number>>>({});
 
   function ofBatch(batch: Batch): Hand | null {
-    const { now } = progressOf({
-      batch,
-      steps: stepsOf({ plan: batch.plan, shopSteps: shelf.shop?.steps ?? [] }),
-      actuals: batches.actualsOf(batch.id),
-      nowMs: shelf.now.getTime(),
-    });
+    const { now } = progressAt(batch, shelf.now.getTime());
     if (!now) return null;
     const { step, dueMs } = now;
     const { brewMl, strengthFrac } = batch.predicted;
@@ -32,7 +33,7 @@ export function useHands() {
       // What waits for nothing is to be done since the steep began.
       atMs: dueMs ?? Date.parse(batch.startedAt),
       title: isStrain ? `Strain ${batch.coffeeName}` : step.title,
-      where: batch.movedTo?.vesselName ?? batch.vesselName,
+      where: vesselNameOf(batch),
       text: isStrain
         ? `${format.value.volume(brewMl)} at ${percentText(strengthFrac, 1)}`
         : batch.coffeeName,
@@ -68,8 +69,8 @@ export function useHands() {
     all,
     /** Those that nobody put off. */
     hands: shown,
-    /** How many are due by now. */
-    due: computed(() => all.value.filter(({ atMs }) => atMs <= shelf.now.getTime()).length),
+    /** Those that are due by now, put off or not. */
+    due: computed(() => all.value.filter(({ atMs }) => atMs <= shelf.now.getTime())),
     later: (key: string): void => {
       putOff.value = { ...putOff.value, [key]: shelf.now.getTime() + LATER_MS };
     },
@@ -78,4 +79,4 @@ export function useHands() {
     },
     hasPutOff: computed(() => shown.value.length < all.value.length),
   };
-}
+});

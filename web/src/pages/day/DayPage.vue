@@ -19,7 +19,7 @@ import UseUpList from './UseUpList.vue';
 import ShiftNotes from './ShiftNotes.vue';
 import { useDayShown } from './useDayShown.ts';
 import { useHandOver } from './useHandOver.ts';
-import { useHands } from '../../composables/useHands.ts';
+import { useHands } from '../../stores/hands.ts';
 import { useJugColumns } from './useJugColumns.ts';
 import { useMoves } from './useMoves.ts';
 import { useNextBatch } from './useNextBatch.ts';
@@ -38,7 +38,7 @@ const supply = useSupply(shown);
 const { columns } = useSteepColumns(shown);
 const { columns: jugs } = useJugColumns(shown, supply);
 const { makes } = useToMake(shown);
-const { hands, later, takeAllBack, hasPutOff } = useHands();
+const hand = useHands();
 const { first, pace, whole, drinksLeft } = useRunsOut(shown, supply);
 const { advice, noVessel, helps } = useNextBatch(shown, supply);
 const { list, throwAway } = useUseUp();
@@ -132,12 +132,12 @@ const print = (): void => window.print();
     </section>
     <aside aria-label="What needs a hand">
       <NextPanel
-        :hands
+        :hands="hand.hands"
         :now="shelf.now"
         :zone="shelf.zone"
-        :has-put-off
-        @later="later"
-        @back="takeAllBack"
+        :has-put-off="hand.hasPutOff"
+        @later="hand.later"
+        @back="hand.takeAllBack"
         @plan="router.push('/plan')"
       />
       <ShiftNotes :notes :gone @note="handOver.addNote" @take-back="handOver.takeBack" />

@@ -3,7 +3,7 @@ import { ElButton } from 'element-plus';
 import { computed } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
 import LinkButton from '../../components/fields/LinkButton.vue';
-import { clockTime, fromNow } from '../../format/formatClock.ts';
+import { clockTime, fromNow, hourTime } from '../../format/formatClock.ts';
 import type { Hand } from '../../format/hand.ts';
 
 /** The one thing that needs a hand next, and what comes right after it. */
@@ -22,7 +22,9 @@ const at = (ms: number): string => clockTime({ at: new Date(ms), zone: props.zon
 const next = computed(() => props.hands[0] ?? null);
 const isDue = computed(() => next.value !== null && next.value.atMs <= props.now.getTime());
 /** Another day is said with its name, today by its hour. */
-const time = computed(() => (next.value ? at(next.value.atMs).split(' ').at(-1)! : ''));
+const time = computed(() =>
+  next.value ? hourTime({ at: new Date(next.value.atMs), zone: props.zone }) : '',
+);
 const day = computed(() => {
   if (!next.value) return '';
   const [weekday] = at(next.value.atMs).split(' ');

@@ -1,9 +1,8 @@
-import { wallMs } from '@ratio/core/calendar';
+import { dateAfter, wallMs } from '@ratio/core/calendar';
 import { computed, ref } from 'vue';
 import { dateName } from '../../format/formatClock.ts';
 import { useStores } from '../../stores/useStores.ts';
 
-const DAY_MS = 86_400_000;
 const HOUR_MS = 3_600_000;
 /** A day back, and a week ahead. */
 const RANGE = { min: -1, max: 7 } as const;
@@ -14,11 +13,7 @@ export function useDayShown() {
   const offset = ref(0);
   // Not at each tick: everything on the page follows from it.
   const minuteMs = computed(() => Math.floor(shelf.now.getTime() / 60_000) * 60_000);
-  const date = computed(() =>
-    new Date(Date.parse(`${days.today}T12:00:00Z`) + offset.value * DAY_MS)
-      .toISOString()
-      .slice(0, 10),
-  );
+  const date = computed(() => dateAfter(days.today, offset.value));
 
   return {
     offset,

@@ -7,10 +7,10 @@ import { clockTime } from '../../format/formatClock.ts';
 import { useStores } from '../../stores/useStores.ts';
 import { onHandMl } from '../../stores/jugs.ts';
 import type { DayShown } from './useDayShown.ts';
+import { authorOf } from '../../format/authorOf.ts';
+import { dateAfter } from '@ratio/core/calendar';
 
 const NAMES: Readonly<Record<CheckList, string>> = { opening: 'Opening', closing: 'Closing' };
-const dayBefore = (date: string): string =>
-  new Date(Date.parse(`${date}T12:00:00Z`) - 86_400_000).toISOString().slice(0, 10);
 
 /** What one shift leaves to the next: notes, the lists of opening and closing, jugs counted. */
 export function useHandOver(shown: DayShown) {
@@ -19,7 +19,7 @@ export function useHandOver(shown: DayShown) {
   watch(
     shown.date,
     (date) => {
-      for (const one of [date, dayBefore(date)]) void days.loadDay(one).catch(() => undefined);
+      for (const one of [date, dateAfter(date, -1)]) void days.loadDay(one).catch(() => undefined);
     },
     { immediate: true },
   );
@@ -33,7 +33,7 @@ export function useHandOver(shown: DayShown) {
         date,
         note,
         when: clockTime({ at: new Date(at), zone: shelf.zone }),
-        by: author === 'unsigned' ? '' : author,
+        by: authorOf({ author }),
       }));
 
   async function write(
@@ -55,7 +55,7 @@ export function useHandOver(shown: DayShown) {
           item,
           rowId: row?.id ?? null,
           by: row
-            ? `${clockTime({ at: new Date(row.at), zone: shelf.zone })}${row.author === '' || row.author === 'unsigned' ? '' : `, ${row.author}`}`
+            ? `${clockTime({ at: new Date(row.at), zone: shelf.zone })}${authorOf(row) && `, ${authorOf(row)}`}`
             : '',
         };
       });
@@ -69,7 +69,10 @@ export function useHandOver(shown: DayShown) {
   );
 
   return {
-    notes: computed(() => [...written(dayBefore(shown.date.value)), ...written(shown.date.value)]),
+    notes: computed(() => [
+      ...written(dateAfter(shown.date.value, -1)),
+      ...written(shown.date.value),
+    ]),
     addNote: (note: string) => write({ id: newId(), kind: 'note', note }, 'The note'),
     takeBack: (id: string, date: string) =>
       write({ id: newId(), kind: 'undone', undoes: id }, 'Taken back', date),

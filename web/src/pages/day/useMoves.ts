@@ -1,4 +1,4 @@
-import { predictStrain, type Batch } from '@ratio/core/batch';
+import { predictStrain, vesselNameOf, type Batch } from '@ratio/core/batch';
 import { instantOf, localHours } from '@ratio/core/calendar';
 import { isWithin } from '@ratio/core/shop';
 import { percentText } from '@ratio/core/units';
@@ -46,7 +46,7 @@ export function useMoves(shown: DayShown) {
     return {
       batch,
       toMs,
-      title: `Strain ${batch.movedTo?.vesselName ?? batch.vesselName} ${at(toMs)} instead of ${at(fromMs)}`,
+      title: `Strain ${vesselNameOf(batch)} ${at(toMs)} instead of ${at(fromMs)}`,
       effect: `${percentText(strengthAt(batch, toMs))} instead of ${percentText(strengthAt(batch, fromMs))}`,
       isManned: isManned(toMs),
     };

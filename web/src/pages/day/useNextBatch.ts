@@ -8,6 +8,7 @@ import { clockTime, duration } from '../../format/formatClock.ts';
 import { useStores } from '../../stores/useStores.ts';
 import type { DayShown } from './useDayShown.ts';
 import type { Supply } from './useSupply.ts';
+import { useOpenPlan } from '../../composables/useOpenPlan.ts';
 
 const DAY_MS = 86_400_000;
 /** For how long the next batch is to last. */
@@ -18,8 +19,9 @@ const USUAL_DOSE_G = 1000;
 
 /** The batch that has to start next, so that the shop does not run out, and what helps where it is too late. */
 export function useNextBatch(shown: DayShown, supply: Supply) {
-  const { shelf, drafts, batches, jugs } = useStores();
+  const { shelf, batches, jugs } = useStores();
   const router = useRouter();
+  const openPlan = useOpenPlan();
   const format = useAmountFormat();
   const at = (ms: number): string => clockTime({ at: new Date(ms), zone: shelf.zone });
 
@@ -93,10 +95,8 @@ export function useNextBatch(shown: DayShown, supply: Supply) {
   );
 
   async function open(plan: Plan, startAtMs: number): Promise<void> {
-    drafts.restart();
     const isNow = startAtMs <= shelf.now.getTime() + 60_000;
-    drafts.takePlan(plan, { startAt: isNow ? null : new Date(startAtMs).toISOString() });
-    await router.push('/plan');
+    await openPlan(plan, isNow ? null : new Date(startAtMs));
   }
 
   const helps = computed(() => {

@@ -1,6 +1,7 @@
+import { vesselNameOf } from '@ratio/core/batch';
 import { wallMs } from '@ratio/core/calendar';
 import { computed } from 'vue';
-import { clockTime, fromNow } from '../../format/formatClock.ts';
+import { clockTime, fromNow, hourTime } from '../../format/formatClock.ts';
 import { useStores } from '../../stores/useStores.ts';
 import type { DayShown } from './useDayShown.ts';
 import type { Supply } from './useSupply.ts';
@@ -26,7 +27,7 @@ export function useRunsOut(shown: DayShown, supply: Supply) {
   /** Of today the hour alone. */
   const hour = (ms: number): string => {
     const isToday = Math.floor(shown.hoursAt(ms) / 24) === -shown.offset.value;
-    return isToday ? at(ms).split(' ').at(-1)! : at(ms);
+    return isToday ? hourTime({ at: new Date(ms), zone: shelf.zone }) : at(ms);
   };
 
   const first = computed(() => {
@@ -58,7 +59,7 @@ export function useRunsOut(shown: DayShown, supply: Supply) {
     if (!all || all.atMs === null) return '';
     const before = supply.arrivals.value.filter(({ atMs }) => atMs < all.atMs!);
     const coming = before
-      .map(({ batch, atMs }) => `${batch.movedTo?.vesselName ?? batch.vesselName} at ${hour(atMs)}`)
+      .map(({ batch, atMs }) => `${vesselNameOf(batch)} at ${hour(atMs)}`)
       .join(', ');
     const until = `all is gone ${at(all.atMs)}`;
     const busy =

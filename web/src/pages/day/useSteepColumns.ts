@@ -1,7 +1,6 @@
 import { planInput, steepHoursOf, vesselIdOf, type Batch, type Plan } from '@ratio/core/batch';
 import { ANY_VESSEL_ID, brewCurve, type BrewModel, type BrewPoint } from '@ratio/core/brew';
 import { coffeeOf } from '@ratio/core/matter';
-import { progressOf, stepsOf } from '@ratio/core/steps';
 import { percentText } from '@ratio/core/units';
 import { computed } from 'vue';
 import { cssColour } from '../../components/drawings/colour.ts';
@@ -10,6 +9,7 @@ import { timeOfDay } from '../../format/formatClock.ts';
 import { useStores } from '../../stores/useStores.ts';
 import type { DayColumn, DayEdge, DaySteep, Slice } from './dayColumn.ts';
 import type { DayShown } from './useDayShown.ts';
+import { useProgress } from '../../composables/useProgress.ts';
 
 const HOUR_MS = 3_600_000;
 const POINTS = 25;
@@ -45,6 +45,7 @@ function rememberedCurves() {
 export function useSteepColumns(shown: DayShown) {
   const { shelf, batches, drafts } = useStores();
   const format = useAmountFormat();
+  const progressAt = useProgress();
   const curveOf = rememberedCurves();
 
   const slices = (of: {
@@ -91,28 +92,25 @@ export function useSteepColumns(shown: DayShown) {
       model: batch.model,
       hours,
     });
-    const edges = progressOf({
-      batch,
-      steps: stepsOf({ plan, shopSteps: shelf.shop?.steps ?? [] }),
-      actuals: batches.actualsOf(batch.id),
-      nowMs,
-    }).states.flatMap(({ step, dueMs, state, noted }): DayEdge[] => {
-      const word = wordOf(step.key);
-      if (!word || step.atS === null || dueMs === null) return [];
-      const isStrain = word === 'strain';
-      if (isDone && !isStrain) return [];
-      const atHours = shown.hoursAt(isStrain && isDone ? endMs : dueMs);
-      const isNoted = noted !== null || state === 'passed' || (isStrain && isDone);
-      return [
-        {
-          key: `${batch.id}-${step.key}`,
-          atHours,
-          text: `${timeOfDay(inDay(atHours))} ${word}${isStrain && isDone ? 'ed' : ''}`,
-          note: isStrain ? format.value.volume(predicted.brewMl) : '',
-          state: isNoted ? 'done' : dueMs <= nowMs ? 'due' : 'later',
-        },
-      ];
-    });
+    const edges = progressAt(batch, nowMs).states.flatMap(
+      ({ step, dueMs, state, noted }): DayEdge[] => {
+        const word = wordOf(step.key);
+        if (!word || step.atS === null || dueMs === null) return [];
+        const isStrain = word === 'strain';
+        if (isDone && !isStrain) return [];
+        const atHours = shown.hoursAt(isStrain && isDone ? endMs : dueMs);
+        const isNoted = noted !== null || state === 'passed' || (isStrain && isDone);
+        return [
+          {
+            key: `${batch.id}-${step.key}`,
+            atHours,
+            text: `${timeOfDay(inDay(atHours))} ${word}${isStrain && isDone ? 'ed' : ''}`,
+            note: isStrain ? format.value.volume(predicted.brewMl) : '',
+            state: isNoted ? 'done' : dueMs <= nowMs ? 'due' : 'later',
+          },
+        ];
+      },
+    );
     return {
       id: batch.id,
       to: `/steep/${batch.id}`,

@@ -1,4 +1,4 @@
-import { batchSchedule, brewAt, steepHoursOf, type Batch } from '@ratio/core/batch';
+import { batchSchedule, brewAt, steepHoursOf, vesselNameOf, type Batch } from '@ratio/core/batch';
 import { createForecast, lastsUntil } from '@ratio/core/day';
 import { computed, watch } from 'vue';
 import { useStores } from '../../stores/useStores.ts';
@@ -70,7 +70,7 @@ export function useSupply(shown: DayShown) {
   const strainedNow = computed(() =>
     batches.steeping.map((batch) => ({
       batchId: batch.id,
-      name: batch.movedTo?.vesselName ?? batch.vesselName,
+      name: vesselNameOf(batch),
       massG: batch.predicted.brewG,
       ...brewAt({ batch, atMs: shown.minuteMs.value }),
     })),

@@ -1,7 +1,7 @@
 import { batchCalendar, type CalendarEntry } from '@ratio/core/day';
-import { localDate } from '@ratio/core/calendar';
+import { dateAfter, localDate } from '@ratio/core/calendar';
 import { computed } from 'vue';
-import { clockTime, dateName } from '../../format/formatClock.ts';
+import { dateName, hourTime } from '../../format/formatClock.ts';
 import { useStores } from '../../stores/useStores.ts';
 import { useDayShown } from './useDayShown.ts';
 import { useNextBatch } from './useNextBatch.ts';
@@ -19,16 +19,9 @@ export function useWeek() {
   const supply = useSupply(shown);
   const { advice } = useNextBatch(shown, supply);
   const { makes } = useToMake(shown);
-  const dates = computed(() =>
-    Array.from({ length: DAYS }, (_, i) =>
-      new Date(Date.parse(`${days.today}T12:00:00Z`) + i * 86_400_000).toISOString().slice(0, 10),
-    ),
-  );
+  const dates = computed(() => Array.from({ length: DAYS }, (_, i) => dateAfter(days.today, i)));
   const dateOf = (atMs: number): string => localDate({ atMs, zone: shelf.zone });
-  const at = (ms: number): string =>
-    clockTime({ at: new Date(ms), zone: shelf.zone })
-      .split(' ')
-      .at(-1)!;
+  const at = (ms: number): string => hourTime({ at: new Date(ms), zone: shelf.zone });
 
   const entries = computed(() => {
     const { crewFromHours: fromHours = 0, crewToHours: toHours = 24 } = shelf.shop ?? {};

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { vesselNameOf } from '@ratio/core/batch';
 import { INSTRUMENT_KINDS, type Instrument } from '@ratio/core/instruments';
 import { ElCollapse, ElCollapseItem } from 'element-plus';
 import 'element-plus/theme-chalk/el-collapse.css';
@@ -87,9 +88,9 @@ const shown = computed(() =>
 );
 const unit = computed(() => (format.value.units === 'metric' ? '°C' : '°F'));
 const steeping = computed(() =>
-  batches.steeping.map(({ id, coffeeName, vesselName, movedTo }) => ({
-    id,
-    text: `${movedTo?.vesselName ?? vesselName}: ${coffeeName}`,
+  batches.steeping.map((batch) => ({
+    id: batch.id,
+    text: `${vesselNameOf(batch)}: ${batch.coffeeName}`,
   })),
 );
 const series = computed(() =>

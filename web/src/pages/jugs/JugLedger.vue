@@ -7,6 +7,7 @@ import type { DataColumn } from '../../components/tables/dataColumn.ts';
 import type { AmountFormat } from '../../format/amountFormat.ts';
 import { clockTime } from '../../format/formatClock.ts';
 import CorrectRow from './CorrectRow.vue';
+import { authorOf } from '../../format/authorOf.ts';
 
 /** What was done to a jug, the latest first. Nothing is ever overwritten. */
 const props = defineProps<{
@@ -79,7 +80,7 @@ const columns = computed<DataColumn<JugEntry>[]>(() => [
     isNumber: true,
   },
   { key: 'note', label: 'Note', text: ({ note }) => note, minPx: 120 },
-  { key: 'who', label: 'Who', text: ({ author }) => (author === 'unsigned' ? '' : author) },
+  { key: 'who', label: 'Who', text: authorOf },
   { key: 'ways', label: 'Take back or correct', isQuiet: true, minPx: 160, on: 'screen' },
 ]);
 </script>

@@ -1,3 +1,4 @@
+import { vesselNameOf } from '@ratio/core/batch';
 import { CONSTANTS } from '@ratio/core/constants';
 import { waterToStrengthG } from '@ratio/core/jug';
 import { computed, ref, watch } from 'vue';
@@ -7,6 +8,7 @@ import { useRoute } from 'vue-router';
 import { clockTime, dateName, dayName } from '../../format/formatClock.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { useStores } from '../../stores/useStores.ts';
+import { authorOf } from '../../format/authorOf.ts';
 
 /** What stands on a bottle or a jug, so that nobody has to ask or guess. */
 export interface Label {
@@ -53,7 +55,7 @@ export function useLabel() {
       if (typeof id !== 'string') return;
       const rows = await jugs.entries(id).catch(() => []);
       const { author = '' } = rows.findLast(({ kind }) => kind === 'filled') ?? {};
-      filledBy.value = author === 'unsigned' ? '' : author;
+      filledBy.value = authorOf({ author });
     },
     { immediate: true },
   );
@@ -72,7 +74,7 @@ export function useLabel() {
     const { zone } = shelf;
     const author = batches.actualsOf(batch.id)[0]?.author ?? '';
     return {
-      title: batch.movedTo?.vesselName ?? batch.vesselName,
+      title: vesselNameOf(batch),
       what: `${batch.coffeeName}, ${format.value.mass(plan.doseG)} and ${format.value.mass(plan.waterG)}, ${plan.grind}; ${format.value.percent(predicted.strengthFrac, 1)} expected`,
       made: clockTime({ at: new Date(batch.pouredAt ?? batch.startedAt), zone }),
       useBy: clockTime({ at: new Date(batch.endsAt), zone }),
@@ -80,7 +82,7 @@ export function useLabel() {
       contains: NO_ALLERGENS,
       keep: 'covered, until it is strained',
       dilute: '',
-      who: author === 'unsigned' ? '' : author,
+      who: authorOf({ author }),
       from: `/steep/${batch.id}`,
     };
   });

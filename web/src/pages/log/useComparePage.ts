@@ -1,13 +1,14 @@
 import type { BatchInFull } from '@ratio/core/batch';
 import { compareBatches, observationOf, type Compared, type Difference } from '@ratio/core/learn';
 import { percentText } from '@ratio/core/units';
-import { computed, ref, shallowRef, watch } from 'vue';
-import { useRoute, useRouter } from 'vue-router';
-import { sentenceOf } from '../../api/client.ts';
+import { computed, watch } from 'vue';
+import { useRoute } from 'vue-router';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { clockTime, dayName, duration } from '../../format/formatClock.ts';
 import { useLog } from '../../stores/log.ts';
 import { useStores } from '../../stores/useStores.ts';
+import { useOpenPlan } from '../../composables/useOpenPlan.ts';
+import { useLoaded } from '../../composables/useLoaded.ts';
 
 const NAMES: Readonly<Record<Difference, string>> = {
   coffee: 'the coffee',
@@ -24,27 +25,19 @@ const NAMES: Readonly<Record<Difference, string>> = {
 /** Two batches of the log side by side: what was different in, what came out, and what explains it. */
 export function useComparePage() {
   const log = useLog();
-  const { shelf, drafts, notice } = useStores();
+  const { shelf, notice } = useStores();
   const format = useAmountFormat();
   const route = useRoute();
-  const router = useRouter();
-  const both = shallowRef<readonly [BatchInFull, BatchInFull] | null>(null);
-  const state = ref<'loading' | 'ready' | 'failed'>('loading');
-  const failure = ref('');
+  const openPlan = useOpenPlan();
 
-  async function load(): Promise<void> {
-    state.value = 'loading';
-    try {
-      const [a, b] = await Promise.all(
-        [route.query['a'], route.query['b']].map((id) => log.one(String(id))),
-      );
-      both.value = [a!, b!];
-      state.value = 'ready';
-    } catch (error) {
-      failure.value = sentenceOf(error);
-      state.value = 'failed';
-    }
-  }
+  const {
+    loaded: both,
+    state,
+    failure,
+    load,
+  } = useLoaded(async () =>
+    Promise.all([log.one(String(route.query['a'])), log.one(String(route.query['b']))]),
+  );
   watch(() => [route.query['a'], route.query['b']], load, { immediate: true });
 
   const sideOf = (batch: BatchInFull): Compared | null => {
@@ -139,10 +132,8 @@ export function useComparePage() {
     like: async (i: 0 | 1): Promise<void> => {
       const batch = both.value?.[i];
       if (!batch) return;
-      drafts.restart();
-      drafts.takePlan(batch.plan);
+      await openPlan(batch.plan);
       notice.say({ tone: 'done', text: `A plan like ${nameOf(batch)}.` });
-      await router.push('/plan');
     },
   };
 }

@@ -1,15 +1,26 @@
-import { planInput, type Plan } from '@ratio/core/batch';
-import { brew } from '@ratio/core/brew';
-import { GRIND_NAMES } from '@ratio/core/coffee';
-import { weekSchema, type Week } from '@ratio/core/log';
+import type { Plan } from '@ratio/core/batch';
+import { otherWays, weekSchema, type OtherWay } from '@ratio/core/log';
 import { percentText } from '@ratio/core/units';
-import { computed, ref, shallowRef } from 'vue';
+import { computed } from 'vue';
 import { z } from 'zod';
-import { sentenceOf } from '../../api/client.ts';
 import { askOrLast } from '../../api/askOrLast.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { dateName } from '../../format/formatClock.ts';
 import { useStores } from '../../stores/useStores.ts';
+import { useLoaded } from '../../composables/useLoaded.ts';
+
+const ratioOf = ({ waterG, doseG }: Plan): string => `1:${(waterG / doseG).toFixed(1)}`;
+const TITLES: Readonly<
+  Record<
+    OtherWay['way'],
+    (of: { now: Plan; then: Plan; mass: (massG: number) => string }) => string
+  >
+> = {
+  leaner: ({ now, then }) => `${ratioOf(then)} instead of ${ratioOf(now)}`,
+  finer: ({ then }) => `ground ${then.grind}`,
+  squeeze: () => 'squeezed by hand',
+  rinse: ({ now, mass }) => `rinsed with ${mass(now.doseG)} of water`,
+};
 
 const weeksSchema = z.array(weekSchema);
 /** A month of such weeks as the last four were. */
@@ -19,18 +30,10 @@ const WEEKS_A_MONTH = 4.35;
 export function useCostPage() {
   const { drafts } = useStores();
   const format = useAmountFormat();
-  const weeks = shallowRef<readonly Week[]>([]);
-  const state = ref<'loading' | 'ready' | 'failed'>('loading');
-  const failure = ref('');
-  async function load(): Promise<void> {
-    try {
-      weeks.value = await askOrLast(weeksSchema, '/api/log/weeks');
-      state.value = 'ready';
-    } catch (error) {
-      failure.value = sentenceOf(error);
-      state.value = 'failed';
-    }
-  }
+  const { loaded, state, failure, load } = useLoaded(() =>
+    askOrLast(weeksSchema, '/api/log/weeks'),
+  );
+  const weeks = computed(() => loaded.value ?? []);
   void load();
   const money = (price: number | null): string =>
     price === null ? '–' : format.value.money(price);
@@ -62,47 +65,14 @@ export function useCostPage() {
     const { plan, coffee, model } = drafts;
     const price = coffee.pricePerKg;
     if (price === null || !(plan.doseG > 0)) return [];
-    const of = (changed: Plan) => {
-      const { strengthFrac, brewG } = brew(planInput(changed), model);
-      return { strengthFrac, perSolids: changed.doseG / (strengthFrac * brewG) };
-    };
-    const now = of(plan);
-    const finer = GRIND_NAMES[GRIND_NAMES.indexOf(plan.grind) + 1];
-    const ways: { key: string; title: string; plan: Plan }[] = [
-      {
-        key: 'leaner',
-        title: `1:${(plan.waterG / plan.doseG + 1).toFixed(1)} instead of 1:${(plan.waterG / plan.doseG).toFixed(1)}`,
-        plan: { ...plan, waterG: plan.waterG + plan.doseG },
-      },
-      ...(finer
-        ? [{ key: 'finer', title: `ground ${finer}`, plan: { ...plan, grind: finer } }]
-        : []),
-      ...(plan.filtration.method === 'squeeze'
-        ? []
-        : [
-            {
-              key: 'squeeze',
-              title: 'squeezed by hand',
-              plan: { ...plan, filtration: { ...plan.filtration, method: 'squeeze' as const } },
-            },
-          ]),
-      {
-        key: 'rinse',
-        title: `rinsed with ${format.value.mass(plan.doseG)} of water`,
-        plan: {
-          ...plan,
-          filtration: { ...plan.filtration, rinseG: plan.filtration.rinseG + plan.doseG },
-        },
-      },
-    ];
-    return ways.map((way) => {
-      const then = of(way.plan);
-      const saved = monthKg.value * price * (1 - then.perSolids / now.perSolids);
+    const now = otherWays({ plan, model });
+    return now.ways.map(({ way, plan: then, strengthFrac, savedFrac }) => {
+      const saved = monthKg.value * price * savedFrac;
       return {
-        key: way.key,
-        title: way.title,
+        key: way,
+        title: TITLES[way]({ now: plan, then, mass: format.value.mass }),
         worth: `${saved < 0 ? 'costs' : 'saves'} ${format.value.money(Math.abs(saved))} a month`,
-        strength: `${percentText(then.strengthFrac, 1)} instead of ${percentText(now.strengthFrac, 1)}`,
+        strength: `${percentText(strengthFrac, 1)} instead of ${percentText(now.strengthFrac, 1)}`,
       };
     });
   });

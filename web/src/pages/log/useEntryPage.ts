@@ -1,16 +1,18 @@
-import { countedActuals, type BatchInFull } from '@ratio/core/batch';
+import { countedActuals } from '@ratio/core/batch';
 import { nextTime, type NextTime } from '@ratio/core/learn';
-import { batchText } from '@ratio/core/log';
+import { batchFacts, batchText } from '@ratio/core/log';
 import { SCALE_NAMES, SCALES, type Scale } from '@ratio/core/tasting';
 import { percentText } from '@ratio/core/units';
-import { computed, ref, shallowRef, watch } from 'vue';
-import { useRoute, useRouter } from 'vue-router';
+import { computed, watch } from 'vue';
+import { useRoute } from 'vue-router';
 import { saveFile } from '../../api/saveFile.ts';
-import { sentenceOf } from '../../api/client.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
-import { clockTime, dayName } from '../../format/formatClock.ts';
+import { dateAndTime } from '../../format/formatClock.ts';
 import { useLog } from '../../stores/log.ts';
 import { useStores } from '../../stores/useStores.ts';
+import { authorOf } from '../../format/authorOf.ts';
+import { useOpenPlan } from '../../composables/useOpenPlan.ts';
+import { useLoaded } from '../../composables/useLoaded.ts';
 
 const WAYS: Readonly<Record<NextTime['way'], (plan: NextTime['plan']) => string>> = {
   leaner: ({ doseG, waterG }) => `Leaner, 1:${(waterG / doseG).toFixed(1)}`,
@@ -34,34 +36,25 @@ const WHYS: Readonly<Record<NextTime['why'], string>> = {
 /** One batch as the log has it: what was planned, what happened, what was found, what to do next time. */
 export function useEntryPage() {
   const log = useLog();
-  const { shelf, batches, drafts } = useStores();
+  const { shelf, batches } = useStores();
   const format = useAmountFormat();
+  const openPlan = useOpenPlan();
   const route = useRoute();
-  const router = useRouter();
-  const batch = shallowRef<BatchInFull | null>(null);
-  const state = ref<'loading' | 'ready' | 'failed'>('loading');
-  const failure = ref('');
   const id = computed(() => String(route.params['id']));
 
-  async function load(): Promise<void> {
-    state.value = 'loading';
-    try {
-      [batch.value] = await Promise.all([log.one(id.value), log.loadTastings(id.value)]);
-      state.value = 'ready';
-    } catch (error) {
-      failure.value = sentenceOf(error);
-      state.value = 'failed';
-    }
-  }
+  const {
+    loaded: batch,
+    state,
+    failure,
+    load,
+  } = useLoaded(async () => {
+    const [one] = await Promise.all([log.one(id.value), log.loadTastings(id.value)]);
+    return one;
+  });
   watch([id, () => batches.batches], load, { immediate: true });
 
   const when = (instant: string): string =>
-    `${dayName({ at: new Date(instant), zone: shelf.zone })} ${clockTime({
-      at: new Date(instant),
-      zone: shelf.zone,
-    })
-      .split(' ')
-      .at(-1)}`;
+    dateAndTime({ at: new Date(instant), zone: shelf.zone });
   const rows = computed(() =>
     countedActuals(batch.value?.actuals ?? []).map((row) => {
       const amounts = [
@@ -77,7 +70,7 @@ export function useEntryPage() {
           row.kind === 'done' ? (row.step ?? 'done') : row.kind.replace('-', ' '),
           ...amounts,
         ].join(' '),
-        by: row.author === 'unsigned' ? '' : row.author,
+        by: authorOf(row),
       };
     }),
   );
@@ -94,32 +87,13 @@ export function useEntryPage() {
       }),
     ) as Partial<Record<Scale, number>>;
   });
-  const facts = computed(() => {
-    const one = batch.value;
-    if (!one) return [];
-    const { plan, predicted, predictedAtStrain } = one;
-    const expected = predictedAtStrain ?? predicted;
-    return [
-      ['Coffee', `${one.coffeeName}, ${plan.grind}`],
-      [
-        'In',
-        `${format.value.mass(plan.doseG)} and ${format.value.mass(plan.waterG)}, 1:${(plan.waterG / plan.doseG).toFixed(1)}`,
-      ],
-      ['Vessel', one.movedTo?.vesselName ?? one.vesselName],
-      ['Began', when(one.pouredAt ?? one.startedAt)],
-      ['Strained', one.strainedAt === null ? 'not yet' : when(one.strainedAt)],
-      [
-        'Predicted',
-        `${percentText(expected.strengthFrac)} (${percentText(expected.strengthLowFrac)} to ${percentText(expected.strengthHighFrac)})`,
-      ],
-      [
-        'Predicted by',
-        one.model.learned
-          ? `the shop’s own model, version ${one.model.learned.version}`
-          : 'the handbook',
-      ],
-    ].map(([name, text]) => ({ name: name!, text: text! }));
+  const texts = computed(() => {
+    const { mass, percent } = format.value;
+    return { mass, percent: (frac: number) => percent(frac), time: when };
   });
+  const facts = computed(() =>
+    batch.value ? batchFacts(batch.value, texts.value).filter(({ name }) => name !== 'Found') : [],
+  );
   const foundFrac = computed(() =>
     batch.value?.strengthBy === 'reading' ? batch.value.strengthFrac : null,
   );
@@ -145,9 +119,7 @@ export function useEntryPage() {
       why: WHYS[why],
       effect: `${percentText(strengthFrac, 1)} instead of ${percentText(sameFrac, 1)}`,
       open: async (): Promise<void> => {
-        drafts.restart();
-        drafts.takePlan(plan);
-        await router.push('/plan');
+        await openPlan(plan);
       },
     }));
   });
@@ -173,18 +145,11 @@ export function useEntryPage() {
     ),
     like: async (): Promise<void> => {
       if (!batch.value) return;
-      drafts.restart();
-      drafts.takePlan(batch.value.plan);
-      await router.push('/plan');
+      await openPlan(batch.value.plan);
     },
     saveMarkdown: (): void => {
       if (!batch.value) return;
-      const { mass, percent } = format.value;
-      const text = batchText({
-        batch: batch.value,
-        rows: rows.value,
-        texts: { mass, percent: (frac) => percent(frac), time: when },
-      });
+      const text = batchText({ batch: batch.value, rows: rows.value, texts: texts.value });
       saveFile({ name: `${batch.value.id}.md`, text, type: 'text/markdown' });
     },
     saveJson: (): void => {

@@ -2,12 +2,13 @@ import type { BatchInFull } from '@ratio/core/batch';
 import { modelOf } from '@ratio/core/brew';
 import { measureNext, type Fit, type Measurement } from '@ratio/core/learn';
 import { percentText } from '@ratio/core/units';
-import { computed, ref, shallowRef } from 'vue';
+import { computed, ref } from 'vue';
 import { newId, sentenceOf } from '../../api/client.ts';
 import { clockTime, dayName } from '../../format/formatClock.ts';
 import { useLog } from '../../stores/log.ts';
 import { useStores } from '../../stores/useStores.ts';
 import type { Learning } from '../../workers/learn.worker.ts';
+import { useLoaded } from '../../composables/useLoaded.ts';
 
 const Z90 = 1.6449;
 const REASONS: Readonly<Record<Fit['outliers'][number]['what'], string>> = {
@@ -26,24 +27,14 @@ const MEASURES: Readonly<Record<Measurement['what'], (m: Measurement) => string>
 export function useLearningPage(learn: (batches: readonly BatchInFull[]) => Promise<Learning>) {
   const log = useLog();
   const { shelf, drafts, notice } = useStores();
-  const batches = shallowRef<readonly BatchInFull[]>([]);
-  const learning = shallowRef<Learning | null>(null);
-  const state = ref<'loading' | 'ready' | 'failed'>('loading');
-  const failure = ref('');
   const coffee = ref('');
 
-  async function load(): Promise<void> {
-    state.value = 'loading';
-    try {
-      batches.value = await log.lately();
-      // Plain data: what is reactive cannot be sent to a worker.
-      learning.value = await learn(JSON.parse(JSON.stringify(batches.value)) as BatchInFull[]);
-      state.value = 'ready';
-    } catch (error) {
-      failure.value = sentenceOf(error);
-      state.value = 'failed';
-    }
-  }
+  const { loaded, state, failure, load } = useLoaded(async () => {
+    const lately = await log.lately();
+    return { batches: lately, learning: await learn(lately) };
+  });
+  const batches = computed(() => loaded.value?.batches ?? []);
+  const learning = computed(() => loaded.value?.learning ?? null);
   void load();
 
   const points = computed(() =>

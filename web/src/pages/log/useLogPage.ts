@@ -1,13 +1,14 @@
-import { logQuery, LOG_PAGE, type LogQuery, type LogRow } from '@ratio/core/log';
+import { logQuery, LOG_PAGE, type LogQuery } from '@ratio/core/log';
 import { percentText } from '@ratio/core/units';
 import { useDebounceFn } from '@vueuse/core';
-import { computed, ref, shallowRef, watch } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { sentenceOf } from '../../api/client.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
-import { clockTime, dayName } from '../../format/formatClock.ts';
+import { dateAndTime } from '../../format/formatClock.ts';
 import { useLog } from '../../stores/log.ts';
 import { useStores } from '../../stores/useStores.ts';
+import { authorOf } from '../../format/authorOf.ts';
+import { useLoaded } from '../../composables/useLoaded.ts';
 
 /** One line of the log as it is shown. */
 export interface LogLine {
@@ -33,10 +34,6 @@ export function useLogPage() {
   const format = useAmountFormat();
   const route = useRoute();
   const router = useRouter();
-  const rows = shallowRef<readonly LogRow[]>([]);
-  const total = ref(0);
-  const state = ref<'loading' | 'ready' | 'failed'>('loading');
-  const failure = ref('');
 
   const query = computed<LogQuery>(() => {
     const parsed = logQuery.safeParse(route.query);
@@ -56,21 +53,9 @@ export function useLogPage() {
   const seek = useDebounceFn(() => change({ text: typed.value.trim() }), 200);
   watch(typed, () => void seek());
 
-  let asked = 0;
-  async function load(): Promise<void> {
-    asked += 1;
-    const mine = asked;
-    try {
-      const answer = await log.page(query.value);
-      // An older question is answered by nobody.
-      if (mine !== asked) return;
-      [rows.value, total.value, state.value] = [answer.rows, answer.total, 'ready'];
-    } catch (error) {
-      if (mine !== asked) return;
-      failure.value = sentenceOf(error);
-      state.value = 'failed';
-    }
-  }
+  const { loaded, state, failure, load } = useLoaded(() => log.page(query.value));
+  const rows = computed(() => loaded.value?.rows ?? []);
+  const total = computed(() => loaded.value?.total ?? 0);
   watch([query, () => batches.batches], load, { immediate: true });
 
   const lines = computed<LogLine[]>(() =>
@@ -79,12 +64,7 @@ export function useLogPage() {
       const off = foundFrac === null ? null : foundFrac / predictedFrac - 1;
       return {
         id: row.id,
-        date: `${dayName({ at: new Date(row.startedAt), zone: shelf.zone })} ${clockTime({
-          at: new Date(row.startedAt),
-          zone: shelf.zone,
-        })
-          .split(' ')
-          .at(-1)}`,
+        date: dateAndTime({ at: new Date(row.startedAt), zone: shelf.zone }),
         coffee: row.coffeeName,
         vessel: row.vesselName,
         grind: row.grind,
@@ -95,7 +75,7 @@ export function useLogPage() {
         off: off === null ? '' : `${off < 0 ? '−' : '+'}${Math.abs(100 * off).toFixed(1)} %`,
         isOutside: foundFrac !== null && (foundFrac < lowFrac || foundFrac > highFrac),
         brew: row.brewG === null ? '–' : format.value.mass(row.brewG),
-        by: row.author === 'unsigned' ? '' : row.author,
+        by: authorOf(row),
       };
     }),
   );

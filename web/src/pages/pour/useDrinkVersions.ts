@@ -1,6 +1,6 @@
 import type { Drink, DrinkVersion } from '@ratio/core/drink';
-import { computed, ref, shallowRef, watch, type Ref } from 'vue';
-import { sentenceOf } from '../../api/client.ts';
+import { computed, watch, type Ref } from 'vue';
+import { useLoaded } from '../../composables/useLoaded.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { dayName } from '../../format/formatClock.ts';
 import { useDrinks } from '../../stores/drinks.ts';
@@ -28,22 +28,11 @@ export function useDrinkVersions(
   const menu = useDrinks();
   const shelf = useShop();
   const format = useAmountFormat();
-  const versions = shallowRef<DrinkVersion[]>([]);
-  const state = ref<'loading' | 'ready' | 'failed'>('loading');
-  const failure = ref('');
-
+  const { loaded, state, failure, load } = useLoaded(() => menu.versions(drink.value!.id));
   watch(
     () => [shown.value, drink.value?.id, drink.value?.version] as const,
-    async ([isShown, id]) => {
-      if (!isShown || id === undefined) return;
-      state.value = 'loading';
-      try {
-        versions.value = await menu.versions(id);
-        state.value = 'ready';
-      } catch (error) {
-        failure.value = sentenceOf(error);
-        state.value = 'failed';
-      }
+    ([isShown, id]) => {
+      if (isShown && id !== undefined) void load();
     },
     { immediate: true },
   );
@@ -57,7 +46,7 @@ export function useDrinkVersions(
     return format.value.volume(target.concentrateMl);
   }
   const rows = computed<VersionRow[]>(() =>
-    versions.value.map(({ id, drink: kept, at, forWhom, change }) => ({
+    (loaded.value ?? []).map(({ id, drink: kept, at, forWhom, change }) => ({
       id,
       drink: kept,
       day: dayName({ at: new Date(at), zone: shelf.zone }),

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Batch } from '@ratio/core/batch';
+import { vesselNameOf, type Batch } from '@ratio/core/batch';
 import { useWakeLock } from '@vueuse/core';
 import { ElButton } from 'element-plus';
 import { computed, onMounted, onScopeDispose, toRef } from 'vue';
@@ -114,7 +114,7 @@ onScopeDispose(() => window.removeEventListener('keydown', key));
   <div class="bench">
     <header class="head">
       <RouterLink to="/steep" class="out">All steeps</RouterLink>
-      <h1>{{ batch.coffeeName }}, {{ batch.movedTo?.vesselName ?? batch.vesselName }}</h1>
+      <h1>{{ batch.coffeeName }}, {{ vesselNameOf(batch) }}</h1>
       <p class="where">
         <span v-if="inHand"
           >step <strong>{{ progress.states.indexOf(inHand) + 1 }}</strong> of

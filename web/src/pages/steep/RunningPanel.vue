@@ -5,7 +5,7 @@ import { computed } from 'vue';
 import RunningChart from '../../components/charts/RunningChart.vue';
 import BigFigure from '../../components/figures/BigFigure.vue';
 import type { AmountFormat } from '../../format/amountFormat.ts';
-import { clockTime, fromNow } from '../../format/formatClock.ts';
+import { clockTime, fromNow, hourTime } from '../../format/formatClock.ts';
 
 /** How a steep goes: what it will be, what it was planned to be, and what would mend it. */
 const props = defineProps<{
@@ -25,7 +25,7 @@ const atClock = (atMs: number): string => clockTime({ at: new Date(atMs), zone: 
 const mendTexts = computed(() =>
   props.running.mends.map((mend) => {
     if (mend.way === 'strain-at') {
-      const instead = atClock(props.running.endMs).split(' ').at(-1);
+      const instead = hourTime({ at: new Date(props.running.endMs), zone: props.zone });
       return `Strain ${atClock(mend.atMs)} instead of ${instead}.`;
     }
     if (mend.way === 'thin') return `Thin what comes out with ${props.format.mass(mend.massG)}.`;

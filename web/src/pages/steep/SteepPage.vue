@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useStores } from '../../stores/useStores.ts';
-import type { Batch } from '@ratio/core/batch';
+import { vesselNameOf, type Batch } from '@ratio/core/batch';
 import { percentFigure, percentText } from '@ratio/core/units';
 import { ElButton, ElProgress } from 'element-plus';
 import 'element-plus/theme-chalk/el-progress.css';
@@ -59,8 +59,8 @@ async function strainIt(): Promise<void> {
         <div class="what">
           <h2 class="name">{{ batch.coffeeName }}</h2>
           <p class="soft">
-            {{ batch.movedTo?.vesselName ?? batch.vesselName }} ·
-            {{ format.mass(batch.plan.doseG) }} and {{ format.mass(batch.plan.waterG) }}, 1:{{
+            {{ vesselNameOf(batch) }} · {{ format.mass(batch.plan.doseG) }} and
+            {{ format.mass(batch.plan.waterG) }}, 1:{{
               (batch.plan.waterG / batch.plan.doseG).toFixed(1)
             }}
             · {{ batch.plan.grind }}

@@ -6,8 +6,9 @@ import { massKind, percentKind } from '../../components/fields/amountKind.ts';
 import AmountField from '../../components/fields/AmountField.vue';
 import LinkButton from '../../components/fields/LinkButton.vue';
 import type { AmountFormat } from '../../format/amountFormat.ts';
-import { clockTime, fromNow, minutesAndSeconds } from '../../format/formatClock.ts';
+import { clockTime, fromNow, hourTime, minutesAndSeconds } from '../../format/formatClock.ts';
 import type { useStepValue } from './useStepValue.ts';
+import { authorOf } from '../../format/authorOf.ts';
 
 /** The one figure of a step: what the instrument says of so much, the time that is left, or when it is. */
 const props = defineProps<{
@@ -79,17 +80,13 @@ const drops = computed(() => {
               : state.noted?.kind === 'skipped'
                 ? 'left out'
                 : state.noted
-                  ? clockTime({ at: new Date(state.noted.at), zone })
-                      .split(' ')
-                      .at(-1)
+                  ? hourTime({ at: new Date(state.noted.at), zone })
                   : 'done'
         }}</span>
       </p>
       <p v-if="state.noted" class="soft">
         noted {{ clockTime({ at: new Date(state.noted.at), zone })
-        }}{{
-          state.noted.author && state.noted.author !== 'unsigned' ? ` by ${state.noted.author}` : ''
-        }}
+        }}{{ authorOf(state.noted) && ` by ${authorOf(state.noted)}` }}
       </p>
     </template>
     <template v-else-if="measured.kind.value !== null">
@@ -171,9 +168,7 @@ const drops = computed(() => {
     <template v-else-if="state.dueMs !== null">
       <p class="large-line">
         <span class="figures large" :class="{ due: leftMs! <= 0 }">{{
-          clockTime({ at: new Date(state.dueMs), zone })
-            .split(' ')
-            .at(-1)
+          hourTime({ at: new Date(state.dueMs), zone })
         }}</span>
         <span class="of">{{ clockTime({ at: new Date(state.dueMs), zone }).split(' ')[0] }}</span>
       </p>

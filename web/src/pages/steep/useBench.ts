@@ -1,8 +1,9 @@
-import { progressOf, stepsOf, type StepState } from '@ratio/core/steps';
+import type { StepState } from '@ratio/core/steps';
 import { runningSteep, type Batch, type NoteActualRequest } from '@ratio/core/batch';
 import { computed, ref, type Ref } from 'vue';
 import { newId, sentenceOf } from '../../api/client.ts';
 import { smallPhotograph } from '../../api/photograph.ts';
+import { useProgress } from '../../composables/useProgress.ts';
 import { useSecondsMs } from '../../composables/useSecondsMs.ts';
 import { useStores } from '../../stores/useStores.ts';
 
@@ -23,17 +24,8 @@ export function useBench(batch: Readonly<Ref<Batch>>) {
   const { shelf, batches, notice } = useStores();
   const nowMs = useSecondsMs();
   const actuals = computed(() => batches.actualsOf(batch.value.id));
-  const steps = computed(() =>
-    stepsOf({ plan: batch.value.plan, shopSteps: shelf.shop?.steps ?? [] }),
-  );
-  const progress = computed(() =>
-    progressOf({
-      batch: batch.value,
-      steps: steps.value,
-      actuals: actuals.value,
-      nowMs: nowMs.value,
-    }),
-  );
+  const progressAt = useProgress();
+  const progress = computed(() => progressAt(batch.value, nowMs.value));
   /** The step that somebody tapped; null for the one that is due. */
   const pickedKey = ref<string | null>(null);
   const inHand = computed<StepState | null>(() => {

@@ -3,6 +3,7 @@ import { computed, type Ref } from 'vue';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { clockTime } from '../../format/formatClock.ts';
 import { useShop } from '../../stores/shop.ts';
+import { authorOf } from '../../format/authorOf.ts';
 
 /** Rows that stand beside the steps, in words, the last one first. */
 export function useNoted(actuals: Readonly<Ref<readonly BatchActual[]>>) {
@@ -53,7 +54,7 @@ export function useNoted(actuals: Readonly<Ref<readonly BatchActual[]>>) {
             id: row.id,
             when: clockTime({ at: new Date(row.at), zone: shelf.zone }),
             text,
-            by: row.author === 'unsigned' ? '' : row.author,
+            by: authorOf(row),
             // A share that went over is a batch of its own by now.
             canGoBack: row.kind !== 'split-off',
           },

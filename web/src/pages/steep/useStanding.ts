@@ -1,4 +1,4 @@
-import { brewAt, vesselIdOf, vesselOf, type Batch } from '@ratio/core/batch';
+import { brewAt, vesselIdOf, vesselNameOf, vesselOf, type Batch } from '@ratio/core/batch';
 import { anyVessel, bedMlOf, slurryMl } from '@ratio/core/brew';
 import { coffeeOf } from '@ratio/core/matter';
 import { percentText } from '@ratio/core/units';
@@ -13,9 +13,8 @@ export function useStanding() {
   const format = useAmountFormat();
 
   function standing(batch: Batch) {
-    const { plan, movedTo } = batch;
+    const { plan } = batch;
     const vesselId = vesselIdOf(batch);
-    const vesselName = movedTo?.vesselName ?? batch.vesselName;
     const fullMl = slurryMl({ ...plan, tempC: plan.waterC });
     const { strengthFrac } = brewAt({ batch, atMs: shelf.now.getTime() });
     return {
@@ -26,7 +25,7 @@ export function useStanding() {
         bedMl: bedMlOf(plan),
         colour: cssColour(coffeeOf({ massG: 1, strengthFrac })),
         perUnitMl: format.value.vesselUnitMl,
-        text: `${vesselName}, ${format.value.volume(fullMl)} in it`,
+        text: `${vesselNameOf(batch)}, ${format.value.volume(fullMl)} in it`,
       },
     };
   }

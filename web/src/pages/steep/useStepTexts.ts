@@ -2,17 +2,14 @@ import type { Batch } from '@ratio/core/batch';
 import type { StepState } from '@ratio/core/steps';
 import { computed, type Ref } from 'vue';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
-import { clockTime, minutesAndSeconds } from '../../format/formatClock.ts';
+import { hourTime, minutesAndSeconds } from '../../format/formatClock.ts';
 import { useShop } from '../../stores/shop.ts';
 
 /** What each step says of itself in a list, and what belongs to its title. */
 export function useStepTexts(batch: Readonly<Ref<Batch>>) {
   const shelf = useShop();
   const format = useAmountFormat();
-  const at = (atMs: number): string =>
-    clockTime({ at: new Date(atMs), zone: shelf.zone })
-      .split(' ')
-      .at(-1)!;
+  const at = (atMs: number): string => hourTime({ at: new Date(atMs), zone: shelf.zone });
 
   function saysOf({ step, noted, state, dueMs }: StepState): string {
     if (noted?.kind === 'skipped') return 'left out';

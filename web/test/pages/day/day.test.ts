@@ -1,6 +1,6 @@
 import { poursByDay } from '@ratio/core/day';
 import { expect } from 'chai';
-import { useHands } from '../../../src/composables/useHands.ts';
+import { useHands } from '../../../src/stores/hands.ts';
 import { useDayShown } from '../../../src/pages/day/useDayShown.ts';
 import { useHandOver } from '../../../src/pages/day/useHandOver.ts';
 import { useJugColumns } from '../../../src/pages/day/useJugColumns.ts';
@@ -190,14 +190,14 @@ describe('the day', () => {
         batchOf({ id: 'late', endsAt: '2026-06-13T06:00:00.000Z' }),
       ],
     });
-    expect(of.hands.value.map(({ to }) => to)).to.deep.equal(['/steep/late', '/steep/evening']);
-    expect(of.due.value).to.equal(1);
-    of.later(of.hands.value[0]!.key);
-    expect(of.hands.value.map(({ to }) => to)).to.deep.equal(['/steep/evening']);
+    expect(of.hands.map(({ to }) => to)).to.deep.equal(['/steep/late', '/steep/evening']);
+    expect(of.due.length).to.equal(1);
+    of.later(of.hands[0]!.key);
+    expect(of.hands.map(({ to }) => to)).to.deep.equal(['/steep/evening']);
     // It is due all the same.
-    expect([of.due.value, of.hasPutOff.value]).to.deep.equal([1, true]);
+    expect([of.due.length, of.hasPutOff]).to.deep.equal([1, true]);
     of.takeAllBack();
-    expect(of.hands.value).to.have.length(2);
+    expect(of.hands).to.have.length(2);
   });
 
   it('asks before a strain is moved, says what it comes to, and notes it once', async () => {
