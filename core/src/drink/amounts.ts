@@ -127,6 +127,7 @@ function solveRising(setting: Setting, miss: Miss): SolvedAmounts {
     high: most,
     atLow: least,
     atHigh: atMost,
+    close: STRENGTH_CLOSE,
   });
   return met(concentrateG);
 }
@@ -141,8 +142,10 @@ const strengthAfter = (
     ? { strengthFrac: target.strengthFrac + missed }
     : {};
 
-/** As near as the integration of the melt is worth, a thousandth of what is promised. */
-const CLOSE = 1e-12;
+/** A strength as near as the integration of the melt is worth, a thousandth of what is promised. */
+const STRENGTH_CLOSE = 1e-12;
+/** A level, as a part of the cup. */
+const LEVEL_CLOSE = 1e-12;
 
 /**
  * Where an all but straight function crosses zero: a straight line through the ends, then curves
@@ -155,13 +158,15 @@ function nearlyStraightRoot(input: {
   high: number;
   atLow: number;
   atHigh: number;
+  /** How near zero is near enough, in what the function gives. */
+  close: number;
 }): number {
-  const { f, low, high, atLow, atHigh } = input;
+  const { f, low, high, atLow, atHigh, close } = input;
   let [a, fa, b, fb] = [low, atLow, high, atHigh];
   let c = b - (fb * (b - a)) / (fb - fa);
   for (let i = 0; i < 8 && c >= low && c <= high; i++) {
     const fc = f(c);
-    if (Math.abs(fc) < CLOSE) return c;
+    if (Math.abs(fc) < close) return c;
     const next =
       (a * fb * fc) / ((fa - fb) * (fa - fc)) +
       (b * fa * fc) / ((fb - fa) * (fb - fc)) +
@@ -174,12 +179,19 @@ function nearlyStraightRoot(input: {
 }
 
 /** Concentrate that alone fills the glass to its line over what is fixed in it, g. */
-const mostConcentrate = (setting: Setting): number =>
-  findRoot({
-    f: (concentrateG) => levelOf(setting, { concentrateG, fillG: 0 }) - setting.input.glass.cupMl,
+function mostConcentrate(setting: Setting): number {
+  const { cupMl } = setting.input.glass;
+  const f = (concentrateG: number) => levelOf(setting, { concentrateG, fillG: 0 }) - cupMl;
+  const high = 2 * cupMl;
+  return nearlyStraightRoot({
+    f,
     low: 0,
-    high: 2 * setting.input.glass.cupMl,
+    high,
+    atLow: f(0),
+    atHigh: f(high),
+    close: LEVEL_CLOSE * cupMl,
   });
+}
 
 /** Diluent that brings the level to the line over an amount of concentrate, 0 where none fits. */
 function fillFor(setting: Setting, concentrateG: number, most: number, guessG?: number): number {

@@ -1,6 +1,7 @@
 import { massG, mix, type Composition } from '../matter/composition.ts';
 import { energyKcal } from '../matter/properties.ts';
 import type { Ingredient } from '../pantry/ingredients.ts';
+import type { DrinkStatus } from './amounts.ts';
 import { alcoholByVolumeFrac } from './alcohol.ts';
 import { drinkTimeline, pourOf, type DrinkPoint, type Pour } from './glass.ts';
 import { iceComposition } from './ice.ts';
@@ -15,8 +16,15 @@ import {
   type Setting,
 } from './setting.ts';
 
+/** How a solution ended. */
+interface DrinkEnding {
+  readonly status: DrinkStatus;
+  /** Strength of the concentrate that would reach the target; null unless too weak. */
+  readonly needsStrengthFrac: number | null;
+}
+
 /** A drink as it stands with given amounts, and what becomes of it while the ice melts. */
-export interface DrinkOutcome {
+export interface DrinkOutcome extends DrinkEnding {
   readonly concentrateG: number;
   readonly concentrateMl: number;
   readonly fillG: number;
@@ -63,11 +71,11 @@ function extraKcalOf({ additions, glass }: DrinkInput, diluents: DrinkOutcome['d
 const MINUTES = Array.from({ length: 31 }, (_, minute) => minute);
 
 /** @returns the drink that given amounts make in a setting, and how its solution ended */
-export function drinkOutcome<T extends object>(
+export function drinkOutcome(
   setting: Setting,
   amounts: Amounts & { readonly strengthFrac?: number },
-  ending: T,
-): DrinkOutcome & T {
+  ending: DrinkEnding,
+): DrinkOutcome {
   const { input, concentrateGPerMl, fillGPerMl, iceG } = setting;
   const { concentrateG, fillG } = amounts;
   const { glass, additions, diluents } = input;
@@ -87,7 +95,9 @@ export function drinkOutcome<T extends object>(
   });
   let timeline: readonly DrinkPoint[] | undefined;
   return {
-    ...ending,
+    // Written out: a spread beside the getter takes longer than all the rest.
+    status: ending.status,
+    needsStrengthFrac: ending.needsStrengthFrac,
     concentrateG,
     concentrateMl: concentrateG / concentrateGPerMl,
     fillG,

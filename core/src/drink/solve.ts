@@ -3,11 +3,7 @@ import { drinkOutcome, type DrinkOutcome } from './outcome.ts';
 import { drinkSetting, levelOf, type Amounts, type DrinkInput } from './setting.ts';
 
 /** A drink brought to its target, or as near as it goes. */
-export interface DrinkSolution extends DrinkOutcome {
-  readonly status: DrinkStatus;
-  /** Strength of the concentrate that would reach the target; null unless too weak. */
-  readonly needsStrengthFrac: number | null;
-}
+export type DrinkSolution = DrinkOutcome;
 
 /**
  * Concentrate and diluents that bring a glass to its target, with the ice melting meanwhile:
