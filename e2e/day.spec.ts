@@ -3,6 +3,7 @@ import { PNG } from 'pngjs';
 import type { Page } from '@playwright/test';
 import { expect, freshTest, lookingTest, test, type Lido } from './lido.ts';
 import { misfits } from './misfits.ts';
+import { makeBusy } from './busyLido.ts';
 
 const next = (page: Page) => page.getByRole('region', { name: 'Next', exact: true });
 const runsOut = (page: Page) => page.getByRole('region', { name: 'Runs out first' });
@@ -211,17 +212,7 @@ test('thirty batches and twenty jugs stand at every size, by day and by night', 
   lido,
 }) => {
   test.setTimeout(120_000);
-  const { plan } = await (await page.request.get(`${lido.url}/api/batches/lido-batch-4`)).json();
-  for (let i = 0; i < 28; i++) {
-    const startedAt = new Date(Date.parse('2026-06-12T16:00:00Z') + i * 1_200_000).toISOString();
-    const data = { id: `many-${i}`, plan: { ...plan, vesselId: 'any-vessel' }, startedAt };
-    expect((await page.request.post(`${lido.url}/api/batches`, { data })).status()).toBe(201);
-  }
-  for (let i = 0; i < 17; i++) {
-    const made = { madeAt: '2026-06-12T06:00:00.000Z', strengthFrac: 0.035, onHandG: 1500 };
-    const data = { id: `jug-${i}`, label: `Jug ${10 + i}`, ...made };
-    expect((await page.request.post(`${lido.url}/api/jugs`, { data })).status()).toBe(201);
-  }
+  await makeBusy(page, lido);
   await page.goto(`${lido.url}/bench`);
   for (const width of [1280, 768, 390])
     for (const night of [false, true]) {

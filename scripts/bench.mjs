@@ -1,5 +1,5 @@
 import { printPageBytes } from './pageBytes.mjs';
-import { bin, build, ensureInstalled, run } from './tools.mjs';
+import { bin, build, ensureChromium, ensureInstalled, run } from './tools.mjs';
 
 ensureInstalled();
 // Bundled as it is shipped: a loader's helpers would be measured along.
@@ -22,3 +22,5 @@ for (const [room, more] of [
 }
 build();
 printPageBytes();
+ensureChromium();
+run(bin('playwright'), ['test', '-c', 'e2e/frames.config.ts']);

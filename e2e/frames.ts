@@ -1,0 +1,164 @@
+import type { Page } from '@playwright/test';
+import sqlite3 from 'sqlite3';
+import { makeBusy } from './busyLido.ts';
+import { test, type Lido } from './lido.ts';
+
+/** One picture of a screen of 60 a second, ms. */
+const FRAME_MS = 1000 / 60;
+/** What a page may keep the thread for while it opens, ms. */
+const TASK_MS = 50;
+const YEAR_OF_POURS = 40_000;
+const STATIONS = ['bench', 'plan', 'steep', 'jugs', 'pour', 'log', 'shelf'];
+/** Pages on which something is drawn that can be dragged. */
+const DRAGGED = ['plan', 'pour', 'bench'];
+
+interface Row {
+  readonly what: string;
+  readonly ms: number;
+  readonly ofMs: number;
+}
+function print(title: string, rows: readonly Row[]): void {
+  const lines = rows.map(
+    ({ what, ms, ofMs }) => `| ${what} | ${ms.toFixed(0)} | ${(ms / ofMs).toFixed(1)} |`,
+  );
+  // In one piece: the runner puts a line of its own between two.
+  console.log([`\n| ${title} | ms | of its budget |`, '|---|---|---|', ...lines].join('\n'));
+}
+
+/** What a page notes of itself from its first moment. */
+interface Seen {
+  /** Tasks of 50 ms and more. */
+  tasks: number[];
+  /** From an input to the picture that shows it. */
+  inputs: number[];
+  /** Between two pictures, while it is watched. */
+  frames: number[];
+}
+async function watchItself(page: Page): Promise<void> {
+  await page.addInitScript(() => {
+    const seen: Seen = { tasks: [], inputs: [], frames: [] };
+    Object.assign(globalThis, { seen });
+    new PerformanceObserver((list) => {
+      for (const { duration } of list.getEntries()) seen.tasks.push(duration);
+    }).observe({ type: 'longtask', buffered: true });
+    new PerformanceObserver((list) => {
+      for (const { duration, name } of list.getEntries())
+        if (/^(pointer|key)/.test(name)) seen.inputs.push(duration);
+    }).observe({ type: 'event', durationThreshold: 16 } as PerformanceObserverInit);
+    let before = performance.now();
+    const tick = (): void => {
+      const now = performance.now();
+      seen.frames.push(now - before);
+      before = now;
+      requestAnimationFrame(tick);
+    };
+    requestAnimationFrame(tick);
+  });
+}
+const seenOf = (page: Page): Promise<Seen> =>
+  page.evaluate(() => (globalThis as unknown as { seen: Seen }).seen);
+const forget = (page: Page): Promise<void> =>
+  page.evaluate(() => {
+    Object.assign((globalThis as unknown as { seen: Seen }).seen, {
+      tasks: [],
+      inputs: [],
+      frames: [],
+    });
+  });
+const most = (all: readonly number[]): number => Math.max(0, ...all);
+const quiet = (page: Page): Promise<void> => page.waitForTimeout(2500);
+
+test('pages open', async ({ page, lido }) => {
+  test.setTimeout(180_000);
+  await watchItself(page);
+  const rows: Row[] = [];
+  // The first one starts the browser's own machinery too.
+  for (const station of ['plan', ...STATIONS]) {
+    await page.goto('about:blank');
+    await page.goto(`${lido.url}/${station}`);
+    await quiet(page);
+    const paintMs = await page.evaluate(
+      () => performance.getEntriesByName('first-contentful-paint')[0]?.startTime ?? 0,
+    );
+    const { tasks } = await seenOf(page);
+    rows.push({
+      what: `/${station}: longest task (first paint ${paintMs.toFixed(0)} ms)`,
+      ms: most(tasks),
+      ofMs: TASK_MS,
+    });
+  }
+  print('opening', rows.slice(1));
+});
+
+test('handles are dragged', async ({ page, lido }) => {
+  test.setTimeout(180_000);
+  await watchItself(page);
+  const rows: Row[] = [];
+  for (const station of DRAGGED) {
+    await page.goto(`${lido.url}/${station}`);
+    await quiet(page);
+    const handles = page.locator('svg [role="slider"]');
+    for (let i = 0; i < (await handles.count()); i++) {
+      const handle = handles.nth(i);
+      const name = await handle.getAttribute('aria-label');
+      const box = await handle.boundingBox();
+      if (!box) continue;
+      await forget(page);
+      const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+      await page.mouse.move(x, y);
+      await page.mouse.down();
+      for (let step = 1; step <= 30; step++)
+        await page.mouse.move(x + (step % 10), y + 10 - (step % 20));
+      const { frames } = await seenOf(page);
+      await page.mouse.up();
+      rows.push({ what: `/${station}: ${name}`, ms: most(frames), ofMs: FRAME_MS });
+    }
+  }
+  print('longest time between two pictures while it is dragged', rows);
+});
+
+/** A year of the shop's pours behind it, ten a minute in its open hours. */
+function addYear(lido: Lido): Promise<void> {
+  return new Promise((resolve, reject) => {
+    const db = new sqlite3.Database(`${lido.dataDir}/ratio.sqlite`);
+    db.exec(
+      `WITH RECURSIVE n(i) AS (SELECT 1 UNION ALL SELECT i + 1 FROM n WHERE i < ${YEAR_OF_POURS})
+       INSERT INTO jug_entries (shop_id, id, author, at, jug_id, kind, mass_g, note)
+       SELECT 'lido', 'year-' || i, 'bench',
+         strftime('%Y-%m-%dT%H:%M:%fZ', '2026-06-12 18:00:00', '-' || (i / 110) || ' days', '-' || (6 * (i % 110)) || ' minutes'),
+         'lido-jug-1', 'poured', -60, 'Bar' FROM n`,
+      (error) => db.close(() => (error ? reject(error) : resolve())),
+    );
+  });
+}
+
+test('a change on the day with thirty batches and a year of pours', async ({ page, lido }) => {
+  test.setTimeout(180_000);
+  await makeBusy(page, lido);
+  await addYear(lido);
+  await watchItself(page);
+  await page.goto(`${lido.url}/bench`);
+  await quiet(page);
+  const opened = await seenOf(page);
+  const rows: Row[] = [{ what: 'opening it: longest task', ms: most(opened.tasks), ofMs: TASK_MS }];
+  await forget(page);
+  const pour = { id: 'bench-pour', kind: 'poured', massG: 60, note: 'Bar' };
+  await page.request.post(`${lido.url}/api/jugs/lido-jug-2/entries`, { data: pour });
+  await page.waitForTimeout(1500);
+  rows.push({
+    what: 'a pour on another tablet: longest time between two pictures',
+    ms: most((await seenOf(page)).frames),
+    ofMs: FRAME_MS,
+  });
+  for (const key of ['ArrowRight', 'ArrowLeft']) {
+    await forget(page);
+    await page.keyboard.press(key);
+    await page.waitForTimeout(800);
+    rows.push({
+      what: `${key}: longest time between two pictures`,
+      ms: most((await seenOf(page)).frames),
+      ofMs: FRAME_MS,
+    });
+  }
+  print('the day with thirty batches and a year of pours', rows);
+});
