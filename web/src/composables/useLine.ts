@@ -1,8 +1,8 @@
-import { computed, onScopeDispose, ref } from 'vue';
+import { computed } from 'vue';
 import { clockTime } from '../format/formatClock.ts';
 import { onHandMl } from '../stores/jugs.ts';
 import { useAmountFormat } from './useAmountFormat.ts';
-import { whenIdle } from './whenIdle.ts';
+import { useSettled } from './useSettled.ts';
 import { useStores } from '../stores/useStores.ts';
 
 const DAY_MS = 86_400_000;
@@ -48,8 +48,7 @@ export function useLine() {
     return { text: soon > 0 ? `${text}, ${soon} to use up` : text, due: soon > 0 };
   });
   // The whole menu is solved once the page stands.
-  const isSettled = ref(false);
-  onScopeDispose(whenIdle(() => (isSettled.value = true)));
+  const isSettled = useSettled();
   const pour = computed(() => {
     const short = isSettled.value ? menu.outOfReach.length : 0;
     const text = `${drinks.drinks.length} drinks`;

@@ -2,6 +2,8 @@
 import { ascending } from 'd3-array';
 import { ElTable, ElTableColumn } from 'element-plus';
 import 'element-plus/theme-chalk/el-table.css';
+import { useMediaQuery } from '@vueuse/core';
+import { useInPieces } from '../../composables/useInPieces.ts';
 import type { DataColumn } from './dataColumn.ts';
 
 /**
@@ -27,6 +29,8 @@ defineSlots<{
   more?: (of: { row: T }) => unknown;
 }>();
 
+const shown = useInPieces(() => props.rows);
+const isPrinting = useMediaQuery('print');
 const classOf = ({ row }: { row: T }): string => props.rowClass?.(row) ?? '';
 const ordered =
   ({ by }: DataColumn<T>) =>
@@ -43,7 +47,7 @@ const onScreen = (column: DataColumn<T>): boolean => column.on !== 'paper';
       :class="{ tappable }"
       role="group"
       :aria-label="label"
-      :data="[...rows]"
+      :data="[...shown]"
       :row-key="keyOf"
       :expand-row-keys="[...(openKeys ?? [])]"
       :row-class-name="classOf"
@@ -81,7 +85,7 @@ const onScreen = (column: DataColumn<T>): boolean => column.on !== 'paper';
         <template #default="{ row }"><slot name="more" :row="row as T" /></template>
       </ElTableColumn>
     </ElTable>
-    <table class="paper">
+    <table v-if="isPrinting" class="paper">
       <caption class="visually-hidden">
         {{
           label
