@@ -1,3 +1,4 @@
+import { bisectLeft } from 'd3-array';
 import { Temporal } from 'temporal-polyfill';
 import { instantOf, localDate, localHours } from '../calendar/localTime.ts';
 
@@ -106,11 +107,20 @@ export function createForecast(input: {
     if (ahead === 0) restCount = beforeG / pourG;
   }
   const endOfToday = points.findLast(({ date }) => date === today)!;
+  // Asked for every jug and every batch to come: each of the three is worked out once, the most so far,
+  // so that where it is reached first can be found by halving.
+  const pouredBy = new Map(
+    [Z, 0, -Z].map((z) => [
+      z,
+      Float64Array.from(mostSoFar(points.map((one) => quantileG(one, z)))),
+    ]),
+  );
   const momentOf = (z: number, onHandG: number): number | null => {
-    const i = points.findIndex((point) => quantileG(point, z) >= onHandG);
-    if (i < 0) return null;
+    const poured = pouredBy.get(z)!;
+    const i = bisectLeft(poured, onHandG);
+    if (i === poured.length) return null;
     const [from, to] = [points[i - 1] ?? points[i]!, points[i]!];
-    const [low, high] = [quantileG(from, z), quantileG(to, z)];
+    const [low, high] = [poured[i - 1] ?? poured[i]!, poured[i]!];
     const part = high > low ? (onHandG - low) / (high - low) : 1;
     const begins = from.date === to.date ? from.quarters : 0;
     return atQuarter(to.date, begins + part * (to.quarters - begins), zone);
@@ -160,6 +170,11 @@ function quantileG({ meanG, varianceG2 }: Point, z: number): number {
   if (meanG === 0) return 0;
   const ninth = varianceG2 / (9 * meanG * meanG);
   return meanG * Math.max(0, 1 - ninth + z * Math.sqrt(ninth)) ** 3;
+}
+
+function mostSoFar(values: readonly number[]): number[] {
+  let most = -Infinity;
+  return values.map((value) => (most = Math.max(most, value)));
 }
 
 const atQuarter = (date: string, quarters: number, zone: string): number => {
