@@ -9,7 +9,13 @@ import {
   vesselOf,
   type Plan,
 } from '@ratio/core/batch';
-import { hoursToRelease, hoursToStrength, looseMassG, STRENGTH_NAMES } from '@ratio/core/brew';
+import {
+  brew,
+  hoursToRelease,
+  hoursToStrength,
+  looseMassG,
+  STRENGTH_NAMES,
+} from '@ratio/core/brew';
 import { GRIND_NAMES } from '@ratio/core/coffee';
 import { percentText, percentFigure } from '@ratio/core/units';
 import { storeToRefs } from 'pinia';
@@ -53,11 +59,8 @@ export function useExtras() {
 
   const vessel = computed(() => vesselOf(plan.value, shelf.vessels));
   const mass = (massG: number): string => format.value.mass(massG);
-  const strengthOf = (of: Plan): number | null => {
-    if (!model.value || !vessel.value) return null;
-    return predictPlan({ plan: of, model: model.value, vessel: vessel.value, horizonHours: 1 })
-      .outcome.strengthFrac;
-  };
+  const strengthOf = (of: Plan): number | null =>
+    model.value && brew(planInput(of), model.value).strengthFrac;
 
   const rounded = computed(() => {
     const to = roundedToBench(plan.value);
