@@ -69,6 +69,27 @@ test('a day back and ahead by key, and the week on one sheet', async ({ page, li
   await expect(page.getByRole('region', { name: 'Sun 14 Jun' })).toContainText(/\d+ to \d+ drinks/);
 });
 
+test('a day back and ahead by a finger, and a pull down is none', async ({ page, lido }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto(`${lido.url}/bench`);
+  const title = page.getByRole('heading', { level: 1 });
+  await expect(title).toHaveText('Sat 13 Jun');
+  const touch = await page.context().newCDPSession(page);
+  const swipe = async (dx: number, dy: number): Promise<void> => {
+    const at = (part: number) => [{ x: 200 + part * dx, y: 400 + part * dy }];
+    const send = (type: 'touchStart' | 'touchMove' | 'touchEnd', touchPoints: object[]) =>
+      touch.send('Input.dispatchTouchEvent', { type, touchPoints: touchPoints as never });
+    await send('touchStart', at(0));
+    for (const part of [0.25, 0.5, 0.75, 1]) await send('touchMove', at(part));
+    await send('touchEnd', []);
+  };
+  await swipe(-150, 10);
+  await expect(title).toHaveText('Sun 14 Jun');
+  await swipe(0, 150);
+  await swipe(150, -10);
+  await expect(title).toHaveText('Sat 13 Jun');
+});
+
 test('the next batch opens as a plan, in the hour at which it starts', async ({ page, lido }) => {
   await page.goto(`${lido.url}/bench`);
   const start = page.getByRole('region', { name: 'Start next' });
