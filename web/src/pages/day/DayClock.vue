@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core';
 import { scaleLinear } from 'd3-scale';
-import { area } from 'd3-shape';
 import { computed, ref } from 'vue';
 import { RouterLink } from 'vue-router';
 import ChartTable from '../../components/charts/ChartTable.vue';
-import SvgHandle from '../../components/drawings/SvgHandle.vue';
 import { timeOfDay } from '../../format/formatClock.ts';
-import type { DayColumn, DayEdge, DayJug, DayMake, DaySteep } from './dayColumn.ts';
+import DayJugBar from './DayJugBar.vue';
+import DaySteepBar from './DaySteepBar.vue';
+import type { DayColumn, DayJug, DayMake } from './dayColumn.ts';
 
 /** The day as an upright clock: vessels that darken, jugs that thin out, what is to be made. */
 const props = defineProps<{
@@ -35,7 +35,6 @@ const JUG = 56;
 const MAKE = 176;
 const MAKE_HEIGHT = 66;
 const LEAST_HOUR = 26;
-const STEP_HOURS = 0.25;
 
 const box = ref<HTMLElement | null>(null);
 const { width: boxWidth, height: boxHeight } = useElementSize(box);
@@ -93,19 +92,6 @@ const xOf = (i: number): number => AXIS + i * column.value + 10;
 const jugX = computed(() => AXIS + shown.value.length * column.value + 12);
 const makeX = computed(() => jugX.value + jugsWidth.value);
 
-/** Texts beside one another in time stand under one another. */
-function spaced(steep: DaySteep): (DayEdge & { y: number; textY: number })[] {
-  let below = -Infinity;
-  return steep.edges
-    .filter(({ atHours }) => atHours >= hours.value.from && atHours <= hours.value.to)
-    .toSorted((a, b) => a.atHours - b.atHours)
-    .map((edge) => {
-      const at = y.value(edge.atHours);
-      const textY = Math.max(at + 4, below + 15);
-      below = textY + (edge.note === '' ? 0 : 15);
-      return { ...edge, y: at, textY };
-    });
-}
 const makeLines = computed(() => {
   let below = -Infinity;
   return props.makes
@@ -116,38 +102,6 @@ const makeLines = computed(() => {
       return { ...make, y: at };
     });
 });
-const jugPath = (jug: DayJug): string =>
-  area<{ atHours: number; frac: number }>()
-    .x0(0)
-    .x1((point) => Math.max(point.frac > 0 ? 2 : 0, point.frac * (JUG - 12)))
-    .y((point) => y.value(point.atHours))(
-    jug.left.filter(({ atHours }) => atHours <= hours.value.to),
-  ) ?? '';
-const jugEnd = (jug: DayJug): number => {
-  const last = jug.isGone ? jug.left.find(({ frac }) => frac === 0) : undefined;
-  return y.value(Math.min(hours.value.to, last?.atHours ?? hours.value.to));
-};
-const isRunning = ({ edges, isPlanned }: DaySteep): boolean =>
-  !isPlanned && edges.some(({ text, state }) => text.endsWith('strain') && state !== 'done');
-const endOf = (steep: DaySteep): number =>
-  props.moved?.id === steep.id
-    ? props.moved.atHours
-    : (steep.edges.find(({ text }) => text.endsWith('strain'))?.atHours ?? steep.toHours);
-const gripOf = (steep: DaySteep, which: 'start' | 'end', name: string) => {
-  const value = which === 'end' ? endOf(steep) : steep.fromHours;
-  return {
-    at: { x: bar.value - 12, y: y.value(value) },
-    range: {
-      value,
-      min: Math.max(hours.value.from, props.nowHours ?? 0),
-      max: hours.value.to,
-      step: STEP_HOURS,
-    },
-    label: which === 'end' ? `Strain of ${name}` : `Start of the plan in hand`,
-    valueText: timeOfDay(value),
-    invert: (place: number) => y.value.invert(place),
-  };
-};
 const rows = computed(() => [
   ...props.columns.flatMap(({ name, steeps, note }) =>
     steeps.length === 0
@@ -191,89 +145,34 @@ const rows = computed(() => [
             <tspan x="0" dy="15" class="soft-text">{{ one.note }}</tspan>
           </text>
         </g>
-        <g v-for="steep in vessel.steeps" :key="steep.id" class="steep">
-          <RouterLink :to="steep.to" :aria-label="`${vessel.name}: ${steep.text}`">
-            <rect
-              v-for="slice in steep.slices.filter(
-                ({ toHours, fromHours }) => toHours > hours.from && fromHours < hours.to,
-              )"
-              :key="slice.fromHours"
-              :width="bar"
-              :y="y(slice.fromHours)"
-              :height="Math.max(0.6, y(slice.toHours) - y(slice.fromHours) + 0.6)"
-              :fill="slice.colour"
-            />
-            <rect
-              class="frame"
-              :class="{ planned: steep.isPlanned }"
-              :width="bar"
-              :y="y(steep.fromHours)"
-              :height="Math.max(0, y(steep.toHours) - y(steep.fromHours))"
-            />
-          </RouterLink>
-          <g v-if="steep.fromHours > hours.from && steep.fromHours < hours.to" class="begin">
-            <text
-              v-for="(line, k) in steep.label"
-              :key="line"
-              :class="{ first: k === 0 }"
-              :x="bar + 8"
-              :y="y(steep.fromHours) + 13 + 15 * k"
-            >
-              {{ line }}
-            </text>
-          </g>
-          <g v-for="edge in spaced(steep)" :key="edge.key" class="edge" :class="edge.state">
-            <line x1="-6" :x2="bar + 6" :y1="edge.y" :y2="edge.y" />
-            <text :x="bar + 10" :y="edge.textY">
-              <tspan class="what">{{ edge.text }}</tspan>
-              <tspan v-if="edge.note !== ''" :x="bar + 10" dy="15" class="soft-text">
-                {{ edge.note }}
-              </tspan>
-            </text>
-          </g>
-          <line
-            v-if="moved?.id === steep.id"
-            class="moved"
-            x1="-6"
-            :x2="bar + 6"
-            :y1="y(moved.atHours)"
-            :y2="y(moved.atHours)"
-          />
-          <SvgHandle
-            v-if="isRunning(steep)"
-            :svg
-            axis="y"
-            :grip="gripOf(steep, 'end', vessel.name)"
-            @change="emit('moveEnd', steep.id, $event)"
-          />
-          <SvgHandle
-            v-if="steep.isPlanned && steep.fromHours > hours.from && steep.fromHours < hours.to"
-            :svg
-            axis="y"
-            :grip="gripOf(steep, 'start', vessel.name)"
-            @change="emit('moveStart', $event)"
-          />
-        </g>
+        <DaySteepBar
+          v-for="steep in vessel.steeps"
+          :key="steep.id"
+          :steep
+          :vessel-name="vessel.name"
+          :width="bar"
+          :y
+          :hours
+          :now-hours
+          :moved-hours="moved?.id === steep.id ? moved.atHours : null"
+          :svg
+          @move-end="emit('moveEnd', steep.id, $event)"
+          @move-start="emit('moveStart', $event)"
+        />
       </g>
 
       <g v-if="jugs.length > 0" :transform="`translate(${jugX} 0)`">
         <text class="name" y="20">Jugs</text>
-        <g v-for="(jug, k) in jugs" :key="jug.id" :transform="`translate(${k * JUG} 0)`">
-          <RouterLink :to="`/jugs/${jug.id}`" :aria-label="`${jug.label}, ${jug.text}`">
-            <path :d="jugPath(jug)" :fill="jug.colour" class="jug" />
-            <text class="jug-name" :y="y(jug.left[0]?.atHours ?? 0) - 6">
-              {{ jug.label.slice(0, 7) }}
-            </text>
-          </RouterLink>
-          <text
-            class="out"
-            :class="{ gone: jug.isGone }"
-            :y="Math.min(height - FOOT - 18, jugEnd(jug) + 15)"
-          >
-            <tspan x="0">{{ jug.text.split(' ')[0] }}</tspan>
-            <tspan x="0" dy="14">{{ jug.text.split(' ').slice(1).join(' ') }}</tspan>
-          </text>
-        </g>
+        <DayJugBar
+          v-for="(jug, k) in jugs"
+          :key="jug.id"
+          :jug
+          :width="JUG - 12"
+          :y
+          :to-hours="hours.to"
+          :most-y="height - FOOT - 18"
+          :transform="`translate(${k * JUG} 0)`"
+        />
       </g>
 
       <g v-if="makes.length > 0" :transform="`translate(${makeX} 0)`">
@@ -311,7 +210,7 @@ svg {
   display: block;
 }
 
-text {
+svg :deep(text) {
   fill: var(--ink);
   font-size: 12.5px;
 }
@@ -341,69 +240,9 @@ text {
   font-weight: 600;
 }
 
-.soft-text {
+.clock :deep(.soft-text) {
   fill: var(--ink-soft);
   font-weight: 400;
-}
-
-.frame {
-  fill: none;
-  stroke: var(--glass);
-  stroke-opacity: 0.35;
-}
-
-.frame.planned {
-  stroke: var(--action);
-  stroke-opacity: 1;
-  stroke-dasharray: 5 4;
-}
-
-.first,
-.what {
-  font-weight: 600;
-}
-
-.edge line {
-  stroke: var(--ink);
-  stroke-width: 2.4;
-}
-
-.edge.done line {
-  stroke: var(--past);
-  stroke-width: 1.4;
-}
-
-.edge.done text {
-  fill: var(--past);
-}
-
-.edge.due line {
-  stroke: var(--due-mark);
-  stroke-width: 3;
-}
-
-.edge.due .what,
-.out.gone {
-  fill: var(--due);
-}
-
-.moved {
-  stroke: var(--action);
-  stroke-width: 3;
-  stroke-dasharray: 6 3;
-}
-
-.jug-name {
-  font-size: 12px;
-  font-weight: 600;
-}
-
-.out {
-  font-size: 12px;
-}
-
-.out.gone {
-  font-weight: 600;
 }
 
 .make line {
