@@ -134,10 +134,12 @@ function lessOf(additions: Drink['additions'], at: number): Drink['additions'] {
     : additions.filter((_, i) => i !== at);
 }
 
-const isSweet = (ingredient: Ingredient): boolean =>
+/** @returns whether it is there to make a drink sweet */
+export const isSweet = (ingredient: Ingredient): boolean =>
   ingredient.per100G.sugarG >= SWEET_G_PER_100G && !isFoam(ingredient);
 
-const isMilk = (ingredient: Ingredient): boolean =>
+/** @returns whether it is milk, of an animal or of a plant */
+export const isMilk = (ingredient: Ingredient): boolean =>
   (ingredient.kind === 'dairy' || ingredient.kind === 'plant') &&
   !isSweet(ingredient) &&
   !isFoam(ingredient);

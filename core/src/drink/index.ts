@@ -1,3 +1,4 @@
+export { askedFor, THIS_ONCE, type AskedFor } from './askedFor.ts';
 export { adjustDrink, type Adjustment, ADJUSTMENTS } from './adjust.ts';
 export { applyRemedy } from './applyRemedy.ts';
 export { buildOrder, type BuildStep, topLayer, type TopLayer } from './build.ts';

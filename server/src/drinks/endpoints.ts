@@ -1,6 +1,8 @@
 import { drinkSchema, drinkVersionSchema, keepDrinkRequest } from '@ratio/core/drink';
 import { z } from 'zod';
 import { endpoint, idOf, type Endpoint } from '../endpoint.ts';
+import { mayDo } from '@ratio/core/shop';
+import { ProblemError } from '../problem.ts';
 import type { DrinkService } from './service.ts';
 
 /** The menu. */
@@ -27,8 +29,11 @@ export const drinkEndpoints = (drinks: DrinkService): readonly Endpoint[] => [
     body: keepDrinkRequest,
     answer: drinkSchema,
     status: 201,
-    handle: ({ caller, body, params, seenVersion }) =>
-      drinks.keep(caller, { id: idOf(params), seenVersion, request: body }),
+    handle: ({ caller, body, params, seenVersion }) => {
+      if (body.forWhom === '' && !mayDo(caller.role, 'brews'))
+        throw new ProblemError('not_allowed', 'That takes somebody who brews.');
+      return drinks.keep(caller, { id: idOf(params), seenVersion, request: body });
+    },
   }),
   endpoint({
     method: 'delete',

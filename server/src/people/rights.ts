@@ -64,7 +64,7 @@ export const RIGHTS: Readonly<Record<string, Right>> = {
   'delete /api/pantry/{id}': 'brews',
   'put /api/house-recipes/{id}': 'brews',
   'delete /api/house-recipes/{id}': 'brews',
-  'post /api/drinks/{id}/versions': 'brews',
+  'post /api/drinks/{id}/versions': 'pours',
   'delete /api/drinks/{id}': 'brews',
   'put /api/coffees/{id}': 'brews',
   'put /api/vessels/{id}': 'brews',

@@ -92,6 +92,23 @@ describe('people', () => {
     expect(Object.keys(RIGHTS).toSorted()).to.deep.equal(described.toSorted());
   });
 
+  it('change the usual of a drink only where they brew; what somebody asks for at the bar anybody notes', async () => {
+    for (const role of ROLES) await add(role);
+    const { said } = await ask('get', '/api/drinks');
+    const {
+      id,
+      version: _,
+      ...drink
+    } = (said as { id: string; version: number }[]).find((one) => one.id === 'lido-black')!;
+    const keep = async (forWhom: string) => {
+      const body = { id: `kept-${forWhom}`.replace(' ', '-'), drink, change: 'none', forWhom };
+      const cookie = (await signIn('pours'))!;
+      return (await ask('post', `/api/drinks/${id}/versions`, { body, cookie })).status;
+    };
+    expect(await keep('')).to.equal(403);
+    expect(await keep('this once')).to.equal(201);
+  });
+
   it('change a jug’s strength only where they brew, and prices only where they lead', async () => {
     for (const role of ROLES) await add(role);
     const entries = '/api/jugs/lido-jug-1/entries';

@@ -4,6 +4,7 @@ import type { Explanation } from '@ratio/core/explanation';
 import {
   drinkingWindowOf,
   type Adjustment,
+  type AskedFor,
   type Bulk,
   type Drink,
   type DrinkCost,
@@ -13,6 +14,7 @@ import {
   type SolvedDrink,
   type TopLayer,
 } from '@ratio/core/drink';
+import { ElButton } from 'element-plus';
 import { useIntersectionObserver } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import { RouterLink } from 'vue-router';
@@ -41,6 +43,8 @@ const props = defineProps<{
   remedies: readonly { name: string; text: string; canApply: boolean }[];
   /** What is changed and not kept; null where it is as the menu has it. */
   changes: readonly string[] | null;
+  /** What enough people asked for, so that it could be the usual. */
+  wishes: readonly AskedFor[];
   isNew: boolean;
   keeping: boolean;
   ownIceName: string;
@@ -120,6 +124,10 @@ useIntersectionObserver(
     <FoldAway class="taste" title="After a sip: weaker, stronger, sweeter">
       <TasteRow @adjust="emit('adjust', $event)" />
     </FoldAway>
+    <p v-for="{ way, people } in wishes" :key="way" class="asked no-print">
+      {{ people }} asked for it {{ way }}.
+      <ElButton @click="emit('adjust', way)">Make it {{ way }}</ElButton>
+    </p>
     <KeepRow
       v-if="changes"
       :changes
@@ -213,6 +221,15 @@ useIntersectionObserver(
   border-top: 1px solid var(--hairline);
   background: var(--paper);
   padding: 8px 24px;
+}
+
+.asked {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  gap: 12px;
+  border-left: 3px solid var(--action);
+  padding-left: 10px;
 }
 
 .first-caution {

@@ -6,6 +6,7 @@ import { RouterLink } from 'vue-router';
 import PickButtons from '../../components/fields/PickButtons.vue';
 import FoldAway from '../../components/figures/FoldAway.vue';
 import GlassDrawing from '../../components/drawings/GlassDrawing.vue';
+import { useSettled } from '../../composables/useSettled.ts';
 import { useKeys } from '../../composables/useKeys.ts';
 import { onHandMl } from '../../stores/jugs.ts';
 import { useStores } from '../../stores/useStores.ts';
@@ -25,11 +26,13 @@ const { hand, drink, solved, solution, jugs, menu, format, layers, measuring, co
 const { isNew, keeping } = hand;
 const outcome = usePourOutcome(page);
 const view = ref<'pour' | 'make' | 'versions'>('pour');
+const session = useSession();
+const isSettled = useSettled();
+// Who changes the menu is told what is asked for; to others it is history, fetched when they look.
 const versions = useDrinkVersions(
   drink,
-  computed(() => view.value === 'versions'),
+  computed(() => view.value === 'versions' || (isSettled.value && session.can('brews'))),
 );
-const session = useSession();
 useRefusals();
 const { drinks, notice } = useStores();
 /** How many drinks of the usual menu nobody has kept yet. */
@@ -123,6 +126,7 @@ useKeys({ n: startNew });
         v-if="view === 'pour' && outcome"
         v-bind="outcome"
         :assumed="jugs.isAssumed"
+        :wishes="session.can('brews') && !outcome.changes ? versions.asked.value : []"
         @aim="page.aim"
         @apply="page.applyRemedy"
         @adjust="hand.adjust"

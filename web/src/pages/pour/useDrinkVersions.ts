@@ -1,9 +1,10 @@
-import type { Drink, DrinkVersion } from '@ratio/core/drink';
+import { askedFor, type Drink, type DrinkVersion } from '@ratio/core/drink';
 import { computed, watch, type Ref } from 'vue';
 import { useLoaded } from '../../composables/useLoaded.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { dayName } from '../../format/formatClock.ts';
 import { useDrinks } from '../../stores/drinks.ts';
+import { usePantry } from '../../stores/pantry.ts';
 import { useShop } from '../../stores/shop.ts';
 
 /** A drink as it was kept once, as its history shows it. */
@@ -27,10 +28,11 @@ export function useDrinkVersions(
 ) {
   const menu = useDrinks();
   const shelf = useShop();
+  const pantry = usePantry();
   const format = useAmountFormat();
   const { loaded, state, failure, load } = useLoaded(() => menu.versions(drink.value!.id));
   watch(
-    () => [shown.value, drink.value?.id, drink.value?.version] as const,
+    () => [shown.value, drink.value?.id, menu.drinks] as const,
     ([isShown, id]) => {
       if (isShown && id !== undefined) void load();
     },
@@ -55,5 +57,12 @@ export function useDrinkVersions(
       target: targetText(kept),
     })),
   );
-  return { rows, state, failure };
+  /** What enough people asked for, so that it could be the usual. */
+  const asked = computed(() => {
+    const versions = loaded.value ?? [];
+    const usual = menu.drinks.find(({ id }) => id === versions[0]?.drinkId);
+    if (!usual || usual.id !== drink.value?.id) return [];
+    return askedFor({ usual, versions, pantry: pantry.pantry });
+  });
+  return { rows, asked, state, failure };
 }

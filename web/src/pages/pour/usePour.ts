@@ -115,6 +115,12 @@ export function usePour() {
       : null,
   );
 
+  /** What is changed for this once of a drink that the menu has. */
+  const changed = computed(() =>
+    hand.usual.value && hand.usual.value.version > 0 && hand.changes.value.length > 0
+      ? hand.changes.value.join('; ')
+      : null,
+  );
   const building = useBuild({ drink, solved, measured, count });
   const ownIceName = computed(() => {
     const ice = building.iceText.value;
@@ -126,7 +132,7 @@ export function usePour() {
     ...building,
     ...useDragging({ hand, solution, minute }),
     ...useRemedies({ hand, solved }),
-    ...usePouring({ drink, solved, count }),
+    ...usePouring({ drink, solved, count, changed }),
     ownIceName,
     explained,
     shelf,

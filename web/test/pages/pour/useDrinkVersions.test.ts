@@ -75,4 +75,24 @@ describe('useDrinkVersions', () => {
     expect(state.value).to.equal('failed');
     expect(failure.value).to.contain('does not answer');
   });
+
+  it('offers what three people asked for, of the drink in hand alone', async () => {
+    const sweeter = {
+      ...drink,
+      additions: [{ ingredient: 'simple-syrup', volumeMl: 7.5, tempC: 20 }],
+    };
+    const asked = (n: number) =>
+      Array.from({ length: n }, (_, i) =>
+        version(`asked-${i}`, { drink: sweeter, forWhom: 'this once' }),
+      );
+    const two = await open({ status: 200, body: asked(2) });
+    expect(two.asked.value).to.deep.equal([]);
+    const three = await open({ status: 200, body: asked(3) });
+    expect(three.asked.value).to.deep.equal([{ way: 'sweeter', people: 3 }]);
+    const other = await open({
+      status: 200,
+      body: asked(3).map((one) => ({ ...one, drinkId: 'milk-tide' })),
+    });
+    expect(other.asked.value).to.deep.equal([]);
+  });
 });

@@ -63,4 +63,36 @@ describe('usePouring', () => {
     page.count.value = page.left.value + 1;
     expect(page.enough.value).to.equal(false);
   });
+
+  it('notes what was asked for after a sip, once for each pour, and only of a changed drink', async () => {
+    const versions = () =>
+      browser.asked.filter(
+        ({ path, method }) => method === 'POST' && path === '/api/drinks/lido-black/versions',
+      );
+    const { page } = await open();
+    await page.pour();
+    expect(versions()).to.have.length(0);
+    page.hand.adjust('stronger');
+    await page.pour();
+    expect(versions()[0]!.body).to.include({ forWhom: 'this once' });
+    expect((versions()[0]!.body as { change: string }).change).to.match(/^target /u);
+  });
+
+  it('has poured even where that is refused, and says so', async () => {
+    const { page, notice } = await withApp({
+      browser,
+      path: '/pour?drink=lido-black',
+      jugs: [jugOf()],
+      answers: ({ path, method }) => {
+        if (path.endsWith('/entries')) return { status: 201, body: jugOf() };
+        if (method === 'POST') return { status: 409, body: { detail: 'Not now.' } };
+        return null;
+      },
+      use: () => ({ page: usePour(), notice: useNotice() }),
+    });
+    page.hand.adjust('sweeter');
+    await page.pour();
+    expect(sent()[0]).to.include({ kind: 'poured' });
+    expect(notice.notice!.text).to.match(/is poured; that it was asked for is not noted/u);
+  });
 });
