@@ -89,6 +89,25 @@ test('after a sip: a step of taste, kept for somebody, and the usual stays', asy
   await expect(drink).not.toContainText('For this once');
 });
 
+test('what three people ask for after a sip can be the usual', async ({ page, lido }) => {
+  await page.goto(`${lido.url}/pour?drink=milk-tide`);
+  const drink = drinkOf(page);
+  await drink.getByRole('button', { name: 'stronger' }).click();
+  for (let i = 0; i < 3; i++) {
+    await drink.getByRole('button', { name: /^Pour/ }).click();
+    await expect(
+      page.getByRole('status').filter({ hasText: /Milk tide: \d+\smL from/ }),
+    ).toBeVisible();
+    await page.waitForTimeout(300);
+  }
+  await drink.getByRole('button', { name: 'As usual' }).click();
+  await expect(drink).toContainText('3 asked for it stronger');
+  await drink.getByRole('button', { name: 'Make it stronger' }).click();
+  await drink.getByRole('button', { name: 'Keep as the usual' }).click();
+  await expect(drink).toContainText('1.40');
+  await expect(drink).not.toContainText('asked for it');
+});
+
 test('a weak jug, and the menu after it', async ({ page, lido }) => {
   await page.goto(`${lido.url}/jugs`);
   await page.getByRole('link', { name: 'Read, thin, blend' }).first().click();

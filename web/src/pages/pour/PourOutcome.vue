@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { CONSTANTS } from '@ratio/core/constants';
+import type { Caution } from '@ratio/core/caution';
 import type { Explanation } from '@ratio/core/explanation';
 import {
   drinkingWindowOf,
@@ -19,6 +20,7 @@ import { useIntersectionObserver } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import { RouterLink } from 'vue-router';
 import ActButton from '../../components/fields/ActButton.vue';
+import LinkButton from '../../components/fields/LinkButton.vue';
 import StandChart from '../../components/charts/StandChart.vue';
 import FoldAway from '../../components/figures/FoldAway.vue';
 import CautionList from '../../components/figures/CautionList.vue';
@@ -93,6 +95,8 @@ const cautions = computed(() =>
   solution.value.status === 'met' ? props.solved.cautions : props.solved.cautions.slice(1),
 );
 const firstWarning = computed(() => cautions.value.find(({ severity }) => severity === 'warn'));
+/** A caution says what, why, and what to do, in that order. */
+const whatOf = ({ text }: Caution): string => text.split(/[:.] /u)[0]!;
 const cautionList = ref<HTMLElement | null>(null);
 const cautionsSeen = ref(true);
 useIntersectionObserver(
@@ -190,8 +194,11 @@ useIntersectionObserver(
       >
       <p v-if="!enough" class="due">The jug holds too little for it. Take another jug.</p>
       <!-- It stands in the list above too, below the edge of the screen. -->
-      <p v-else-if="firstWarning && !cautionsSeen" class="first-caution" aria-hidden="true">
-        <strong class="due">Caution</strong> {{ firstWarning.text }}
+      <p v-else-if="firstWarning && !cautionsSeen" class="fine" aria-hidden="true">
+        <strong class="due">Caution</strong> {{ whatOf(firstWarning) }}.
+        <LinkButton tabindex="-1" @click="cautionList?.scrollIntoView({ block: 'center' })"
+          >What to do</LinkButton
+        >
       </p>
     </div>
   </section>
@@ -230,16 +237,6 @@ useIntersectionObserver(
   gap: 12px;
   border-left: 3px solid var(--action);
   padding-left: 10px;
-}
-
-.first-caution {
-  display: -webkit-box;
-  overflow: hidden;
-  font-size: var(--t13);
-  line-height: 1.3;
-  -webkit-box-orient: vertical;
-  -webkit-line-clamp: 3;
-  line-clamp: 3;
 }
 
 /* At the bar on a phone: the strength, what to pour, the button. */
