@@ -40,6 +40,8 @@ export const lidoShop: Body<Shop> = {
       medium: '18',
       fine: '9',
     },
+    // Set wrong for a week, as the season's log shows.
+    setAt: ['2026-05-25T06:00:00.000Z', '2026-06-01T05:30:00.000Z'],
   },
   scoopMl: 60,
   filters: [

@@ -1,3 +1,4 @@
+import { readFile } from 'node:fs/promises';
 import { writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { expect, lookingTest, test } from './lido.ts';
@@ -53,6 +54,19 @@ test('learned from the season, accepted, a batch says by which, and taken back',
   // The season's bad bag and the week of the wrong mill are named, not dropped.
   await expect(page.getByText(/Lot 17, washed.*May/).first()).toBeVisible();
   await expect(page.getByText(/^Measure next:/)).toBeVisible();
+  for (const [as, begins] of [
+    ['SVG', '<svg'],
+    ['PNG', '\u0089PNG'],
+  ] as const) {
+    const [file] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: `How far off, by day as ${as}` }).click(),
+    ]);
+    expect(file.suggestedFilename()).toBe(`by-day.${as.toLowerCase()}`);
+    const content = await readFile(await file.path(), 'latin1');
+    expect(content.startsWith(begins)).toBe(true);
+    expect(content.length).toBeGreaterThan(10_000);
+  }
   await page.getByRole('button', { name: 'Predict by this from now on' }).click();
   await expect(page.getByText(/Version 1 is in use, from 1\d\d batches/)).toBeVisible();
   const { plan } = await (await page.request.get(`${lido.url}/api/batches/lido-batch-4`)).json();

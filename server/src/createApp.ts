@@ -117,7 +117,7 @@ export function createApp(needs: Needs): Express {
     ...predictEndpoints(pantry),
     ...pantryEndpoints(pantry),
     ...drinkEndpoints(createDrinkService({ db, clock, changes, pantry })),
-    ...shopEndpoints(createShopService({ db, changes }), clock),
+    ...shopEndpoints(createShopService({ db, clock, changes }), clock),
     ...shelfEndpoints({
       coffees: keepDocuments({
         documents: db.coffees,

@@ -1,3 +1,4 @@
+import { LIDO_MORNING } from '../../demo/lido.ts';
 import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
@@ -39,6 +40,22 @@ describe('documents that several tablets write', () => {
     ).to.equal('name');
     const made = await put('/api/vessels/new-jar', '"0"', { ...body, name: 'New jar' });
     expect(made.body).to.include({ id: 'new-jar', version: 1, name: 'New jar' });
+  });
+
+  it('remembers when the mill was set again, and takes nobody’s word for it', async () => {
+    const shopNow = async () => {
+      const { body } = await request(server.app).get('/api/shop');
+      const { id: _, version, now: __, clockFrozen: ___, clockBehindMs: ____, ...shop } = body;
+      return { version, shop };
+    };
+    const { version, shop } = await shopNow();
+    const before = shop.mill.setAt;
+    const mill = { ...shop.mill, setAt: [] };
+    const same = await put('/api/shop', `"${version}"`, { ...shop, mill });
+    expect(same.body.mill.setAt).to.deep.equal(before);
+    mill.settings = { ...mill.settings, coarse: '27' };
+    const set = await put('/api/shop', `"${version + 1}"`, { ...shop, mill });
+    expect(set.body.mill.setAt).to.deep.equal([...before, LIDO_MORNING]);
   });
 
   it('keep the shop’s clock through a change of its hours', async () => {

@@ -97,7 +97,7 @@ useKeys({
   />
   <SetAsideStrip
     :count="aside.all.length"
-    @export="saveFile({ name: 'ratio-set-aside.json', text: aside.exported() })"
+    @export="saveFile({ name: 'ratio-set-aside.json', data: aside.exported() })"
     @discard="aside.discard"
   />
   <StateStrip v-bind="strip" @send="tryNow" @insist="insist" @let-go="letGo" />

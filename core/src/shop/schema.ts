@@ -4,12 +4,15 @@ import { STEEP_PLACES } from '../brew/schema.ts';
 import { WETTING_NAMES } from '../brew/wetting.ts';
 import { GRIND_NAMES } from '../coffee/grinds.ts';
 import { CONSTANTS } from '../constants.ts';
-import { documentFields, nameSchema } from '../document/schema.ts';
+import { documentFields, instantSchema, nameSchema } from '../document/schema.ts';
 import { checklistsSchema } from './checklists.ts';
 import { shopStepSchema } from './stepsSchema.ts';
 
 /** What a brew is strained through. */
 export const FILTER_KINDS = ['bag', 'paper', 'insert'] as const;
+
+/** So many settings of the mill are remembered. */
+export const MOST_SETTINGS = 200;
 
 /** Codes of ISO 4217. */
 const CURRENCIES: ReadonlySet<string> = new Set(Intl.supportedValuesOf('currency'));
@@ -44,6 +47,8 @@ export const shopSchema = z.object({
   mill: z.strictObject({
     name: z.string().max(80),
     settings: z.record(z.enum(GRIND_NAMES), z.string().max(20)),
+    /** When its dial was set anew, in the order of time; the server writes it. */
+    setAt: z.array(instantSchema).max(MOST_SETTINGS).default([]),
   }),
   /** What the shop's own scoop holds, mL. */
   scoopMl: z.number().min(1).max(2000),

@@ -20,6 +20,7 @@ const NEW_SHOP: Omit<Shop, 'id' | 'version' | 'zone'> = {
   mill: {
     name: '',
     settings: { 'extra-coarse': '', coarse: '', 'medium-coarse': '', medium: '', fine: '' },
+    setAt: [],
   },
   scoopMl: 30,
   filters: [],

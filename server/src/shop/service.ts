@@ -1,5 +1,7 @@
-import type { Shop } from '@ratio/core/shop';
+import { isDeepStrictEqual } from 'node:util';
+import { MOST_SETTINGS, type Shop } from '@ratio/core/shop';
 import type { Caller } from '../caller.ts';
+import type { Clock } from '../clock.ts';
 import type { Changes } from '../changes/changes.ts';
 import type { Database } from '../database/database.ts';
 import type { Save } from '../database/documents.ts';
@@ -26,12 +28,26 @@ function withoutStored(error: unknown): never {
   throw new ProblemError(error.code, error.message, { current });
 }
 
+/** When the mill was set anew, with now where its dial says something else from now on. */
+function millSetAt(
+  { mill: before }: StoredShop,
+  { mill }: Pick<Shop, 'mill'>,
+  now: Date,
+): string[] {
+  // A shop of before has none.
+  const { setAt = [] } = before;
+  if (isDeepStrictEqual(before.settings, mill.settings)) return setAt;
+  return [...setAt, now.toISOString()].slice(-MOST_SETTINGS);
+}
+
 /** @returns the use cases of the shop */
 export function createShopService({
   db,
+  clock,
   changes,
 }: {
   db: Database;
+  clock: Clock;
   changes: Changes;
 }): ShopService {
   const { shops } = db;
@@ -41,16 +57,11 @@ export function createShopService({
       const { shopId: id } = caller;
       const saved = await db
         .write(async (transaction) => {
-          const {
-            clockOffsetMs,
-            signInHere = false,
-            calendarKey = null,
-          } = await shops.get(id, id, transaction);
-          return shops.save(
-            caller,
-            { id, seenVersion, body: { ...body, clockOffsetMs, signInHere, calendarKey } },
-            transaction,
-          );
+          const before = await shops.get(id, id, transaction);
+          const { clockOffsetMs, signInHere = false, calendarKey = null } = before;
+          const mill = { ...body.mill, setAt: millSetAt(before, body, clock.now()) };
+          const kept = { ...body, mill, clockOffsetMs, signInHere, calendarKey };
+          return shops.save(caller, { id, seenVersion, body: kept }, transaction);
         })
         .catch(withoutStored);
       changes.publish(caller, { noun: 'shelf', id });

@@ -1,13 +1,35 @@
 <script setup lang="ts">
-/** The content of a chart for those who hear it. */
+import { ref } from 'vue';
+import { saveChart } from '../../api/saveChart.ts';
+import LinkButton from '../fields/LinkButton.vue';
+
+/** The content of a chart for those who hear it, and the chart as a file. */
 defineProps<{
   caption: string;
   head: readonly string[];
   rows: readonly (readonly string[])[];
+  /** What its file is called; none where the chart is there to be worked with. */
+  file?: string;
 }>();
+const FORMATS = ['svg', 'png'] as const;
+const aside = ref<HTMLElement | null>(null);
+
+async function save(name: string, as: (typeof FORMATS)[number]): Promise<void> {
+  const svg = aside.value?.closest('figure')?.querySelector('svg');
+  if (svg) await saveChart({ svg, name, as });
+}
 </script>
 
 <template>
+  <p v-if="file" ref="aside" class="as-file no-print">
+    <LinkButton
+      v-for="as in FORMATS"
+      :key="as"
+      :aria-label="`${caption} as ${as.toUpperCase()}`"
+      @click="save(file, as)"
+      >{{ as.toUpperCase() }}</LinkButton
+    >
+  </p>
   <div class="visually-hidden">
     <table>
       <caption>
@@ -28,3 +50,12 @@ defineProps<{
     </table>
   </div>
 </template>
+
+<style scoped>
+.as-file {
+  display: flex;
+  justify-content: flex-end;
+  gap: 12px;
+  font-size: var(--t13);
+}
+</style>

@@ -7,6 +7,8 @@ import ChartTable from './ChartTable.vue';
 /** How far off each batch was by its day: what drifts shows as a row on one side. */
 const props = defineProps<{
   points: readonly { id: string; label: string; atMs: number; offFrac: number; isNamed: boolean }[];
+  /** When the mill was set again. */
+  millSetMs: readonly number[];
   dayOf: (atMs: number) => string;
 }>();
 
@@ -55,6 +57,10 @@ const days = computed(() => x.value.ticks(4));
       >
         {{ dayOf(day) }}
       </text>
+      <g v-for="atMs in millSetMs" :key="atMs" class="mill">
+        <line :x1="x(atMs)" :x2="x(atMs)" :y1="TOP" :y2="BASE" />
+        <text class="note" :x="x(atMs) + 4" :y="TOP + 8">mill set</text>
+      </g>
       <circle
         v-for="point in points"
         :key="point.id"
@@ -65,9 +71,13 @@ const days = computed(() => x.value.ticks(4));
       />
     </svg>
     <ChartTable
+      file="by-day"
       caption="How far off, by day"
       :head="['Day', 'Batch', 'Off, %']"
-      :rows="points.map((point) => [dayOf(point.atMs), point.label, signed(point.offFrac)])"
+      :rows="[
+        ...points.map((point) => [dayOf(point.atMs), point.label, signed(point.offFrac)]),
+        ...millSetMs.map((atMs) => [dayOf(atMs), 'The mill was set again', '']),
+      ]"
     />
   </figure>
 </template>
@@ -75,6 +85,11 @@ const days = computed(() => x.value.ticks(4));
 <style scoped>
 .agree {
   stroke: var(--hairline-strong);
+}
+
+.mill line {
+  stroke: var(--ink-soft);
+  stroke-dasharray: 4 4;
 }
 
 circle {

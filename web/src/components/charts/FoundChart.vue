@@ -77,6 +77,7 @@ const ticks = computed(() => x.value.ticks(5));
       </g>
     </svg>
     <ChartTable
+      file="predicted-against-found"
       caption="Found against predicted"
       :head="['Batch', 'Predicted', 'Found', 'In its range']"
       :rows="

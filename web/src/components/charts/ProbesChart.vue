@@ -99,6 +99,7 @@ const rows = computed(() =>
       </g>
     </svg>
     <ChartTable
+      file="temperatures"
       caption="The last day of each probe"
       :head="['Probe', 'Lowest', 'Highest', 'Last']"
       :rows

@@ -124,7 +124,12 @@ const rows = computed(() =>
         <text :x="nowX" :y="TOP - 13" :text-anchor="nowX > RIGHT - 30 ? 'end' : 'middle'">now</text>
       </g>
     </svg>
-    <ChartTable caption="Strength by hours" :head="['Hours', 'As it goes', 'As planned']" :rows />
+    <ChartTable
+      file="strength-by-hours"
+      caption="Strength by hours"
+      :head="['Hours', 'As it goes', 'As planned']"
+      :rows
+    />
   </figure>
 </template>
 

@@ -14,6 +14,7 @@ import { useLearningPage } from './useLearningPage.ts';
 const session = useSession();
 const router = useRouter();
 const page = useLearningPage(useLearning());
+const { vessel, vessels, millSetMs } = page;
 const { state, failure, load, coffee, coffees, points, held, taught, retained, outliers } = page;
 const { next, canAccept, batchCount, acceptLearned, useVersion, inUse, versions, dayOf } = page;
 </script>
@@ -25,7 +26,7 @@ const { next, canAccept, batchCount, acceptLearned, useVersion, inUse, versions,
     <p v-else-if="state === 'failed'" class="due" role="alert">
       {{ failure }} <LinkButton @click="load">Try again</LinkButton>
     </p>
-    <div v-else-if="points.length === 0 && coffee === ''" class="empty">
+    <div v-else-if="points.length === 0 && coffee === '' && vessel === ''" class="empty">
       <h2>Nothing was read yet</h2>
       <p>
         Read a batch with a refractometer after its strain, or weigh what came out: from the first
@@ -39,13 +40,14 @@ const { next, canAccept, batchCount, acceptLearned, useVersion, inUse, versions,
           <h2 id="found" class="section-head">Predicted against found</h2>
           <div class="of no-print">
             <ChoiceField v-model="coffee" label="Coffee" :options="coffees" />
+            <ChoiceField v-model="vessel" label="Vessel" :options="vessels" />
           </div>
           <p class="held">{{ held }}</p>
           <FoundChart :points @pick="router.push(`/log/batch/${$event}`)" />
         </section>
         <section aria-labelledby="drift">
           <h2 id="drift" class="section-head">By day</h2>
-          <DriftChart v-if="points.length > 1" :points :day-of />
+          <DriftChart v-if="points.length > 1" :points :mill-set-ms :day-of />
           <template v-if="outliers.length > 0">
             <h3>Far from all the rest, counted for less</h3>
             <ul class="outliers">

@@ -150,11 +150,11 @@ export function useEntryPage() {
     saveMarkdown: (): void => {
       if (!batch.value) return;
       const text = batchText({ batch: batch.value, rows: rows.value, texts: texts.value });
-      saveFile({ name: `${batch.value.id}.md`, text, type: 'text/markdown' });
+      saveFile({ name: `${batch.value.id}.md`, data: text, type: 'text/markdown' });
     },
     saveJson: (): void => {
       if (!batch.value) return;
-      saveFile({ name: `${batch.value.id}.json`, text: JSON.stringify(batch.value, null, 2) });
+      saveFile({ name: `${batch.value.id}.json`, data: JSON.stringify(batch.value, null, 2) });
     },
   };
 }

@@ -1,4 +1,4 @@
-import type { BatchInFull } from '@ratio/core/batch';
+import { vesselNameOf, type BatchInFull } from '@ratio/core/batch';
 import { modelOf } from '@ratio/core/brew';
 import { measureNext, type Fit, type Measurement } from '@ratio/core/learn';
 import { percentText } from '@ratio/core/units';
@@ -23,11 +23,17 @@ const MEASURES: Readonly<Record<Measurement['what'], (m: Measurement) => string>
   mill: () => 'Note the mill’s setting with each batch',
 };
 
+const choicesOf = (all: string, names: readonly string[]) => [
+  { value: '', label: all },
+  ...[...new Set(names)].map((name) => ({ value: name, label: name })),
+];
+
 /** What was predicted, what was found, and what the log teaches by it. */
 export function useLearningPage(learn: (batches: readonly BatchInFull[]) => Promise<Learning>) {
   const log = useLog();
   const { shelf, drafts, notice } = useStores();
   const coffee = ref('');
+  const vessel = ref('');
 
   const { loaded, state, failure, load } = useLoaded(async () => {
     const lately = await log.lately();
@@ -43,6 +49,7 @@ export function useLearningPage(learn: (batches: readonly BatchInFull[]) => Prom
       if (strengthBy !== 'reading' || !predictedAtStrain || strengthFrac === null || !strainedAt)
         return [];
       if (coffee.value !== '' && coffeeName !== coffee.value) return [];
+      if (vessel.value !== '' && vesselNameOf(batch) !== vessel.value) return [];
       const day = dayName({ at: new Date(strainedAt), zone: shelf.zone });
       return [
         {
@@ -154,13 +161,21 @@ export function useLearningPage(learn: (batches: readonly BatchInFull[]) => Prom
     failure,
     load,
     coffee,
-    coffees: computed(() => [
-      { value: '', label: 'every coffee' },
-      ...[...new Set(batches.value.map(({ coffeeName }) => coffeeName))].map((name) => ({
-        value: name,
-        label: name,
-      })),
-    ]),
+    coffees: computed(() =>
+      choicesOf(
+        'every coffee',
+        batches.value.map(({ coffeeName }) => coffeeName),
+      ),
+    ),
+    vessel,
+    vessels: computed(() => choicesOf('every vessel', batches.value.map(vesselNameOf))),
+    /** When the mill was set again, between the first batch that is shown and the last. */
+    millSetMs: computed(() => {
+      const days = points.value.map(({ atMs }) => atMs);
+      return (shelf.shop?.mill.setAt ?? [])
+        .map((at) => Date.parse(at))
+        .filter((atMs) => atMs >= Math.min(...days) && atMs <= Math.max(...days));
+    }),
     points,
     held,
     taught,

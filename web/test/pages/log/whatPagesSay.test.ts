@@ -302,6 +302,21 @@ describe('what the log’s pages say', () => {
       );
     });
 
+    it('is shown by vessel too, with the days on which the mill was set again', async () => {
+      const { of } = await open();
+      const all = of.points.value.length;
+      const [, tall] = of.vessels.value;
+      of.vessel.value = tall!.value;
+      expect(of.points.value.length).to.be.above(0).and.below(all);
+      of.vessel.value = '';
+      const whole = await open(lately);
+      // The lido's was set wrong on 25 May, and right on 1 June.
+      expect(whole.of.millSetMs.value.map(whole.of.dayOf)).to.deep.equal([
+        'Mon 25 May',
+        'Mon 1 Jun',
+      ]);
+    });
+
     it('of too few is not judged, of none is nothing', async () => {
       const few = await open(
         lately.filter(({ strengthBy }) => strengthBy === 'reading').slice(0, 3),
