@@ -1,9 +1,12 @@
+import { brew } from '../brew/brew.ts';
 import type { Vessel } from '../brew/schema.ts';
 import { learnedModel, type Learned } from '../brew/learned.ts';
 import { modelOf } from '../brew/model.ts';
-import { ANY_VESSEL_ID, anyVessel, slurryMl, type VesselFit } from '../brew/vessel.ts';
+import { brewRange } from '../brew/range.ts';
+import { ANY_VESSEL_ID, anyVessel, slurryMl, vesselFit, type VesselFit } from '../brew/vessel.ts';
 import type { Coffee } from '../coffee/schema.ts';
-import { predictionOf, predictPlan } from './predict.ts';
+import { planInput } from './plan.ts';
+import { predictionOf } from './predict.ts';
 import type { Batch, Plan } from './schema.ts';
 
 const HOUR_MS = 3_600_000;
@@ -43,16 +46,21 @@ export function startedBatch(input: {
   const { solubleFrac, robustaFrac, decafFrac } = coffee;
   const book = modelOf(coffee);
   const model = known ? learnedModel({ model: book, coffeeId: plan.coffeeId, ...known }) : book;
-  const predicted = predictPlan({ plan, model, vessel, horizonHours: 1 });
+  const planned = planInput(plan);
+  const outcome = brew(planned, model);
   return {
-    fit: predicted.fit,
+    fit: vesselFit({
+      slurryMl: outcome.slurryMl,
+      vesselMl: vessel.brimMl,
+      shaken: vessel.shaken,
+    }),
     batch: {
       coffeeName: coffee.name,
       vesselName: vessel.name,
       coffee: { solubleFrac, robustaFrac, decafFrac },
       model,
       plan,
-      predicted: predictionOf(predicted),
+      predicted: predictionOf({ outcome, range: brewRange(planned, model) }),
       status: 'steeping',
       startedAt: startedAt.toISOString(),
       endsAt: new Date(startedAt.getTime() + steepHoursOf(plan) * HOUR_MS).toISOString(),

@@ -61,6 +61,18 @@ export interface Documents<T extends Identified> {
    *   where somebody else wrote first
    */
   readonly save: (caller: Caller, save: Save<T>, transaction?: Transaction) => Promise<T>;
+  /** Which of some identities are taken. */
+  readonly taken: (
+    shopId: string,
+    ids: readonly string[],
+    transaction: Transaction,
+  ) => Promise<ReadonlySet<string>>;
+  /** Makes many new ones at once; none of their identities may be taken. */
+  readonly addAll: (
+    caller: Caller,
+    documents: readonly Pick<Save<T>, 'id' | 'body'>[],
+    transaction: Transaction,
+  ) => Promise<void>;
   /**
    * Writes down anew what a document states of something else, its version staying: nobody edits that.
    *
@@ -230,6 +242,25 @@ export function createDocuments<T extends Identified>(
         else await model.create(row as never, { transaction: own });
         return { ...body, id, version } as unknown as T;
       }),
+    taken: async (shopId, ids, transaction) => {
+      const rows = await model.findAll({
+        attributes: ['id'],
+        where: { shopId, id: [...ids] },
+        raw: true,
+        transaction,
+      });
+      return new Set(rows.map(({ id }) => id));
+    },
+    addAll: async ({ shopId, author }, documents, transaction) => {
+      const rows = documents.map(({ id, body }) => ({
+        shopId,
+        id,
+        version: 1,
+        author,
+        ...storedOf(body),
+      }));
+      await model.bulkCreate(rows as never, { transaction });
+    },
     restate: async ({ shopId }, { id, body }, transaction) => {
       await get(shopId, id, transaction);
       await model.update(storedOf(body), { ...where(shopId, id), transaction });

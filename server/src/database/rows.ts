@@ -67,6 +67,8 @@ export interface Rows<R extends Row> {
   ) => Promise<void>;
   /** @throws {ProblemError} already_exists for an identity, or a value that is unique, once more */
   readonly add: (caller: Caller, row: R, transaction: Transaction) => Promise<void>;
+  /** Many at once; none of them may be there. */
+  readonly addAll: (caller: Caller, rows: readonly R[], transaction: Transaction) => Promise<void>;
 }
 
 /** @returns the repository of a table of rows */
@@ -147,6 +149,10 @@ export function createRows<R extends Row>(
           throw new ProblemError('already_exists', 'This was done already.');
         throw error;
       }
+    },
+    addAll: async ({ shopId, author }, rows, transaction) => {
+      const written = rows.map((row) => ({ ...row, shopId, author }));
+      await model.bulkCreate(written as never, { transaction });
     },
     restate: async (shopId, { id, ...said }, transaction) => {
       await model.update(said, { where: { shopId, id }, transaction });

@@ -5,6 +5,7 @@ import {
   startedBatch,
   steepHoursOf,
   type Batch,
+  type BatchActual,
   type Plan,
 } from '@ratio/core/batch';
 import { anyVessel, ANY_VESSEL_ID, slurryMl } from '@ratio/core/brew';
@@ -22,7 +23,7 @@ import { ProblemError, toProblem } from '../problem.ts';
 const HOUR_MS = 3_600_000;
 const LONGEST_LINE = 4000;
 const MOST_LINES = 200_000;
-/** After so many the page hears how far it is, and others get their turn. */
+/** So many are written at once; then the page hears how far it is, and others get their turn. */
 const EVERY = 50;
 
 /** A batch of an old log as one of this: planned and predicted by what is written of it, strained since. */
@@ -71,34 +72,38 @@ function asBatch(of: {
   };
 }
 
+/** @returns how many of some batches were not there yet, and are now */
 async function keep(
   db: Database,
   of: {
     caller: Caller;
-    old: OldBatch;
+    olds: readonly OldBatch[];
     shop: Shop;
     coffees: readonly Coffee[];
     transaction: Transaction;
   },
-): Promise<boolean> {
-  const { caller, old, transaction } = of;
-  if (await db.batches.find(caller.shopId, old.id, transaction)) return false;
-  const body = asBatch(of);
-  await db.batches.save(caller, { id: old.id, seenVersion: 0, body }, transaction);
-  const row = { ...NOTHING_NOTED, batchId: old.id, at: body.strainedAt! };
-  if (old.brewG !== null)
-    await db.batchActuals.add(
-      caller,
-      { ...row, id: derivedId(old.id, 'strained'), kind: 'strained', massG: old.brewG },
-      transaction,
-    );
-  if (old.note !== '')
-    await db.batchActuals.add(
-      caller,
-      { ...row, id: derivedId(old.id, 'note'), kind: 'remarked', note: old.note },
-      transaction,
-    );
-  return true;
+): Promise<number> {
+  const { caller, olds, shop, coffees, transaction } = of;
+  const once = [...new Map(olds.map((old) => [old.id, old])).values()];
+  const ids = once.map(({ id }) => id);
+  const taken = await db.batches.taken(caller.shopId, ids, transaction);
+  const fresh = once
+    .filter(({ id }) => !taken.has(id))
+    .map((old) => ({ old, id: old.id, body: asBatch({ old, shop, coffees }) }));
+  await db.batches.addAll(caller, fresh, transaction);
+  const happened = fresh.flatMap(({ old, id, body }): BatchActual[] => {
+    const row = { ...NOTHING_NOTED, batchId: id, at: body.strainedAt!, author: caller.author };
+    return [
+      ...(old.brewG === null
+        ? []
+        : [{ ...row, id: derivedId(id, 'strained'), kind: 'strained' as const, massG: old.brewG }]),
+      ...(old.note === ''
+        ? []
+        : [{ ...row, id: derivedId(id, 'note'), kind: 'remarked' as const, note: old.note }]),
+    ];
+  });
+  await db.batchActuals.addAll(caller, happened, transaction);
+  return fresh.length;
 }
 
 /**
@@ -125,6 +130,11 @@ export function mountTakeIn(
     let isGone = false;
     response.on('close', () => (isGone = !response.writableFinished));
     let [lines, taken] = [0, 0];
+    const waiting: OldBatch[] = [];
+    const keepWaiting = async (transaction: Transaction): Promise<void> => {
+      const olds = waiting.splice(0);
+      taken += await keep(db, { caller, olds, shop, coffees, transaction });
+    };
     const tell = (said: object): void => {
       if (!response.headersSent)
         response.writeHead(200, {
@@ -148,11 +158,13 @@ export function mountTakeIn(
               'bad_body',
               `Line ${lines}, ${old.error.issues[0]?.path.join('.') || 'all of it'}: ${old.error.issues[0]?.message}`,
             );
-          if (await keep(db, { caller, old: old.data, shop, coffees, transaction })) taken += 1;
-          if (lines % EVERY !== 0) continue;
+          waiting.push(old.data);
+          if (waiting.length < EVERY) continue;
+          await keepWaiting(transaction);
           tell({ lines });
           await breathe();
         }
+        await keepWaiting(transaction);
         if (isGone) throw new ProblemError('bad_request', 'It was stopped. Nothing was taken in.');
       });
     } catch (error) {

@@ -1,4 +1,3 @@
-import type { OldBatch } from '@ratio/core/log';
 import { z } from 'zod';
 
 /** What the server says line by line, and last of all. */
@@ -11,21 +10,22 @@ const saidSchema = z.object({
 });
 
 /**
- * Sends the batches of an old log, a line each.
+ * Sends the batches of an old log.
  *
+ * @param lines as JSON, one batch to a line
  * @param tell hears how many lines the server has looked at
  * @returns how many were taken in, and how many were there already
  * @throws {Error} with the server's own sentence; then nothing was taken in
  */
 export async function sendLog(
-  batches: readonly OldBatch[],
+  lines: Blob,
   signal: AbortSignal,
   tell: (lines: number) => void,
 ): Promise<{ taken: number; known: number }> {
   const response = await fetch('/api/log/import', {
     method: 'POST',
     headers: { 'Content-Type': 'application/x-ndjson' },
-    body: new Blob(batches.map((batch) => `${JSON.stringify(batch)}\n`)),
+    body: lines,
     signal,
   });
   let last = saidSchema.parse({});
@@ -35,9 +35,9 @@ export async function sendLog(
   for (;;) {
     const { done, value } = await reader.read();
     held += decoder.decode(value, { stream: !done });
-    const lines = held.split('\n');
-    held = done ? '' : lines.pop()!;
-    for (const line of lines.filter(Boolean)) {
+    const said = held.split('\n');
+    held = done ? '' : said.pop()!;
+    for (const line of said.filter(Boolean)) {
       last = saidSchema.parse(JSON.parse(line));
       if (last.lines !== undefined) tell(last.lines);
     }

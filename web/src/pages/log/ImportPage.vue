@@ -10,15 +10,16 @@ import ChoiceRow from '../../components/fields/ChoiceRow.vue';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { dayName } from '../../format/formatClock.ts';
 import { useShop } from '../../stores/shop.ts';
+import { useOldLogReader } from '../../workers/useOldLogReader.ts';
 import LogWays from './LogWays.vue';
 import { useImportPage } from './useImportPage.ts';
 
 /** An old log out of a spreadsheet: columns, units, a look at it, and what cannot be read. */
 const shelf = useShop();
 const format = useAmountFormat();
-const page = useImportPage();
-const { headings, fileName, match, units, problem, isOpen, isMatched, good, badRows } = page;
-const { problems, moreProblems, preview, isRunning, done, takeIn, stop, setColumn } = page;
+const page = useImportPage(useOldLogReader());
+const { headings, fileName, match, units, problem, isOpen, isMatched, isReading, summary } = page;
+const { isRunning, done, takeIn, stop, setColumn } = page;
 const { open, onChange } = useFileDialog({ accept: '.csv,.txt,.tsv,text/csv', multiple: false });
 onChange((files) => {
   const file = files?.[0];
@@ -54,6 +55,7 @@ const set = (part: Partial<OldUnits>): void => void (units.value = { ...units.va
     </p>
     <p><ElButton :disabled="isRunning" @click="open()">Choose a file</ElButton> {{ fileName }}</p>
     <p v-if="problem !== ''" class="due" role="alert">{{ problem }}</p>
+    <p v-if="isReading" class="soft" role="status">Reading its rows …</p>
     <template v-if="isOpen">
       <section aria-labelledby="columns">
         <h2 id="columns" class="section-head">Its columns</h2>
@@ -102,7 +104,7 @@ const set = (part: Partial<OldUnits>): void => void (units.value = { ...units.va
             </tr>
           </thead>
           <tbody>
-            <tr v-for="batch in preview" :key="batch.id">
+            <tr v-for="batch in summary.preview" :key="batch.id">
               <td>{{ dayName({ at: new Date(batch.startedAt), zone: shelf.zone }) }}</td>
               <td>{{ batch.coffeeName }}</td>
               <td>{{ format.mass(batch.doseG) }} and {{ format.mass(batch.waterG) }}</td>
@@ -112,31 +114,31 @@ const set = (part: Partial<OldUnits>): void => void (units.value = { ...units.va
             </tr>
           </tbody>
         </table>
-        <template v-if="badRows > 0">
+        <template v-if="summary.bad > 0">
           <p class="due" role="alert">
-            {{ badRows }} row{{ badRows === 1 ? '' : 's' }} cannot be read. Mend
-            {{ badRows === 1 ? 'it' : 'them' }} in the file and choose it again, or leave
-            {{ badRows === 1 ? 'it' : 'them' }} out.
+            {{ summary.bad }} row{{ summary.bad === 1 ? '' : 's' }} cannot be read. Mend
+            {{ summary.bad === 1 ? 'it' : 'them' }} in the file and choose it again, or leave
+            {{ summary.bad === 1 ? 'it' : 'them' }} out.
           </p>
           <ul class="problems">
-            <li v-for="one in problems" :key="`${one.row} ${one.column}`">
+            <li v-for="one in summary.problems" :key="`${one.row} ${one.column}`">
               <b>Row {{ one.row }}</b
               >, {{ OLD_COLUMNS[one.column].name.toLowerCase() }}: {{ one.message }}
             </li>
           </ul>
-          <p v-if="moreProblems > 0" class="soft">And {{ moreProblems }} more.</p>
+          <p v-if="summary.moreProblems > 0" class="soft">And {{ summary.moreProblems }} more.</p>
         </template>
         <template v-if="isRunning">
           <ElProgress
             aria-label="How much is taken in"
-            :percentage="Math.round((100 * done) / Math.max(1, good.length))"
+            :percentage="Math.round((100 * done) / Math.max(1, summary.good))"
           />
           <ElButton @click="stop">Stop, and take nothing in</ElButton>
         </template>
         <p v-else>
-          <ElButton type="primary" :disabled="good.length === 0" @click="takeIn"
-            >Take {{ good.length }} batch{{ good.length === 1 ? '' : 'es' }} in{{
-              badRows > 0 ? `, leave ${badRows} out` : ''
+          <ElButton type="primary" :disabled="isReading || summary.good === 0" @click="takeIn"
+            >Take {{ summary.good }} batch{{ summary.good === 1 ? '' : 'es' }} in{{
+              summary.bad > 0 ? `, leave ${summary.bad} out` : ''
             }}</ElButton
           >
         </p>

@@ -2,78 +2,75 @@ import {
   matchColumns,
   OLD_COLUMN_NAMES,
   OLD_COLUMNS,
-  readOldRow,
   type ColumnMatch,
   type OldColumn,
   type OldUnits,
 } from '@ratio/core/log';
-import Papa from 'papaparse';
-import { computed, ref, shallowRef } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
 import { sentenceOf } from '../../api/client.ts';
 import { sendLog } from '../../api/sendLog.ts';
 import { useStores } from '../../stores/useStores.ts';
+import type { OldLogReader, OldLogSense, OldLogSummary } from '../../workers/oldLogReader.ts';
 
-/** Rows that are shown of those that cannot be read. */
-const MOST_SHOWN = 100;
-const PREVIEWED = 5;
+const NOTHING: OldLogSummary = { good: 0, bad: 0, preview: [], problems: [], moreProblems: 0 };
 
 /** An old log from a spreadsheet: its columns matched, each row checked, taken in as a whole or not at all. */
-export function useImportPage() {
+export function useImportPage(reader: OldLogReader) {
   const { shelf, batches, notice } = useStores();
   const headings = shallowRef<readonly string[]>([]);
-  const cells = shallowRef<readonly (readonly string[])[]>([]);
   const fileName = ref('');
-  /** Taken once for each file: the clock's tick must not read all its rows again. */
+  const rowCount = ref(0);
   const openedMs = ref(0);
   const match = shallowRef<ColumnMatch>(matchColumns([]));
   const units = ref<OldUnits>({ mass: 'gram', water: 'gram' });
   const problem = ref('');
+  const isReading = ref(false);
+  const summary = shallowRef<OldLogSummary>(NOTHING);
 
   async function open(file: File): Promise<void> {
     problem.value = '';
-    const { data } = Papa.parse<string[]>(await file.text(), { skipEmptyLines: 'greedy' });
-    const [first, ...rest] = data;
-    if (!first || rest.length === 0) {
-      problem.value = 'There is no row in it. A heading and a row for each batch are needed.';
-      return;
+    isReading.value = true;
+    try {
+      const opened = await reader.open(file);
+      if (opened.rows === 0) {
+        problem.value = 'There is no row in it. A heading and a row for each batch are needed.';
+        isReading.value = false;
+        return;
+      }
+      openedMs.value = shelf.now.getTime();
+      [fileName.value, headings.value, rowCount.value] = [file.name, opened.headings, opened.rows];
+      match.value = matchColumns(opened.headings);
+      await understand();
+    } catch (error) {
+      problem.value = `${file.name} cannot be read. ${sentenceOf(error)}`;
+      isReading.value = false;
     }
-    openedMs.value = shelf.now.getTime();
-    [fileName.value, headings.value, cells.value] = [file.name, first, rest];
-    match.value = matchColumns(first);
   }
   const setColumn = (column: OldColumn, i: number): void => {
     match.value = { ...match.value, [column]: i };
+    void understand();
   };
-
-  /** The same row is the same batch, whenever the file is taken in (FNV-1a over two halves; memory). */
-  function idOf(text: string): string {
-    let [a, b] = [0x811c9dc5, 0x01000193];
-    for (let i = 0; i < text.length; i++) {
-      a = Math.imul(a ^ text.charCodeAt(i), 16777619) >>> 0;
-      b = Math.imul(b ^ text.charCodeAt(text.length - 1 - i), 2246822519) >>> 0;
-    }
-    return `old-${a.toString(16)}${b.toString(16)}-${text.length}`;
-  }
   const isMatched = computed(() =>
     OLD_COLUMN_NAMES.every((name) => !OLD_COLUMNS[name].needed || match.value[name] >= 0),
   );
-  const read = computed(() => {
-    if (!isMatched.value) return [];
-    return cells.value.map((row, i) =>
-      readOldRow({
-        cells: row,
-        row: i + 2,
-        match: match.value,
-        units: units.value,
-        nowMs: openedMs.value,
-        zone: shelf.zone,
-        idOf,
-      }),
-    );
-  });
-  const good = computed(() => read.value.flatMap((one) => (one.ok ? [one.batch] : [])));
-  const problems = computed(() => read.value.flatMap((one) => (one.ok ? [] : one.problems)));
-  const badRows = computed(() => read.value.length - good.value.length);
+  const sense = computed<OldLogSense>(() => ({
+    match: match.value,
+    // A copy: what is reactive cannot be sent to a worker.
+    units: { ...units.value },
+    nowMs: openedMs.value,
+    zone: shelf.zone,
+  }));
+  let asked = 0;
+  async function understand(): Promise<void> {
+    asked += 1;
+    const mine = asked;
+    isReading.value = isMatched.value;
+    const found = isMatched.value ? await reader.summary(sense.value) : NOTHING;
+    if (mine !== asked) return;
+    summary.value = found;
+    isReading.value = false;
+  }
+  watch(units, understand);
 
   const done = ref(0);
   const isRunning = ref(false);
@@ -84,11 +81,12 @@ export function useImportPage() {
     done.value = 0;
     stopping = new AbortController();
     try {
-      const said = await sendLog(good.value, stopping.signal, (lines) => (done.value = lines));
+      const lines = await reader.lines(sense.value);
+      const said = await sendLog(lines, stopping.signal, (count) => (done.value = count));
       await batches.load();
       const known = said.known > 0 ? ` ${said.known} were there already.` : '';
       notice.say({ tone: 'done', text: `${said.taken} batches are in the log.${known}` });
-      cells.value = [];
+      rowCount.value = 0;
     } catch (error) {
       const isStopped = stopping.signal.aborted;
       const text = isStopped ? 'It was stopped. Nothing was taken in.' : sentenceOf(error);
@@ -107,12 +105,9 @@ export function useImportPage() {
     open,
     setColumn,
     isMatched,
-    good,
-    badRows,
-    problems: computed(() => problems.value.slice(0, MOST_SHOWN)),
-    moreProblems: computed(() => Math.max(0, problems.value.length - MOST_SHOWN)),
-    preview: computed(() => good.value.slice(0, PREVIEWED)),
-    isOpen: computed(() => cells.value.length > 0),
+    isReading,
+    summary,
+    isOpen: computed(() => rowCount.value > 0),
     isRunning,
     done,
     takeIn,

@@ -1,5 +1,7 @@
 import { expect } from 'chai';
+import { nextTick } from 'vue';
 import { useImportPage } from '../../../src/pages/log/useImportPage.ts';
+import { createOldLogReader } from '../../../src/workers/oldLogReader.ts';
 import { useNotice } from '../../../src/stores/notice.ts';
 import { installBrowser } from '../../browser.ts';
 import { withApp } from '../../withApp.ts';
@@ -18,7 +20,7 @@ describe('useImportPage', () => {
     const made = await withApp({
       browser,
       path: '/log/import',
-      use: () => ({ page: useImportPage(), notice: useNotice() }),
+      use: () => ({ page: useImportPage(createOldLogReader()), notice: useNotice() }),
     });
     await made.page.open(new File([text], 'old.csv'));
     return made;
@@ -38,14 +40,14 @@ describe('useImportPage', () => {
 
   it('matches the columns, names what cannot be read, and takes the rest in', async () => {
     const { page, notice } = await opened(CSV);
-    expect([page.isMatched.value, page.good.value.length, page.badRows.value]).to.deep.equal([
+    expect([page.isMatched.value, page.summary.value.good, page.summary.value.bad]).to.deep.equal([
       true,
       2,
       1,
     ]);
-    expect(page.problems.value[0]).to.include({ row: 3, column: 'dose' });
+    expect(page.summary.value.problems[0]).to.include({ row: 3, column: 'dose' });
     // The same row is the same batch; two rows are two.
-    expect(new Set(page.good.value.map(({ id }) => id)).size).to.equal(2);
+    expect(new Set(page.summary.value.preview.map(({ id }) => id)).size).to.equal(2);
     answer('{"lines":50}\n{"lines":2,"taken":1,"known":1}\n');
     await page.takeIn();
     expect(notice.shown?.text).to.equal('1 batches are in the log. 1 were there already.');
@@ -70,11 +72,35 @@ describe('useImportPage', () => {
       page.setColumn(name, i),
     );
     page.units.value = { mass: 'kilogram', water: 'litre' };
-    expect(page.good.value[0]).to.include({ doseG: 800, waterG: 4000 });
+    await nextTick();
+    await new Promise((resolve) => setTimeout(resolve, 20));
+    expect(page.summary.value.preview[0]).to.include({ doseG: 800, waterG: 4000 });
   });
 
   it('says so of a file without rows', async () => {
     const { page } = await opened('Date,Coffee\n');
     expect(page.problem.value).to.contain('There is no row in it');
+  });
+
+  it('reads ten thousand rows, shows the first of what is wrong, and sends what is right', async () => {
+    const rows = Array.from({ length: 10_000 }, (_, i) =>
+      i % 50 === 49 ? '2.3.2026;Lot 9;;4000;18;' : `2.3.2026;Lot ${i};800;4000;18;3.4 %`,
+    );
+    const { page } = await opened(`Date;Coffee;Dose;Water;Hours;TDS\n${rows.join('\n')}`);
+    const { good, bad, preview, problems, moreProblems } = page.summary.value;
+    expect([good, bad, preview.length]).to.deep.equal([9_800, 200, 5]);
+    expect([problems.length, moreProblems]).to.deep.equal([100, 100]);
+    expect(problems[0]).to.include({ row: 51, column: 'dose' });
+    let lines = 0;
+    Object.defineProperty(globalThis, 'fetch', {
+      configurable: true,
+      writable: true,
+      value: async (_: string, { body }: { body: Blob }) => {
+        lines = (await body.text()).trimEnd().split('\n').length;
+        return new Response('{"taken":9800}\n');
+      },
+    });
+    await page.takeIn();
+    expect(lines).to.equal(9_800);
   });
 });

@@ -280,7 +280,7 @@ describe('what the log’s pages say', () => {
       const seen = batches.flatMap((one) => observationOf({ batch: one, ...one }) ?? []);
       return Promise.resolve({ fit: fitLog(seen), batchCount: seen.length });
     };
-    const open = (batches = lately.slice(0, 40)) =>
+    const open = (batches: readonly BatchInFull[] = lately.slice(0, 40)) =>
       page('/log/learning', () => useLearningPage(learn), only('/api/log/lately', batches));
 
     it('is shown by coffee with ranges, and how often the range held', async () => {

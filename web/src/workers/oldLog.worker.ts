@@ -1,0 +1,5 @@
+import '../withoutEval.ts';
+import { expose } from 'comlink';
+import { createOldLogReader } from './oldLogReader.ts';
+
+expose(createOldLogReader());
