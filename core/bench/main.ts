@@ -1,3 +1,4 @@
+import { benchFit } from './fit.ts';
 import { benchForecast } from './forecast.ts';
 import { benchMenu, solveMenu } from './menu.ts';
 import { benchReplan, replan } from './replan.ts';
@@ -34,3 +35,4 @@ console.log(
 
 console.log(`\n${benchPlanning(FRAME_MS).join('\n')}\n\n${benchDraws().join('\n')}`);
 console.log(`\n${benchForecast().join('\n')}`);
+console.log(`\n${benchFit().join('\n')}`);

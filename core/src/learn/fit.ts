@@ -52,6 +52,8 @@ const TAILS = 4;
 /** Beyond so many standard deviations a value is named. */
 const NAMED = 3.5;
 const ROUNDS = 8;
+/** Nothing that anybody would see is nearer than this, in standard deviations. */
+const SETTLED_SIGMAS = 1e-3;
 const STEP = 1e-3;
 
 /** What a batch's own chances move, and nobody measures: size of the grind, wetting, temperature. */
@@ -158,7 +160,7 @@ export function fitLog(observations: readonly Observation[]): Fit {
     const fit = leastSquares({
       start: parameters,
       mostRounds: 30,
-      settled: 1e-5,
+      settledSigmas: SETTLED_SIGMAS,
       residuals: (p) => [
         ...standardized(p).flatMap((all, k) => all.map((z, i) => z * weights[k]![i]!)),
         ...p.map((value, i) => value / priors[i]!),
@@ -263,14 +265,14 @@ function countsOf(of: { observations: readonly Observation[]; learned: Learned }
 }
 
 function outliersOf(of: {
-  seen: readonly { of: Observation; found: readonly number[] }[];
+  seen: readonly { of: Observation; found: readonly number[]; noise: readonly number[] }[];
   off: readonly (readonly number[])[];
 }): Outlier[] {
   return of.seen
-    .flatMap(({ of: one, found: values }, k) =>
+    .flatMap(({ of: one, found: values, noise }, k) =>
       KINDS(one).map((what, i): Outlier => {
         const sigmas = -of.off[k]![i]!;
-        const spread = noiseOf(one)[i]! * sigmas;
+        const spread = noise[i]! * sigmas;
         return {
           batchId: one.batchId,
           what,

@@ -11,7 +11,7 @@ export interface LeastSquares {
 }
 
 const MOST_ROUNDS = 500;
-/** A step that moves less than this of each parameter is the last, where nothing else is said. */
+/** A step that moves less than this of each parameter is the last. */
 const SETTLED = 1e-12;
 const FIRST_DAMPING = 1e-3;
 const MOST_DAMPING = 1e16;
@@ -30,14 +30,17 @@ export function leastSquares(input: {
   start: readonly number[];
   jacobian?: (parameters: readonly number[]) => readonly (readonly number[])[];
   mostRounds?: number;
-  /** A step that moves less than this, relative, of every parameter is the last. */
-  settled?: number;
+  /**
+   * A step that moves every parameter by less than this is the last, in standard deviations as they are
+   * where all others are known; left out it goes on until nothing moves.
+   */
+  settledSigmas?: number;
 }): LeastSquares {
   const {
     residuals,
     jacobian = differences(residuals),
     mostRounds = MOST_ROUNDS,
-    settled = SETTLED,
+    settledSigmas = 0,
   } = input;
   let parameters = [...input.start];
   let now = residuals(parameters);
@@ -60,7 +63,9 @@ export function leastSquares(input: {
       break;
     }
     const isSettled = step.every(
-      (by, i) => Math.abs(by) <= settled * (Math.abs(next[i]!) + settled),
+      (by, i) =>
+        Math.abs(by) <= SETTLED * (Math.abs(next[i]!) + SETTLED) ||
+        Math.abs(by) * Math.sqrt(curvature[i]![i]!) < settledSigmas,
     );
     const isFlat = sum - after <= 1e-15 * after && damping < 1;
     [parameters, now, sum] = [next, then, after];
