@@ -51,6 +51,24 @@ describe('steps of a batch', () => {
     expect((await note({ ...row, step: 'tare' })).status).to.equal(409);
   });
 
+  it('what was spilled is noted while it steeps, and never more than went in', async () => {
+    const { plan } = await get();
+    expect((await note({ kind: 'spilled', massG: 400 })).status).to.equal(201);
+    const tooMuch = await note({ kind: 'spilled', massG: plan.doseG + plan.waterG });
+    expect([tooMuch.status, tooMuch.body.detail]).to.deep.equal([
+      422,
+      'More was spilled than is in it: give the batch up.',
+    ]);
+    const before = await get();
+    await strain();
+    expect((await note({ kind: 'spilled', massG: 10 })).status).to.equal(409);
+    expect((await get()).actuals.filter(({ kind }) => kind === 'spilled')).to.have.length(1);
+    // What comes out is predicted without it.
+    const whole = before.predicted.brewG;
+    const share = 1 - 400 / (plan.doseG + plan.waterG);
+    expect((await get()).predictedAtStrain!.brewG / whole).to.be.closeTo(share, 0.02);
+  });
+
   it('the steep’s clock runs from the pour, and back when that is taken back', async () => {
     const started = await request(server.app)
       .post('/api/batches')

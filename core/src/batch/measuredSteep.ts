@@ -29,6 +29,9 @@ export interface MeasuredSteep {
   readonly rinseG?: number;
 }
 
+/** What stays in a vessel that nearly all was spilled out of. */
+const LEAST_KEPT = 0.01;
+
 /** A first pour that is noted later than this after the start was noted late, not poured late. */
 const PREPARING_MS = 2 * 3_600_000;
 
@@ -108,7 +111,12 @@ export function measuredSteep(input: {
   const moves = of('moved').flatMap(({ atS, place, tempC }) =>
     tempC === null || place === null ? [] : [{ atS, place, tempC }],
   );
-  const keptFrac = of('split-off').reduce((kept, row) => kept * (1 - (row.shareFrac ?? 0)), 1);
+  const keptFrac = keptOf({
+    doseG: weighed ?? batch.plan?.doseG ?? 0,
+    waterG: batch.plan?.waterG ?? 0,
+    pours,
+    lost: [...of('split-off'), ...of('spilled')].toSorted((a, b) => a.atS - b.atS),
+  });
   const isMeasured = moves.length > 0 || probes.length > hanging.length;
   return {
     ...(keptFrac < 1 ? { keptFrac } : {}),
@@ -125,4 +133,23 @@ export function measuredSteep(input: {
       ? { places: placesAsTheyWere({ steep: batch.plan.steep, moves, probes, beganMs }) }
       : {}),
   };
+}
+
+/**
+ * Of what went in, the share that is still in it after what went over into another vessel, or was spilled:
+ * grounds and liquid as they stand together.
+ */
+function keptOf(of: {
+  doseG: number;
+  waterG: number;
+  pours: readonly { readonly massG: number }[];
+  lost: readonly { readonly shareFrac: number | null; readonly massG: number | null }[];
+}): number {
+  const { doseG, waterG, pours, lost } = of;
+  const pouredG = pours.reduce((sum, { massG }) => sum + massG, 0) || waterG;
+  const wholeG = doseG + pouredG;
+  return lost.reduce((kept, { shareFrac, massG }) => {
+    if (shareFrac !== null) return kept * (1 - shareFrac);
+    return massG === null || wholeG === 0 ? kept : Math.max(LEAST_KEPT, kept - massG / wholeG);
+  }, 1);
 }

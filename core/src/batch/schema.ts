@@ -130,6 +130,7 @@ const BATCH_ACTUAL_KINDS = [
   'moved',
   'decanted',
   'split-off',
+  'spilled',
   'rinsed',
   'came-out',
   'strained',
@@ -143,7 +144,7 @@ const BATCH_ACTUAL_KINDS = [
 ] as const;
 
 const actualFields = {
-  /** Coffee weighed, water poured or rinsed with, or brew that came out, g. */
+  /** Coffee weighed, water poured or rinsed with, slurry that was spilled, or brew that came out, g. */
   massG: z.number().positive().max(BATCH_LIMITS.waterG).nullable(),
   /** Of the water poured, or of the slurry, °C. */
   tempC: z.number().min(0).max(100).nullable(),
@@ -218,6 +219,7 @@ export const noteActualRequest = z.discriminatedUnion('kind', [
     vesselId: idSchema,
     note: actualFields.note.min(1, 'Say why.'),
   }),
+  z.strictObject({ ...seen, kind: z.literal('spilled'), massG }),
   z.strictObject({
     ...seen,
     kind: z.literal('abandoned'),

@@ -109,4 +109,39 @@ describe('a measured history in place of the plan', () => {
     expect(strained.outcome.strengthFrac).to.be.below(of().outcome.strengthFrac);
     expect(strained.range.strengthFrac.high).to.be.below(of().range.strengthFrac.high);
   });
+
+  // By hand: 910 g and 4500 g went in; 541 g spilled are a tenth of it.
+  it('keeps what was not spilled: less of the same strength comes out', () => {
+    const went = [
+      row('weighed', '17:58', { massG: 910 }),
+      row('poured', '18:02', { massG: 4500, tempC: 14 }),
+    ];
+    const whole = measuredSteep({ batch, actuals: went });
+    const spilled = measuredSteep({
+      batch,
+      actuals: [...went, row('spilled', '19:00', { massG: 541 })],
+    });
+    expectNear(spilled.keptFrac!, 0.9, 1e-12);
+    const [all, less] = [whole, spilled].map((measured) => brew(planInput(plan, measured), model));
+    // All but a little: a smaller slurry follows its place a little sooner.
+    expectNear(less!.brewG / all!.brewG, 0.9, 1e-4);
+    expectNear(less!.strengthFrac, all!.strengthFrac, 1e-2);
+  });
+
+  it('counts what went over and what was spilled after it, of what went in', () => {
+    const kept = measuredSteep({
+      batch: { ...batch, plan: { ...plan, doseG: 1000, waterG: 4000 } },
+      actuals: [
+        row('split-off', '19:00', { shareFrac: 0.5 }),
+        row('spilled', '20:00', { massG: 500 }),
+      ],
+    }).keptFrac;
+    // Half of 5 kg, less a tenth of it.
+    expectNear(kept!, 0.4, 1e-12);
+    const nearly = measuredSteep({
+      batch: { ...batch, plan },
+      actuals: [row('spilled', '20:00', { massG: 50_000 })],
+    });
+    expect(nearly.keptFrac).to.equal(0.01);
+  });
 });

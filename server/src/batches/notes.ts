@@ -44,8 +44,20 @@ export async function requireNotable(of: Noting & { request: NoteActualRequest }
   if (request.kind === 'abandoned' && batch.status !== 'steeping')
     throw new ProblemError('not_possible_now', 'It does not steep any more: it is in its jugs.');
   if (request.kind === 'strain-moved') requireLater(batch, request.until);
+  if (request.kind === 'spilled') requireInIt(batch, request.massG);
   if (request.kind === 'decanted')
     await requireGoesInto({ ...of, vesselId: request.vesselId, shareFrac: 1 });
+}
+
+/** No more is spilled than went in. */
+function requireInIt({ status, plan }: Batch, massG: number): void {
+  if (status !== 'steeping')
+    throw new ProblemError('not_possible_now', 'It does not steep any more: write it off its jug.');
+  const wholeG = plan.doseG + plan.waterG;
+  if (massG < wholeG) return;
+  throw new ProblemError('out_of_range', 'More was spilled than is in it: give the batch up.', {
+    issues: [{ path: 'massG', message: `${wholeG.toFixed(0)} g went in.` }],
+  });
 }
 
 /** A strain is moved to an hour at which the batch still steeps. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue';
-import { saveChart } from '../../api/saveChart.ts';
+import { saveChart } from './saveChart.ts';
 import LinkButton from '../fields/LinkButton.vue';
 
 /** The content of a chart for those who hear it, and the chart as a file. */

@@ -176,6 +176,7 @@ onScopeDispose(() => window.removeEventListener('keydown', key));
         <RunningPanel
           :running
           :planned-frac="batch.predicted.strengthFrac"
+          :planned-ml="batch.predicted.brewMl"
           :now-ms
           :zone="shelf.zone"
           :format

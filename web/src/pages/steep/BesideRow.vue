@@ -3,7 +3,7 @@ import type { Vessel } from '@ratio/core/brew';
 import { ElButton, ElDialog, ElUpload } from 'element-plus';
 import 'element-plus/theme-chalk/el-upload.css';
 import { computed, ref } from 'vue';
-import { percentKind, tempKind } from '../../components/fields/amountKind.ts';
+import { measuredKind, percentKind, tempKind } from '../../components/fields/amountKind.ts';
 import AmountField from '../../components/fields/AmountField.vue';
 import ChoiceField from '../../components/fields/ChoiceField.vue';
 import TextField from '../../components/fields/TextField.vue';
@@ -26,12 +26,13 @@ const emit = defineEmits<{
   split: [of: { vesselId: string; shareFrac: number; note: string }];
 }>();
 
-type Open = 'read' | 'temperature' | 'decanted' | 'split' | 'abandoned' | 'remarked';
+type Open = 'read' | 'temperature' | 'decanted' | 'split' | 'spilled' | 'abandoned' | 'remarked';
 const TITLES: Readonly<Record<Open, string>> = {
   read: 'A drop was read',
   temperature: 'How warm it is inside',
   decanted: 'Into another vessel',
   split: 'Split it over two vessels',
+  spilled: 'Some of it was spilt',
   abandoned: 'Give this batch up',
   remarked: 'A remark',
 };
@@ -42,10 +43,12 @@ const isOpen = computed({
 });
 const frac = ref<number | null>(null);
 const tempC = ref<number | null>(null);
+const massG = ref<number | null>(null);
 const text = ref('');
 const vesselId = ref('');
 function show(what: Open): void {
   [frac.value, tempC.value, text.value] = [what === 'split' ? 0.5 : null, null, ''];
+  massG.value = null;
   vesselId.value = (what === 'split' ? props.vessels : whole.value)[0]?.id ?? '';
   open.value = what;
 }
@@ -62,6 +65,8 @@ const noted = computed<Noted | null>(() => {
       return frac.value === null ? null : { kind: 'read', strengthFrac: frac.value };
     case 'temperature':
       return tempC.value === null ? null : { kind: 'temperature', tempC: tempC.value };
+    case 'spilled':
+      return massG.value === null ? null : { kind: 'spilled', massG: massG.value };
     case 'decanted':
       return vesselId.value === '' || note === ''
         ? null
@@ -112,6 +117,7 @@ const move = (): void =>
       </ElButton>
       <ElButton :disabled="whole.length === 0" @click="show('decanted')">Other vessel</ElButton>
       <ElButton :disabled="vessels.length === 0" @click="show('split')">Split</ElButton>
+      <ElButton @click="show('spilled')">Spilt</ElButton>
       <ElButton @click="show('remarked')">Remark</ElButton>
       <ElUpload
         class="photo"
@@ -158,6 +164,15 @@ const move = (): void =>
           :kind="tempKind(format, { step: 0.5, min: 0, max: 100 })"
           @change="(value) => (tempC = value)"
         />
+        <AmountField
+          v-if="open === 'spilled'"
+          label="How much was spilt"
+          :placeholder="format.mass(300)"
+          size="middle"
+          :value="massG"
+          :kind="measuredKind(format, { step: 50, min: 1, max: wholeMl, gPerMl: 1 })"
+          @change="(value) => (massG = value)"
+        />
         <ChoiceField
           v-if="open === 'decanted' || open === 'split'"
           v-model="vesselId"
@@ -167,7 +182,7 @@ const move = (): void =>
           "
         />
         <TextField
-          v-if="open !== 'read' && open !== 'temperature'"
+          v-if="!['read', 'temperature', 'spilled'].includes(open)"
           :label="open === 'remarked' ? 'Remark' : 'Why'"
           :placeholder="open === 'remarked' ? 'what you saw' : 'why: it is kept with the batch'"
           live

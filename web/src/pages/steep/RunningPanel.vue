@@ -11,6 +11,7 @@ import { clockTime, fromNow, hourTime } from '../../format/formatClock.ts';
 const props = defineProps<{
   running: RunningSteep;
   plannedFrac: number;
+  plannedMl: number;
   nowMs: number;
   zone: string;
   format: AmountFormat;
@@ -20,6 +21,8 @@ const props = defineProps<{
 }>();
 
 const HOUR_MS = 3_600_000;
+/** Of what was planned; what drains a little more or less is no news. */
+const LEAST_LESS = 0.03;
 const hoursOf = (atMs: number): number => (atMs - props.running.beganMs) / HOUR_MS;
 const atClock = (atMs: number): string => clockTime({ at: new Date(atMs), zone: props.zone });
 const mendTexts = computed(() =>
@@ -32,6 +35,13 @@ const mendTexts = computed(() =>
     return `Twelve hours more make it ${props.format.percent(mend.bestFrac, 1)}: pour more of it into each drink.`;
   }),
 );
+/** Less comes out than was planned: nobody need find that out at the strain. */
+const lessText = computed(() => {
+  const lessMl = props.plannedMl - props.running.atEnd.brewMl;
+  return lessMl > LEAST_LESS * props.plannedMl
+    ? `${props.format.volume(lessMl)} less than planned comes out.`
+    : '';
+});
 const offText = computed(() => {
   const { strengthFrac } = props.running.atEnd;
   const off = strengthFrac / props.plannedFrac - 1;
@@ -69,7 +79,7 @@ const drawnFrac = computed(() => {
         {{ fromNow({ at: new Date(running.endMs), now: new Date(nowMs) }) }}
       </BigFigure>
       <div class="mends">
-        <p :class="{ due: running.mends.length > 0 }">{{ offText }}</p>
+        <p :class="{ due: running.mends.length > 0 }">{{ offText }} {{ lessText }}</p>
         <p v-for="text in mendTexts" :key="text">
           <strong>{{ text }}</strong>
         </p>

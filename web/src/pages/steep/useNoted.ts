@@ -27,6 +27,8 @@ export function useNoted(actuals: Readonly<Ref<readonly BatchActual[]>>) {
         return `into ${vesselOf(vesselId)}: ${note}`;
       case 'split-off':
         return `${format.value.percent(shareFrac ?? 0, 0)} of it into ${vesselOf(vesselId)}: ${note}`;
+      case 'spilled':
+        return `spilt ${format.value.mass(massG ?? 0)}`;
       case 'abandoned':
         return `given up: ${note}`;
       case 'strain-moved':

@@ -1,4 +1,4 @@
-import { saveFile } from './saveFile.ts';
+import { saveFile } from '../../api/saveFile.ts';
 
 /** What a drawing takes from the page's styles; everything else is in its attributes. */
 const STYLED = [
