@@ -28,6 +28,10 @@ export default defineConfig({
         find: /^temporal-polyfill$/,
         replacement: fileURLToPath(new URL('src/temporal.ts', import.meta.url)),
       },
+      {
+        find: /^@ctrl\/tinycolor$/,
+        replacement: fileURLToPath(new URL('src/noTint.ts', import.meta.url)),
+      },
     ],
   },
   plugins: [
