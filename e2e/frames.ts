@@ -132,6 +132,23 @@ function addYear(lido: Lido): Promise<void> {
   });
 }
 
+/** What a page works for something, ms: its scripts, its styles and its layout, without painting. */
+async function workOf(page: Page, something: () => Promise<void>): Promise<number> {
+  const cdp = await page.context().newCDPSession(page);
+  await cdp.send('Performance.enable');
+  const seconds = async (): Promise<number> => {
+    const { metrics } = await cdp.send('Performance.getMetrics');
+    return metrics
+      .filter(({ name }) => /^(Script|Layout|RecalcStyle)Duration$/.test(name))
+      .reduce((sum, { value }) => sum + value, 0);
+  };
+  const before = await seconds();
+  await something();
+  const after = await seconds();
+  await cdp.detach();
+  return 1000 * (after - before);
+}
+
 test('a change on the day with thirty batches and a year of pours', async ({ page, lido }) => {
   test.setTimeout(180_000);
   await makeBusy(page, lido);
@@ -141,24 +158,22 @@ test('a change on the day with thirty batches and a year of pours', async ({ pag
   await quiet(page);
   const opened = await seenOf(page);
   const rows: Row[] = [{ what: 'opening it: longest task', ms: most(opened.tasks), ofMs: TASK_MS }];
-  await forget(page);
-  const pour = { id: 'bench-pour', kind: 'poured', massG: 60, note: 'Bar' };
-  await page.request.post(`${lido.url}/api/jugs/lido-jug-2/entries`, { data: pour });
-  await page.waitForTimeout(1500);
-  rows.push({
-    what: 'a pour on another tablet: longest time between two pictures',
-    ms: most((await seenOf(page)).frames),
-    ofMs: FRAME_MS,
-  });
-  for (const key of ['ArrowRight', 'ArrowLeft']) {
+  const measured = async (what: string, change: () => Promise<void>): Promise<void> => {
     await forget(page);
-    await page.keyboard.press(key);
-    await page.waitForTimeout(800);
-    rows.push({
-      what: `${key}: longest time between two pictures`,
-      ms: most((await seenOf(page)).frames),
-      ofMs: FRAME_MS,
+    const workMs = await workOf(page, async () => {
+      await change();
+      await page.waitForTimeout(1200);
     });
-  }
+    rows.push({ what: `${what}: script, style and layout of it all`, ms: workMs, ofMs: FRAME_MS });
+    const { frames } = await seenOf(page);
+    rows.push({ what: `${what}: between two pictures at most`, ms: most(frames), ofMs: FRAME_MS });
+  };
+  await measured('nothing', async () => undefined);
+  await measured('a pour on another tablet', async () => {
+    const data = { id: 'bench-pour', kind: 'poured', massG: 60, note: 'Bar' };
+    await page.request.post(`${lido.url}/api/jugs/lido-jug-2/entries`, { data });
+  });
+  for (const key of ['ArrowRight', 'ArrowLeft'])
+    await measured(key, () => page.keyboard.press(key));
   print('the day with thirty batches and a year of pours', rows);
 });

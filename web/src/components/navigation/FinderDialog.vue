@@ -27,7 +27,15 @@ function go(one: Found): void {
   emit('go', one.key);
 }
 
-const field = ref<{ focus: () => void } | null>(null);
+const field = ref<{ focus: () => void; highlightedIndex: number } | null>(null);
+/** Whoever knows the name types it and presses Enter, before the list is there. */
+function enter(event: KeyboardEvent): void {
+  const [first] = props.found;
+  if (event.isComposing || !first || sought.value === '') return;
+  if (field.value && field.value.highlightedIndex >= 0) return;
+  event.stopPropagation();
+  go(first);
+}
 async function focus(): Promise<void> {
   await nextTick();
   field.value?.focus();
@@ -36,25 +44,27 @@ async function focus(): Promise<void> {
 
 <template>
   <ElDialog v-model="open" title="Find" width="min(92vw, 520px)" append-to-body @opened="focus">
-    <ElAutocomplete
-      ref="field"
-      v-model="sought"
-      class="field"
-      popper-class="finder"
-      value-key="name"
-      highlight-first-item
-      :debounce="0"
-      :fetch-suggestions="suggest"
-      aria-label="Find anything"
-      placeholder="a drink, a jug, a coffee, a page"
-      @select="go($event as Found)"
-    >
-      <template #default="{ item }">
-        <span class="found">
-          <span>{{ item.name }}</span> <span class="soft">{{ item.kind }}</span>
-        </span>
-      </template>
-    </ElAutocomplete>
+    <div @keydown.enter.capture="enter">
+      <ElAutocomplete
+        ref="field"
+        v-model="sought"
+        class="field"
+        popper-class="finder"
+        value-key="name"
+        highlight-first-item
+        :debounce="0"
+        :fetch-suggestions="suggest"
+        aria-label="Find anything"
+        placeholder="a drink, a jug, a coffee, a page"
+        @select="go($event as Found)"
+      >
+        <template #default="{ item }">
+          <span class="found">
+            <span>{{ item.name }}</span> <span class="soft">{{ item.kind }}</span>
+          </span>
+        </template>
+      </ElAutocomplete>
+    </div>
     <p v-if="found.length === 0" class="soft none">Nothing is called that here.</p>
   </ElDialog>
 </template>

@@ -35,7 +35,12 @@ export function useJug() {
   const entries = ref<JugEntry[]>([]);
   watch(
     // Every change of what is on hand or how strong it is has a row.
-    () => [jug.value?.id, jug.value?.onHandG, jug.value?.strengthFrac, jug.value?.lastEntryId],
+    [
+      () => jug.value?.id,
+      () => jug.value?.onHandG,
+      () => jug.value?.strengthFrac,
+      () => jug.value?.lastEntryId,
+    ],
     async () => {
       if (jug.value) entries.value = await jugs.entries(jug.value.id).catch(() => entries.value);
     },
@@ -106,6 +111,7 @@ export function useJug() {
   }
 
   const doing = ref(false);
+  /** Does something to the jug, and says how that went; @returns whether it was done. */
   async function enter(
     request: JugEntryRequest extends infer R
       ? R extends { id: string }
@@ -113,9 +119,9 @@ export function useJug() {
         : never
       : never,
     text: string,
-  ): Promise<void> {
+  ): Promise<boolean> {
     const of = jug.value;
-    if (!of) return;
+    if (!of) return false;
     doing.value = true;
     const id = newId();
     try {
@@ -123,8 +129,10 @@ export function useJug() {
       // What takes something back is not taken back itself.
       const undo = request.kind === 'undone' ? {} : { undo: () => jugs.undo(of, id) };
       notice.say({ tone: 'done', text, ...undo });
+      return true;
     } catch (error) {
       notice.say({ tone: 'wrong', text: sentenceOf(error) });
+      return false;
     } finally {
       doing.value = false;
     }

@@ -35,25 +35,32 @@ export function useJugBench() {
     const between = (jug.value.strengthFrac + other.value.strengthFrac) / 2;
     blendFrac.value = rounded(between, STEP_FRAC);
   }
-  // Whatever is done to the jug, what is tried begins again from what it is now.
+  /** Nobody has said anything yet. */
+  function forget(): void {
+    readFrac.value = null;
+    waterG.value = null;
+    drawnG.value = null;
+    drawnFor.value = '';
+    countedG.value = null;
+    discardG.value = null;
+    discardReason.value = '';
+  }
+  // What is tried begins again from what the jug is now; what somebody is entering stays, whoever pours.
   watch(
-    () => [jug.value?.id, jug.value?.strengthFrac, jug.value?.onHandG],
-    () => {
+    [() => jug.value?.id, () => jug.value?.strengthFrac, () => jug.value?.onHandG],
+    ([id], [before]) => {
       if (!jug.value) return;
       const { strengthFrac, onHandG } = jug.value;
-      readFrac.value = null;
+      if (id !== before) forget();
       thinFrac.value = rounded(strengthFrac * THINNER, STEP_FRAC);
       stretchG.value = rounded(onHandG * STRETCHED, STEP_G);
-      waterG.value = null;
-      drawnG.value = null;
-      drawnFor.value = '';
-      countedG.value = null;
-      discardG.value = null;
-      discardReason.value = '';
       chooseOther(other.value?.id ?? others.value[0]?.id ?? '');
     },
     { immediate: true },
   );
+  async function enter(...of: Parameters<typeof bench.enter>): Promise<void> {
+    if (await bench.enter(...of)) forget();
+  }
 
   const thin = computed(() => bench.thinTo(thinFrac.value));
   const water = computed(() => bench.stretchTo((jug.value?.onHandG ?? 0) + (waterG.value ?? 0)));
@@ -91,6 +98,7 @@ export function useJugBench() {
 
   return {
     ...bench,
+    enter,
     waterG,
     water,
     drawnG,

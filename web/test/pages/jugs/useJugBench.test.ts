@@ -67,4 +67,45 @@ describe('useJugBench', () => {
     await nextTick();
     expect([readFrac.value, thinFrac.value]).to.deep.equal([null, 0.0225]);
   });
+
+  it('loses nothing that is being entered when the jugs are read again, or another tablet pours', async () => {
+    const { readFrac, drawnG, drawnFor, discardReason, waterG, thinFrac } = await open();
+    const enterAll = () => {
+      [readFrac.value, drawnG.value, waterG.value] = [0.034, 200, 50];
+      [drawnFor.value, discardReason.value] = ['the pool kiosk', 'smelt off'];
+      thinFrac.value = 0.02;
+    };
+    const entered = () => [
+      readFrac.value,
+      drawnG.value,
+      waterG.value,
+      drawnFor.value,
+      discardReason.value,
+    ];
+    enterAll();
+    const before = entered();
+    const jugs = useJugs();
+    await jugs.load();
+    await nextTick();
+    expect([...entered(), thinFrac.value]).to.deep.equal([...before, 0.02]);
+    const poured = jugs.jugs.map((one) => ({ ...one, onHandG: one.onHandG - 60 }));
+    browser.answer(() => ({ status: 200, body: poured }));
+    await jugs.load();
+    await nextTick();
+    expect(entered()).to.deep.equal(before);
+  });
+
+  it('begins anew once it was done here, and keeps what was refused', async () => {
+    const { readFrac, enter } = await open();
+    readFrac.value = 0.034;
+    browser.answer(() => ({ status: 409, body: { detail: 'Not now.' } }));
+    await enter({ kind: 'read', strengthFrac: 0.034, note: '' }, 'read');
+    expect(readFrac.value).to.equal(0.034);
+    browser.answer(({ method }) => ({
+      status: method === 'POST' ? 201 : 200,
+      body: method === 'POST' ? jugOf({ strengthFrac: 0.034 }) : [jugOf({ strengthFrac: 0.034 })],
+    }));
+    await enter({ kind: 'read', strengthFrac: 0.034, note: '' }, 'read');
+    expect(readFrac.value).to.equal(null);
+  });
 });
