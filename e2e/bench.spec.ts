@@ -106,8 +106,9 @@ test('two tablets press the same step: it is done once, and taken back on both',
       setTimeout(() => button.click(), when - Date.now());
     }, at);
   for (const one of [page, other]) await expect(title(one)).toHaveText('Grind it');
-  const weighed = await actuals(page, lido);
-  expect(new Set(weighed.map(({ step }) => step))).toEqual(new Set(['weigh']));
+  // Both pages go on before the server has answered.
+  const steps = async () => [...new Set((await actuals(page, lido)).map(({ step }) => step))];
+  await expect.poll(steps).toEqual(['weigh']);
   await page.waitForTimeout(800);
   await page.getByRole('button', { name: 'back' }).click();
   for (const one of [page, other]) await expect(title(one)).toHaveText('Weigh the coffee');
