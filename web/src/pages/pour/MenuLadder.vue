@@ -122,7 +122,8 @@ function trouble({ solution }: MenuRow): string {
 }
 
 .fine,
-.ladder > :deep(.el-select) {
+.ladder > :deep(.el-select),
+.ladder > :deep(.chosen) {
   padding-inline: 10px;
 }
 
@@ -150,8 +151,10 @@ function trouble({ solution }: MenuRow): string {
 }
 
 .ice :deep(.el-select__wrapper),
-.ice :deep(.el-select__selected-item) {
+.ice :deep(.el-select__selected-item),
+.ice.chosen {
   min-height: 26px;
+  line-height: 26px;
   font-size: var(--t13);
   font-weight: 400;
 }
