@@ -33,14 +33,9 @@ export function useJug() {
     () => jugs.jugs.find(({ id }) => id === route.params['id']) ?? null,
   );
   const entries = ref<JugEntry[]>([]);
+  // At every answer: a row that is still on its way is in what the jug holds already, and not in its ledger.
   watch(
-    // Every change of what is on hand or how strong it is has a row.
-    [
-      () => jug.value?.id,
-      () => jug.value?.onHandG,
-      () => jug.value?.strengthFrac,
-      () => jug.value?.lastEntryId,
-    ],
+    jug,
     async () => {
       if (jug.value) entries.value = await jugs.entries(jug.value.id).catch(() => entries.value);
     },
