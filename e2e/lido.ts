@@ -13,7 +13,7 @@ export const LIDO_MORNING = '2026-06-13T06:40:00.000Z';
 export const TABLET_NAME = 'ratio.lido.test';
 /** Where the environment says which folder holds the seeded database. */
 export const SEEDED_DIR = 'RATIO_E2E_SEEDED';
-const PATIENCE_MS = 10_000;
+const PATIENCE_MS = 30_000;
 const ASK_AGAIN_MS = 25;
 
 /** The lido's server as it is shipped, on a port and a folder of its own. */
