@@ -43,13 +43,12 @@ function idOf(text: string): string {
 /** Reads an old log row by row: its cells are kept, and nothing else of it. */
 export function createOldLogReader() {
   let rows: readonly (readonly string[])[] = [];
-  let latest = 0;
+  /** How often a summary was asked for. */
+  let asked = 0;
 
-  /** Row by row, in pieces; a later question ends an earlier one, which then knows only a part. */
+  /** Row by row, in pieces, between which other questions are let in. */
   async function* read(sense: OldLogSense): AsyncGenerator<ReturnType<typeof readOldRow>[]> {
-    latest += 1;
-    const mine = latest;
-    for (let from = 0; from < rows.length && mine === latest; from += PIECE) {
+    for (let from = 0; from < rows.length; from += PIECE) {
       yield (
         rows
           .slice(from, from + PIECE)
@@ -69,11 +68,15 @@ export function createOldLogReader() {
       return { headings, rows: rest.length };
     },
 
+    /** Asked again meanwhile it stops, and knows only a part: the later answer is the one that counts. */
     async summary(sense: OldLogSense): Promise<OldLogSummary> {
+      asked += 1;
+      const mine = asked;
       let [good, bad, moreProblems] = [0, 0, 0];
       const preview: OldBatch[] = [];
       const problems: RowProblem[] = [];
-      for await (const piece of read(sense))
+      for await (const piece of read(sense)) {
+        if (mine !== asked) break;
         for (const row of piece) {
           if (row.ok) {
             good += 1;
@@ -85,10 +88,11 @@ export function createOldLogReader() {
           problems.push(...shown);
           moreProblems += row.problems.length - shown.length;
         }
+      }
       return { good, bad, preview, problems, moreProblems };
     },
 
-    /** The batches that can be read, as JSON, one to a line. */
+    /** All batches that can be read, as JSON, one to a line. */
     async lines(sense: OldLogSense): Promise<Blob> {
       let whole = new Blob();
       for await (const piece of read(sense)) {

@@ -1,7 +1,8 @@
+import { matchColumns } from '@ratio/core/log';
 import { expect } from 'chai';
 import { nextTick } from 'vue';
 import { useImportPage } from '../../../src/pages/log/useImportPage.ts';
-import { createOldLogReader } from '../../../src/workers/oldLogReader.ts';
+import { createOldLogReader, type OldLogSense } from '../../../src/workers/oldLogReader.ts';
 import { useNotice } from '../../../src/stores/notice.ts';
 import { installBrowser } from '../../browser.ts';
 import { withApp } from '../../withApp.ts';
@@ -102,5 +103,19 @@ describe('useImportPage', () => {
     });
     await page.takeIn();
     expect(lines).to.equal(9_800);
+  });
+
+  it('sends all of what can be read, though a column is matched anew meanwhile', async () => {
+    const rows = Array.from({ length: 3000 }, (_, i) => `2.3.2026;Lot ${i};800;4000;18`);
+    const reader = createOldLogReader();
+    await reader.open(new File([`Date;Coffee;Dose;Water;Hours\n${rows.join('\n')}`], 'old.csv'));
+    const sense: OldLogSense = {
+      match: matchColumns(['Date', 'Coffee', 'Dose', 'Water', 'Hours']),
+      units: { mass: 'gram', water: 'gram' },
+      nowMs: Date.parse('2026-06-13T06:40:00Z'),
+      zone: 'Europe/Lisbon',
+    };
+    const [lines] = await Promise.all([reader.lines(sense), reader.summary(sense)]);
+    expect((await lines.text()).trimEnd().split('\n')).to.have.length(3000);
   });
 });
