@@ -29,22 +29,16 @@ function print(title: string, rows: readonly Row[]): void {
 interface Seen {
   /** Tasks of 50 ms and more. */
   tasks: number[];
-  /** From an input to the picture that shows it. */
-  inputs: number[];
   /** Between two pictures, while it is watched. */
   frames: number[];
 }
 async function watchItself(page: Page): Promise<void> {
   await page.addInitScript(() => {
-    const seen: Seen = { tasks: [], inputs: [], frames: [] };
+    const seen: Seen = { tasks: [], frames: [] };
     Object.assign(globalThis, { seen });
     new PerformanceObserver((list) => {
       for (const { duration } of list.getEntries()) seen.tasks.push(duration);
     }).observe({ type: 'longtask', buffered: true });
-    new PerformanceObserver((list) => {
-      for (const { duration, name } of list.getEntries())
-        if (/^(pointer|key)/.test(name)) seen.inputs.push(duration);
-    }).observe({ type: 'event', durationThreshold: 16 } as PerformanceObserverInit);
     let before = performance.now();
     const tick = (): void => {
       const now = performance.now();
@@ -59,11 +53,7 @@ const seenOf = (page: Page): Promise<Seen> =>
   page.evaluate(() => (globalThis as unknown as { seen: Seen }).seen);
 const forget = (page: Page): Promise<void> =>
   page.evaluate(() => {
-    Object.assign((globalThis as unknown as { seen: Seen }).seen, {
-      tasks: [],
-      inputs: [],
-      frames: [],
-    });
+    Object.assign((globalThis as unknown as { seen: Seen }).seen, { tasks: [], frames: [] });
   });
 const most = (all: readonly number[]): number => Math.max(0, ...all);
 const quiet = (page: Page): Promise<void> => page.waitForTimeout(2500);

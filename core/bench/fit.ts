@@ -47,14 +47,11 @@ export function benchFit(): string[] {
   const wholeMs = medianMs({ run: () => fitLog(observations), forMs: 6000 });
   const tenthMs = medianMs({ run: () => fitLog(tenth), forMs: 1500 });
   const generalMs = medianMs({ run: () => generalFit(observations), forMs: 3000 });
-  const [a, b] = batches;
-  const side = (batch: (typeof batches)[number]) => ({
-    plan: batch.plan,
-    input: observations[0]!.input,
-    model: batch.model,
-    strengthFrac: batch.strengthFrac,
+  const [a, b] = [0, 4].map((i) => {
+    const { batchId, input, model, strengthFrac } = seen[i]!;
+    return { plan: batches.find(({ id }) => id === batchId)!.plan, input, model, strengthFrac };
   });
-  const compareMs = medianMs({ run: () => compareBatches(side(a!), side(b!)), forMs: 800 });
+  const compareMs = medianMs({ run: () => compareBatches(a!, b!), forMs: 800 });
   return [
     '| learning | ms | baseline | its ms | times as long |',
     '|---|---|---|---|---|',

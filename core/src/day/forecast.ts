@@ -110,10 +110,7 @@ export function createForecast(input: {
   // Asked for every jug and every batch to come: each of the three is worked out once, the most so far,
   // so that where it is reached first can be found by halving.
   const pouredBy = new Map(
-    [Z, 0, -Z].map((z) => [
-      z,
-      Float64Array.from(mostSoFar(points.map((one) => quantileG(one, z)))),
-    ]),
+    [Z, 0, -Z].map((z) => [z, mostSoFar(points.map((one) => quantileG(one, z)))]),
   );
   const momentOf = (z: number, onHandG: number): number | null => {
     const poured = pouredBy.get(z)!;

@@ -1,7 +1,8 @@
 import type { MonteCarloResult } from '@ratio/core/brew';
-import { proxy, releaseProxy, wrap } from 'comlink';
-import { onScopeDispose, shallowRef, watch, type Ref } from 'vue';
+import { proxy } from 'comlink';
+import { shallowRef, watch, type Ref } from 'vue';
 import type { RangeJob, RangeWorker } from './range.worker.ts';
+import { useThread } from './useThread.ts';
 
 /**
  * The range of a batch by Monte Carlo in a worker, growing surer while it runs.
@@ -11,8 +12,9 @@ import type { RangeJob, RangeWorker } from './range.worker.ts';
  */
 export function useSampledRange(job: Ref<RangeJob | null>): Ref<MonteCarloResult | null> {
   const result = shallowRef<MonteCarloResult | null>(null);
-  const thread = new Worker(new URL('./range.worker.ts', import.meta.url), { type: 'module' });
-  const remote = wrap<RangeWorker>(thread);
+  const remote = useThread<RangeWorker>(
+    new Worker(new URL('./range.worker.ts', import.meta.url), { type: 'module' }),
+  );
   let asked = 0;
   watch(
     job,
@@ -28,9 +30,5 @@ export function useSampledRange(job: Ref<RangeJob | null>): Ref<MonteCarloResult
     },
     { immediate: true },
   );
-  onScopeDispose(() => {
-    remote[releaseProxy]();
-    thread.terminate();
-  });
   return result;
 }
