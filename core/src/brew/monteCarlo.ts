@@ -100,7 +100,8 @@ export function createMonteCarlo(input: {
   }
 
   const summarise = (values: readonly number[]): SampledRange => {
-    const sorted = values.toSorted((a, b) => a - b);
+    // Typed, because a comparison of numbers is most of the time of a sort.
+    const sorted = [...Float64Array.from(values).sort()];
     const contributions = inputs
       .map((name, i) => ({ input: name, shareFrac: squaredCorrelation(normals[i]!, values) }))
       .sort((a, b) => b.shareFrac - a.shareFrac);

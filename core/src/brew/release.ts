@@ -1,16 +1,13 @@
 import { freeFracOf, GRINDS, type Grind } from '../coffee/grinds.ts';
 import { CONSTANTS } from '../constants.ts';
-import { gaussLegendre } from '../numeric/gaussLegendre.ts';
 import { spreadReleaseFrac } from './spreadRelease.ts';
 import { diffusivityFactor } from './diffusivity.ts';
 import type { TemperatureHistory } from './temperature.ts';
+import { wettingCourse } from './wetted.ts';
 import { WETTINGS, type Wetting } from './wetting.ts';
 
 /** Share of the equilibrium yield that is out after a time in s, 0–1. */
 export type Release = (timeS: number) => number;
-
-const PANEL = gaussLegendre(8);
-const WETTING_BREAKS = [1, 2, 4, 8, 16];
 
 /** How the grounds lie in the water: loose, or held together where little liquid passes. */
 export const BEDS = ['loose', 'held'] as const;
@@ -48,9 +45,6 @@ export const NO_DEVIATION: Deviation = Object.freeze({
  * A stir also renews the liquid between the particles: for a while after it they give faster, and
  * never more than at equilibrium. Grounds that are held together give slower.
  *
- * Dry grounds become wet with a time constant, and each agitation wets most of what is left. The
- * continuous wetting is integrated in s = √(t − τ), which removes the root of short diffusion times.
- *
  * @param input.agitationS moments of agitation, s from the start, any order; later ones than the
  *   time asked about have no effect
  * @param input.diffusivity22M2PerS apparent diffusivity of the bed at 22 °C, m²/s, above 0
@@ -81,48 +75,14 @@ export function createRelease(input: {
     freeFrac + (1 - freeFrac) * spreadReleaseFrac(perRadius2 * equivalentS);
 
   const wetFrac = Math.min(1, Math.max(0, WETTINGS[input.wetting].wetFrac + deviation.wetFrac));
-  const tau = CONSTANTS.wettingTimeS.value;
-  const agitations = [...input.agitationS].sort((a, b) => a - b);
-  const left = 1 - CONSTANTS.agitationWetsFrac.value;
-  const renewed = renewedStretches(agitations);
-  const equivalentS = renewed.length === 0 ? history.equivalentS : renewedS(history, renewed);
-  // Share still dry just after the first `stirs` agitations, at a time.
-  const dryFrac = (timeS: number, stirs: number): number =>
-    (1 - wetFrac) * left ** stirs * Math.exp(-timeS / tau);
-  const breaks = [
-    ...new Set([
-      0,
-      ...agitations,
-      ...renewed.map(([, to]) => to),
-      ...history.breaksS,
-      ...WETTING_BREAKS.map((n) => n * tau),
-    ]),
-  ].sort((a, b) => a - b);
-  const stirsAt = breaks.map((from) => agitations.filter((at) => at <= from).length);
+  const wettedAt = wettingCourse(history, input.agitationS);
 
   return (timeS) => {
     if (timeS < 0) return 0;
-    const now = equivalentS(timeS);
-    let out = wetFrac * ofCohort(now);
-    agitations.forEach((at, i) => {
-      if (at > timeS) return;
-      const wetted = dryFrac(at, i) - dryFrac(at, i + 1);
-      out += wetted * ofCohort(now - equivalentS(at));
-    });
-    for (let k = 0; k < breaks.length && breaks[k]! < timeS; k++) {
-      const from = breaks[k]!;
-      const to = Math.min(breaks[k + 1] ?? timeS, timeS);
-      const near = Math.sqrt(timeS - to);
-      const half = (Math.sqrt(timeS - from) - near) / 2;
-      for (let i = 0; i < PANEL.nodes.length; i++) {
-        const s = near + half * (1 + PANEL.nodes[i]!);
-        const at = timeS - s * s;
-        const rate = dryFrac(at, stirsAt[k]!) / tau;
-        const share = ofCohort(now - equivalentS(at));
-        out += PANEL.weights[i]! * half * 2 * s * rate * share;
-      }
-    }
-    return Math.min(out, 1);
+    const { wholeS, shares, sinceS } = wettedAt(timeS);
+    let later = 0;
+    for (let i = 0; i < shares.length; i++) later += shares[i]! * ofCohort(sinceS[i]!);
+    return Math.min(1, wetFrac * ofCohort(wholeS) + (1 - wetFrac) * later);
   };
 }
 
@@ -131,37 +91,4 @@ function warmerTimes(history: TemperatureHistory, byC: number): number {
   if (byC === 0) return 1;
   const settledC = history.tempC(history.breaksS.at(-1) ?? Infinity);
   return diffusivityFactor(Math.max(0, settledC + byC)) / diffusivityFactor(settledC);
-}
-
-/** Stretches after each stir in which the liquid is renewed, s; overlapping ones are one. */
-function renewedStretches(agitations: readonly number[]): [from: number, to: number][] {
-  const stretches: [number, number][] = [];
-  for (const from of agitations) {
-    const to = from + CONSTANTS.agitationRenewsS.value;
-    const last = stretches.at(-1);
-    if (last && from <= last[1]) last[1] = to;
-    else stretches.push([from, to]);
-  }
-  return stretches;
-}
-
-/** ∫D dt with the faster stretches counted as many times. */
-function renewedS(
-  history: TemperatureHistory,
-  stretches: readonly (readonly [number, number])[],
-): (timeS: number) => number {
-  const more = CONSTANTS.agitationRenewsTimes.value - 1;
-  const bounds = stretches.map(([from, to]) => ({
-    from,
-    to,
-    start: history.equivalentS(from),
-    whole: history.equivalentS(to) - history.equivalentS(from),
-  }));
-  return (timeS) => {
-    const now = history.equivalentS(timeS);
-    let sum = now;
-    for (const { from, to, start, whole } of bounds)
-      if (timeS > from) sum += more * (timeS >= to ? whole : now - start);
-    return sum;
-  };
 }
