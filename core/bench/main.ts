@@ -1,6 +1,6 @@
 import { benchFit } from './fit.ts';
 import { benchForecast } from './forecast.ts';
-import { benchMenu, solveMenu } from './menu.ts';
+import { benchMenu, menuAgainMs, solveMenu } from './menu.ts';
 import { benchReplan, replan } from './replan.ts';
 import { benchDraws, benchPlanning } from './planning.ts';
 import { medianMs } from './timed.ts';
@@ -20,6 +20,10 @@ for (const { name, baseline, oursMs, baselineMs, difference } of rows)
 
 console.log(
   `\n${menu.residuals} The whole menu of forty: ${((100 * menu.oursMs) / FRAME_MS).toFixed(0)} % of a ${FRAME_MS} ms frame.`,
+);
+const againMs = menuAgainMs();
+console.log(
+  `After a pour, from the last answers: ${againMs.toFixed(2)} ms, ${(menu.baselineMs / againMs).toFixed(0)} times as fast as the general solver, which has none.`,
 );
 
 const together = medianMs({

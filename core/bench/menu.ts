@@ -2,6 +2,7 @@ import { levenbergMarquardt } from 'ml-levenberg-marquardt';
 import { drinkSetting, levelOf, strengthOf } from '../src/drink/setting.ts';
 import { solveDrink } from '../src/drink/solve.ts';
 import { resolvePantry } from '../src/pantry/resolvePantry.ts';
+import { createMenuSolver } from '../src/drink/menuSolver.ts';
 import { drinkInput, solveRequest } from '../src/drink/predict.ts';
 import { predictDrinkRequest } from '../src/drink/predictSchema.ts';
 import { lidoDrinks, lidoPantry, lidoHouseRecipes } from '../../demo/lido.ts';
@@ -36,6 +37,12 @@ const requests = Array.from({ length: MENU }, (_, i) => {
 
 /** The whole menu as the page solves it: forty drinks; the half hour is drawn for the one in hand. */
 export const solveMenu = () => requests.map((request) => solveRequest(request, pantry));
+
+/** The menu after a pour, which changes what is left and no drink, from the last answers; ms. */
+export function menuAgainMs(): number {
+  const solve = createMenuSolver(pantry);
+  return medianMs({ run: () => requests.map(solve), forMs: 1000 });
+}
 
 /** The same two equations given to a general least-squares solver. */
 function generalDrink(input: ReturnType<typeof drinkInput>): { residual: number } {

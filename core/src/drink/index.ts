@@ -12,6 +12,7 @@ export { fullIceG, ICE_KINDS, ICE_SHAPES, type IceKind, icePieceG } from './ice.
 export { liquidColour } from './liquidColour.ts';
 export { type Measured, type MeasuredBy, type MeasuredDrink, measuredDrink } from './measured.ts';
 export { menuCautions } from './menuCautions.ts';
+export { createMenuSolver } from './menuSolver.ts';
 export { pouredIds, pouredPaths } from './poured.ts';
 export { drinkingWindowOf, predictDrink, type SolvedDrink, solveRequest } from './predict.ts';
 export { predictDrinkRequest, predictDrinkResponse } from './predictSchema.ts';

@@ -1,9 +1,9 @@
 import {
+  createMenuSolver,
   drinkCost,
   drinksLeft,
   fromJugG,
   drinkRequest,
-  solveRequest,
   type Drink,
   type DrinkCost,
   type SolvedDrink,
@@ -53,6 +53,7 @@ export const useMenu = defineStore('menu', () => {
       ? drink
       : { ...drink, ice: { ...drink.ice, tempC: iceTodayC.value } };
 
+  const solver = computed(() => createMenuSolver(pantry.pantry));
   /**
    * A drink solved in the shop's rooms, by what the pantry holds; null before they are known, and
    * while one of its ingredients is not there (fetched later, or taken off the shelf on another tablet).
@@ -61,7 +62,7 @@ export const useMenu = defineStore('menu', () => {
     const { shop } = shelf;
     if (!shop || !pantry.holds(drink)) return null;
     const iced = withIceToday(drink);
-    const solved = solveRequest(drinkRequest({ drink: iced, jug: from, shop }), pantry.pantry);
+    const solved = solver.value(drinkRequest({ drink: iced, jug: from, shop }));
     return { ...solved, cautions: [...solved.cautions, ...pantry.pastIn(drink)] };
   }
 
