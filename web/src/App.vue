@@ -9,7 +9,6 @@ import TheLine from './components/navigation/TheLine.vue';
 import { saveFile } from './api/saveFile.ts';
 import { useChanges } from './composables/useChanges.ts';
 import { useDueCall } from './composables/useDueCall.ts';
-import { useFinder } from './composables/useFinder.ts';
 import { useHands } from './stores/hands.ts';
 import { useKeys } from './composables/useKeys.ts';
 import { useLine } from './composables/useLine.ts';
@@ -24,7 +23,7 @@ import { useSettings } from './stores/settings.ts';
 import { ElButton } from 'element-plus';
 import { authorOf } from './format/authorOf.ts';
 
-const FinderDialog = defineAsyncComponent(() => import('./components/navigation/FinderDialog.vue'));
+const FinderPage = defineAsyncComponent(() => import('./pages/finder/FinderPage.vue'));
 const KeysHelp = defineAsyncComponent(() => import('./components/navigation/KeysHelp.vue'));
 const SignInPage = defineAsyncComponent(() => import('./pages/people/SignInPage.vue'));
 
@@ -44,7 +43,7 @@ const { strip, tryNow, insist, letGo } = useStateStrip(refresh);
 const { stations } = useLine();
 const hands = useHands();
 useDueCall();
-const { sought, found, go } = useFinder();
+const sought = ref('');
 /** What the page takes at least, and whether whoever stands here may see it. */
 const least = computed(() => (route.meta['least'] as Role | undefined) ?? 'pours');
 const isAllowed = computed(() => session.can(least.value));
@@ -122,7 +121,7 @@ useKeys({
     @close="notices.dismiss"
   />
   <KeysHelp v-if="help" v-model="help" />
-  <FinderDialog v-if="finding" v-model="finding" v-model:sought="sought" :found @go="go" />
+  <FinderPage v-if="finding" v-model="finding" v-model:sought="sought" />
 </template>
 
 <style scoped>

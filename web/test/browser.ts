@@ -1,3 +1,5 @@
+import { Thread } from './threads.ts';
+
 /** What every problem document has; a test says what is its own. */
 const PROBLEM = { type: 'about:blank', title: 'A problem', code: 'problem', detail: 'A problem.' };
 
@@ -31,6 +33,7 @@ export function installBrowser(): {
     const answer = status < 400 ? body : { ...PROBLEM, status, ...(body as object) };
     return new Response(JSON.stringify(answer), { status });
   });
+  define('Worker', Thread);
   define('window', { matchMedia: () => ({ matches: false, addEventListener: () => undefined }) });
   define('document', { documentElement: { dataset: {} } });
   define('location', { hostname: 'lido', origin: 'http://lido:4870' });

@@ -4,7 +4,7 @@ export { applyRemedy } from './applyRemedy.ts';
 export { buildOrder, type BuildStep, topLayer, type TopLayer } from './build.ts';
 export { type Bulk, bulkOf, type SiphonPlan, siphonPlan } from './bulk.ts';
 export { drinkChanges } from './changes.ts';
-export { type DrinkCost, drinkCost, drinksLeft, fromJugG } from './cost.ts';
+export { type DrinkCost, drawnG, drinkCost, drinksLeft, fromJugG } from './cost.ts';
 export { diluentTempC } from './diluentTemp.ts';
 export { explainDrink, EXPLAINED_OF_DRINK, type ExplainedOfDrink } from './explain.ts';
 export { type DrinkPoint } from './glass.ts';

@@ -9,7 +9,7 @@ import { useInstrumentFeed } from '../stores/instrumentFeed.ts';
 import { useJugs } from '../stores/jugs.ts';
 import { useLog } from '../stores/log.ts';
 import { useOutbox } from '../stores/outbox.ts';
-import { usePantry } from '../stores/pantry.ts';
+import { usePantryDocuments } from '../stores/pantryDocuments.ts';
 import { useSamples } from '../stores/samples.ts';
 import { useShop } from '../stores/shop.ts';
 
@@ -26,7 +26,7 @@ export function useChanges(isReady: () => boolean = () => true): void {
     drafts: useDraft(),
     shelf: useShop(),
     samples: useSamples(),
-    pantry: usePantry(),
+    pantry: usePantryDocuments(),
     drinks: useDrinks(),
     days: useDays(),
     tastings: useLog(),

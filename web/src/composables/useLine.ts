@@ -1,9 +1,14 @@
 import { computed } from 'vue';
 import { clockTime } from '../format/formatClock.ts';
-import { onHandMl } from '../stores/jugs.ts';
+import { useBatches } from '../stores/batches.ts';
+import { useDraft } from '../stores/draft.ts';
+import { useDrinks } from '../stores/drinks.ts';
+import { onHandMl, useJugs } from '../stores/jugs.ts';
+import type { JugStrength } from '../workers/menuCounter.ts';
 import { useAmountFormat } from './useAmountFormat.ts';
+import { useDrawn } from './useDrawn.ts';
 import { useSettled } from './useSettled.ts';
-import { useStores } from '../stores/useStores.ts';
+import { useShop } from '../stores/shop.ts';
 
 const DAY_MS = 86_400_000;
 
@@ -15,9 +20,18 @@ interface Station {
   readonly due: boolean;
 }
 
+const strengthOf = ({ strengthFrac, caffeineMgPerG }: JugStrength): JugStrength => ({
+  strengthFrac,
+  caffeineMgPerG,
+});
+
 /** What stands at each station now. */
 export function useLine() {
-  const { shelf, drafts, batches, drinks, jugs, menu } = useStores();
+  const shelf = useShop();
+  const drafts = useDraft();
+  const batches = useBatches();
+  const drinks = useDrinks();
+  const jugs = useJugs();
   const format = useAmountFormat();
 
   const plan = computed(() => {
@@ -47,10 +61,11 @@ export function useLine() {
     const text = `${held} in ${onHand.length} jug${onHand.length === 1 ? '' : 's'}`;
     return { text: soon > 0 ? `${text}, ${soon} to use up` : text, due: soon > 0 };
   });
-  // The whole menu is solved once the page stands.
+  // The menu is counted once the page stands.
   const isSettled = useSettled();
+  const drawn = useDrawn(() => (isSettled.value ? strengthOf(jugs.chosen) : null));
   const pour = computed(() => {
-    const short = isSettled.value ? menu.outOfReach.length : 0;
+    const short = [...(drawn.value?.values() ?? [])].filter((eachG) => eachG === null).length;
     const text = `${drinks.drinks.length} drinks`;
     return { text: short > 0 ? `${text}, ${short} out of reach` : text, due: short > 0 };
   });

@@ -5,13 +5,13 @@ import { useDraft } from '../stores/draft.ts';
 import { useDrinks } from '../stores/drinks.ts';
 import { useJugs } from '../stores/jugs.ts';
 import { useOutbox } from '../stores/outbox.ts';
-import { usePantry } from '../stores/pantry.ts';
+import { usePantryDocuments } from '../stores/pantryDocuments.ts';
 import { useSession } from '../stores/session.ts';
 import { useShop } from '../stores/shop.ts';
 
 /** Reads the whole shop once, and again where that failed. */
 export function useStart() {
-  const first = [useShop(), usePantry(), useDrinks(), useBatches(), useJugs()];
+  const first = [useShop(), usePantryDocuments(), useDrinks(), useBatches(), useJugs()];
   const drafts = useDraft();
   const session = useSession();
   const outbox = useOutbox();

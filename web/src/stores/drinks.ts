@@ -36,6 +36,13 @@ export const useDrinks = defineStore('drinks', () => {
       : [],
   );
   const drinks = computed(() => [...own.value, ...usual.value]);
+  /** How cold all ice is at this bar today, °C; null where it is as each drink has it. */
+  const iceTodayC = useStored<number | null>('ratio.iceTodayC', z.number().nullable(), null);
+  /** A drink as it is made today. */
+  const asToday = (drink: Drink): Drink =>
+    iceTodayC.value === null || !drink.ice
+      ? drink
+      : { ...drink, ice: { ...drink.ice, tempC: iceTodayC.value } };
 
   /** Keeps a drink with what changed of it: as the usual, or for somebody. */
   async function keep(input: {
@@ -62,6 +69,10 @@ export const useDrinks = defineStore('drinks', () => {
   }
 
   return {
+    iceTodayC,
+    /** As they are made today. */
+    today: computed(() => drinks.value.map(asToday)),
+    asToday,
     drinks,
     /** Drinks of the usual menu that nobody has kept yet. */
     usual,

@@ -1,8 +1,8 @@
 import {
   createMenuSolver,
   drinkCost,
+  drawnG,
   drinksLeft,
-  fromJugG,
   drinkRequest,
   type Drink,
   type DrinkCost,
@@ -11,12 +11,10 @@ import {
 import type { Jug } from '@ratio/core/jug';
 import { defineStore } from 'pinia';
 import { computed } from 'vue';
-import { z } from 'zod';
 import { useDrinks } from './drinks.ts';
 import { useJugs } from './jugs.ts';
 import { usePantry } from './pantry.ts';
 import { useShop } from './shop.ts';
-import { useStored } from '../composables/useStored.ts';
 
 /** Coffee that a drink can be poured from. */
 export type PouredFrom = Pick<Jug, 'strengthFrac' | 'caffeineMgPerG'> & {
@@ -46,13 +44,6 @@ export const useMenu = defineStore('menu', () => {
   const jugs = useJugs();
   const pantry = usePantry();
 
-  /** How cold all ice is at this bar today, °C; null where it is as each drink has it. */
-  const iceTodayC = useStored<number | null>('ratio.iceTodayC', z.number().nullable(), null);
-  const withIceToday = (drink: Drink): Drink =>
-    iceTodayC.value === null || !drink.ice
-      ? drink
-      : { ...drink, ice: { ...drink.ice, tempC: iceTodayC.value } };
-
   const solver = computed(() => createMenuSolver(pantry.pantry));
   /**
    * A drink solved in the shop's rooms, by what the pantry holds; null before they are known, and
@@ -61,8 +52,8 @@ export const useMenu = defineStore('menu', () => {
   function solve(drink: Drink, from: PouredFrom): SolvedDrink | null {
     const { shop } = shelf;
     if (!shop || !pantry.holds(drink)) return null;
-    const iced = withIceToday(drink);
-    const solved = solver.value(drinkRequest({ drink: iced, jug: from, shop }));
+    const today = drinks.asToday(drink);
+    const solved = solver.value(drinkRequest({ drink: today, jug: from, shop }));
     return { ...solved, cautions: [...solved.cautions, ...pantry.pastIn(drink)] };
   }
 
@@ -75,8 +66,8 @@ export const useMenu = defineStore('menu', () => {
     });
   }
 
-  const countIn = ({ input: drink, solution }: SolvedDrink, onHandG: number): number =>
-    drinksLeft({ drink, solution, onHandG });
+  const countIn = (solved: SolvedDrink, onHandG: number): number =>
+    drinksLeft({ eachG: drawnG(solved), onHandG });
 
   function countOf(from: PouredFrom & { onHandG: number }, drink: Drink): number {
     const solved = solve(drink, from);
@@ -103,59 +94,24 @@ export const useMenu = defineStore('menu', () => {
     drinks.drinks.map((drink) => rowOf(drink, from)).filter((row) => row !== null);
   const rows = computed<MenuRow[]>(() => rowsFrom(jugs.chosen));
 
-  /** How many of the first few drinks a brew makes; 0 where it is too weak for one. */
-  function poursOf(
-    brew: { brewG: number; strengthFrac: number; caffeineMgPerG: number },
-    most = Infinity,
-  ) {
-    return drinks.drinks.slice(0, most).flatMap((drink) => {
-      const solved = solve(drink, brew);
-      if (!solved) return [];
-      const eachG = fromJugG({ drink: solved.input, solution: solved.solution });
-      return [{ drink, count: countIn(solved, brew.brewG), eachG }];
-    });
-  }
-
-  // A text, so that a pour, which changes no strength, solves nothing again.
-  const strengths = computed(() =>
-    [...new Set(jugs.onHand.map(({ strengthFrac }) => strengthFrac))].join(' '),
-  );
-  /** The menu solved at each strength that is on hand; only where it is asked for. */
-  const solvedAt = computed(
-    () =>
-      new Map(
-        strengths.value
-          .split(' ')
-          .filter(Boolean)
-          .map((text) => {
-            const from = { strengthFrac: Number(text), caffeineMgPerG: 0 };
-            return [from.strengthFrac, drinks.drinks.map((drink) => solve(drink, from))] as const;
-          }),
-      ),
-  );
   /** How many of each drink all jugs hold together. */
   const leftInAll = computed(
     () =>
       new Map(
-        drinks.drinks.map(({ id }, i) => [
-          id,
-          jugs.onHand.reduce((sum, { strengthFrac, onHandG }) => {
-            const solved = solvedAt.value.get(strengthFrac)?.[i];
-            return sum + (solved ? countIn(solved, onHandG) : 0);
-          }, 0),
+        drinks.drinks.map((drink) => [
+          drink.id,
+          jugs.onHand.reduce((sum, jug) => sum + countOf(jug, drink), 0),
         ]),
       ),
   );
 
   return {
-    iceTodayC,
     rows,
     rowsFrom,
     leftInAll,
     solve,
     costOf,
     countOf,
-    poursOf,
     outOfReach: computed(() => rows.value.filter(({ solution }) => solution.status !== 'met')),
   };
 });

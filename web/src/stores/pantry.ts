@@ -1,16 +1,10 @@
 import { daysLeft, localDate, useBy } from '@ratio/core/calendar';
 import type { Caution } from '@ratio/core/caution';
 import { pouredIds, type Drink } from '@ratio/core/drink';
-import {
-  houseRecipeSchema,
-  openedCautions,
-  openedSchema,
-  pantryItemSchema,
-  resolvePantry,
-} from '@ratio/core/pantry';
+import { openedCautions, resolvePantry } from '@ratio/core/pantry';
 import { defineStore } from 'pinia';
 import { computed } from 'vue';
-import { useDocuments } from '../composables/useDocuments.ts';
+import { usePantryDocuments } from './pantryDocuments.ts';
 import { useShop } from './shop.ts';
 
 /** How what stands open is doing. */
@@ -24,22 +18,16 @@ interface OpenLife {
 
 /** What the shop can pour: built in, its own, and made from house recipes. */
 export const usePantry = defineStore('pantry', () => {
-  const items = useDocuments('/api/pantry', pantryItemSchema);
-  const houseRecipes = useDocuments('/api/house-recipes', houseRecipeSchema);
-  const opened = useDocuments('/api/opened', openedSchema);
+  const documents = usePantryDocuments();
   const shelf = useShop();
-
-  async function load(): Promise<void> {
-    await Promise.all([items.load(), houseRecipes.load(), opened.load()]);
-  }
   const resolved = computed(() =>
-    resolvePantry({ own: items.all.value, houseRecipes: houseRecipes.all.value }),
+    resolvePantry({ own: documents.items, houseRecipes: documents.houseRecipes }),
   );
 
   // A text, so that what follows from it is computed again when the day changes, not at each tick.
   const today = computed(() => localDate({ atMs: shelf.now.getTime(), zone: shelf.zone }));
   const openedAt = computed(() =>
-    Object.fromEntries(opened.all.value.map(({ id, at }) => [id, at])),
+    Object.fromEntries(documents.opened.map(({ id, at }) => [id, at])),
   );
 
   /** How what stands open is doing; null where it is not open, or keeps. */
@@ -71,18 +59,13 @@ export const usePantry = defineStore('pantry', () => {
     });
   }
 
-  /** Each reads the others again: what is taken away closes what stands open of it. */
-  const reading = <D extends { load: () => Promise<void> }>(documents: D): D => ({
-    ...documents,
-    load,
-  });
   const versionOf = (id: string): number =>
-    opened.all.value.find((one) => one.id === id)?.version ?? 0;
+    documents.opened.find((one) => one.id === id)?.version ?? 0;
 
   return {
-    items: items.all,
-    houseRecipes: houseRecipes.all,
-    opened: opened.all,
+    items: computed(() => documents.items),
+    houseRecipes: computed(() => documents.houseRecipes),
+    opened: computed(() => documents.opened),
     resolved,
     pantry: computed(() => resolved.value.pantry),
     /** Everything by name, house recipes first. */
@@ -100,10 +83,9 @@ export const usePantry = defineStore('pantry', () => {
     pastIn,
     /** Opens a package or makes a house recipe; again where one stands open. */
     open: (id: string, at = shelf.now) =>
-      opened.save({ id, at: at.toISOString(), version: versionOf(id) }),
-    useUp: (id: string) => opened.remove({ id, version: versionOf(id) }),
-    load,
-    /** How each is written. */
-    documents: { items: reading(items), houseRecipes: reading(houseRecipes) },
+      documents.saveOpened({ id, at: at.toISOString(), version: versionOf(id) }),
+    useUp: (id: string) => documents.removeOpened({ id, version: versionOf(id) }),
+    load: documents.load,
+    documents: documents.documents,
   };
 });

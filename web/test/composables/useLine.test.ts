@@ -6,6 +6,7 @@ import { useJugs } from '../../src/stores/jugs.ts';
 import { useSettings } from '../../src/stores/settings.ts';
 import { installBrowser } from '../browser.ts';
 import { batchOf, jugOf } from '../documents.ts';
+import { until } from '../threads.ts';
 import { withApp } from '../withApp.ts';
 
 const steeping = (id: string, endsAt: string): Batch => batchOf({ id, endsAt });
@@ -77,9 +78,10 @@ describe('useLine', () => {
     });
     // Not before the page stands.
     expect(weak.at('Pour').text).to.equal('13 drinks');
-    await settled();
+    await until(() => weak.at('Pour').due);
     expect(weak.at('Pour').text).to.match(/^13 drinks, \d+ out of reach$/);
     useJugs().choose('two');
+    await until(() => !weak.at('Pour').due);
     expect(weak.at('Pour').text).to.equal('13 drinks');
   });
 });

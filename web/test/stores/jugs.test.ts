@@ -106,13 +106,4 @@ describe('jugs and the menu from them', () => {
     // Reduced coconut, rosemary syrup with its foam, coffee cubes.
     expect(menu.rows).to.have.length(known - 3);
   });
-
-  it('count the drinks that a brew makes, none where it is too weak', () => {
-    const menu = useMenu();
-    const strong = menu.poursOf({ brewG: 2700, strengthFrac: 0.035, caffeineMgPerG: 1.9 });
-    const black = strong.find(({ drink }) => drink.id === 'lido-black')!;
-    expect(black.count).to.equal(Math.floor(2700 / black.eachG));
-    const weak = menu.poursOf({ brewG: 2700, strengthFrac: 0.01, caffeineMgPerG: 0.6 });
-    expect(weak.find(({ drink }) => drink.id === 'lido-black')!.count).to.equal(0);
-  });
 });

@@ -9,6 +9,7 @@ import { useRefusals } from '../../components/fields/refusals.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { useKeys } from '../../composables/useKeys.ts';
 import { timeOfDay } from '../../format/formatClock.ts';
+import { useDays } from '../../stores/days.ts';
 import { useStores } from '../../stores/useStores.ts';
 import DayClock from './DayClock.vue';
 import HandOver from './HandOver.vue';
@@ -29,7 +30,8 @@ import { useSupply } from './useSupply.ts';
 import { useToMake } from './useToMake.ts';
 import { useUseUp } from './useUseUp.ts';
 
-const { shelf, days, batches, jugs: onHand } = useStores();
+const { shelf, batches, jugs: onHand } = useStores();
+const days = useDays();
 const router = useRouter();
 const format = useAmountFormat();
 useRefusals();

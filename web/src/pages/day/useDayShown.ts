@@ -1,6 +1,7 @@
 import { dateAfter, wallMs } from '@ratio/core/calendar';
 import { computed, ref } from 'vue';
 import { dateName } from '../../format/formatClock.ts';
+import { useDays } from '../../stores/days.ts';
 import { useStores } from '../../stores/useStores.ts';
 
 const HOUR_MS = 3_600_000;
@@ -9,7 +10,8 @@ const RANGE = { min: -1, max: 7 } as const;
 
 /** The day that is shown: today, or one beside it, on the wall clock of the shop. */
 export function useDayShown() {
-  const { shelf, days } = useStores();
+  const { shelf } = useStores();
+  const days = useDays();
   const offset = ref(0);
   // Not at each tick: everything on the page follows from it.
   const minuteMs = computed(() => Math.floor(shelf.now.getTime() / 60_000) * 60_000);

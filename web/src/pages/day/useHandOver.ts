@@ -4,6 +4,7 @@ import { computed, watch } from 'vue';
 import { newId, sentenceOf } from '../../api/client.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { clockTime } from '../../format/formatClock.ts';
+import { useDays } from '../../stores/days.ts';
 import { useStores } from '../../stores/useStores.ts';
 import { onHandMl } from '../../stores/jugs.ts';
 import type { DayShown } from './useDayShown.ts';
@@ -14,7 +15,8 @@ const NAMES: Readonly<Record<CheckList, string>> = { opening: 'Opening', closing
 
 /** What one shift leaves to the next: notes, the lists of opening and closing, jugs counted. */
 export function useHandOver(shown: DayShown) {
-  const { shelf, days, jugs, notice } = useStores();
+  const { shelf, jugs, notice } = useStores();
+  const days = useDays();
   const format = useAmountFormat();
   watch(
     shown.date,

@@ -2,6 +2,7 @@ import { vesselNameOf } from '@ratio/core/batch';
 import { wallMs } from '@ratio/core/calendar';
 import { computed } from 'vue';
 import { clockTime, fromNow, hourTime } from '../../format/formatClock.ts';
+import { useMenu } from '../../stores/menu.ts';
 import { useStores } from '../../stores/useStores.ts';
 import type { DayShown } from './useDayShown.ts';
 import type { Supply } from './useSupply.ts';
@@ -22,7 +23,8 @@ const NAMED = 3;
 
 /** Which jug is empty first, by the pace of the shop, in words. */
 export function useRunsOut(shown: DayShown, supply: Supply) {
-  const { shelf, menu, drinks } = useStores();
+  const { shelf, drinks } = useStores();
+  const menu = useMenu();
   const at = (ms: number): string => clockTime({ at: new Date(ms), zone: shelf.zone });
   /** Of today the hour alone. */
   const hour = (ms: number): string => {

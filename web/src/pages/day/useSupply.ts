@@ -1,6 +1,7 @@
 import { batchSchedule, brewAt, steepHoursOf, vesselNameOf, type Batch } from '@ratio/core/batch';
 import { createForecast, lastsUntil } from '@ratio/core/day';
 import { computed, watch } from 'vue';
+import { useDays } from '../../stores/days.ts';
 import { useStores } from '../../stores/useStores.ts';
 import type { DayShown } from './useDayShown.ts';
 
@@ -21,7 +22,8 @@ function readyMs(batch: Batch, zone: string): number {
 
 /** What is on hand, what comes to it, and how long it lasts at the shop's own pace. */
 export function useSupply(shown: DayShown) {
-  const { shelf, jugs, batches, days } = useStores();
+  const { shelf, jugs, batches } = useStores();
+  const days = useDays();
 
   void days.loadPours().catch(() => undefined);
   // Every pour changes the pace of today.

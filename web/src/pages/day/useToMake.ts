@@ -2,6 +2,8 @@ import { weekNeedG } from '@ratio/core/drink';
 import { computed } from 'vue';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { dateName } from '../../format/formatClock.ts';
+import { usePantry } from '../../stores/pantry.ts';
+import { useMenu } from '../../stores/menu.ts';
 import { useStores } from '../../stores/useStores.ts';
 import type { DayMake } from './dayColumn.ts';
 import type { DayShown } from './useDayShown.ts';
@@ -10,7 +12,9 @@ const WEEK_DAYS = 7;
 
 /** What is to be made of the house recipes, by the week's need and by their last days. */
 export function useToMake(shown: DayShown) {
-  const { shelf, pantry, menu } = useStores();
+  const { shelf } = useStores();
+  const pantry = usePantry();
+  const menu = useMenu();
   const format = useAmountFormat();
 
   const expected = computed(() =>

@@ -4,6 +4,8 @@ import { newId } from '../../api/client.ts';
 import { useSaving } from '../../composables/useSaving.ts';
 import { dateName } from '../../format/formatClock.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
+import { usePantry } from '../../stores/pantry.ts';
+import { useDays } from '../../stores/days.ts';
 import { useStores } from '../../stores/useStores.ts';
 
 /** Something that has to be used up, or thrown away. */
@@ -22,7 +24,9 @@ const SOON_DAYS = 1;
 
 /** What is past its day or comes to it, and throwing it away with the reason and the money that it was. */
 export function useUseUp() {
-  const { shelf, jugs, pantry, days } = useStores();
+  const { shelf, jugs } = useStores();
+  const pantry = usePantry();
+  const days = useDays();
   const format = useAmountFormat();
   const saving = useSaving(async () => {
     await Promise.all([jugs.load(), pantry.load()]);

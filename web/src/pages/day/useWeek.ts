@@ -2,6 +2,8 @@ import { batchCalendar, type CalendarEntry } from '@ratio/core/day';
 import { dateAfter, localDate } from '@ratio/core/calendar';
 import { computed } from 'vue';
 import { dateName, hourTime } from '../../format/formatClock.ts';
+import { useDays } from '../../stores/days.ts';
+import { usePantry } from '../../stores/pantry.ts';
 import { useStores } from '../../stores/useStores.ts';
 import { useDayShown } from './useDayShown.ts';
 import { useNextBatch } from './useNextBatch.ts';
@@ -14,7 +16,9 @@ const NAMED: readonly CalendarEntry['key'][] = ['strain', 'agitate', 'filter'];
 
 /** The week from today: what is expected, what is to be done on each day. */
 export function useWeek() {
-  const { shelf, days, batches, jugs, pantry } = useStores();
+  const { shelf, batches, jugs } = useStores();
+  const days = useDays();
+  const pantry = usePantry();
   const shown = useDayShown();
   const supply = useSupply(shown);
   const { advice } = useNextBatch(shown, supply);

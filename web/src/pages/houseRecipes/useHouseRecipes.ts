@@ -15,6 +15,8 @@ import { useRoute } from 'vue-router';
 import { newId } from '../../api/client.ts';
 import { useEdits } from '../../composables/useEdits.ts';
 import { useStored } from '../../composables/useStored.ts';
+import { usePantry } from '../../stores/pantry.ts';
+import { useMenu } from '../../stores/menu.ts';
 import { useStores } from '../../stores/useStores.ts';
 
 /** What is left of a jug; a usual concentrate where none is on hand. */
@@ -26,7 +28,9 @@ const leftoverOf = (jug: Jug | null): Leftover => ({
 
 /** The house recipes: one in hand, changed and saved as it is changed. */
 export function useHouseRecipes() {
-  const { pantry: store, menu, jugs } = useStores();
+  const { jugs } = useStores();
+  const store = usePantry();
+  const menu = useMenu();
   const route = useRoute();
   const chosenId = useStored<string | null>('ratio.recipe', z.string().nullable(), null);
   watch(

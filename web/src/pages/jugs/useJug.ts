@@ -12,6 +12,7 @@ import { computed, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { newId, sentenceOf } from '../../api/client.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
+import { useMenu } from '../../stores/menu.ts';
 import { useStores } from '../../stores/useStores.ts';
 
 /** What somebody is about to do to a jug, worked out before it is done. */
@@ -26,7 +27,8 @@ export interface Balance {
 /** One jug: its ledger, and the balances of what can be done to it. */
 export function useJug() {
   const route = useRoute();
-  const { jugs, menu, drinks, shelf, notice } = useStores();
+  const { jugs, drinks, shelf, notice } = useStores();
+  const menu = useMenu();
   const format = useAmountFormat();
 
   const jug = computed<Jug | null>(

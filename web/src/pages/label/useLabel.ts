@@ -7,6 +7,7 @@ import { ask } from '../../api/client.ts';
 import { useRoute } from 'vue-router';
 import { clockTime, dateName, dayName } from '../../format/formatClock.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
+import { usePantry } from '../../stores/pantry.ts';
 import { useStores } from '../../stores/useStores.ts';
 import { authorOf } from '../../format/authorOf.ts';
 
@@ -36,7 +37,8 @@ const NO_ALLERGENS = 'none of the listed allergens';
 /** The label that the address asks for: of a jug, or of a house recipe as if it were made now. */
 export function useLabel() {
   const route = useRoute();
-  const { shelf, batches, jugs, pantry } = useStores();
+  const { shelf, batches, jugs } = useStores();
+  const pantry = usePantry();
   const format = useAmountFormat();
 
   /** Parts of water that bring a concentrate to the strength of a cup. */

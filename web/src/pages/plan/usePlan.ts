@@ -6,26 +6,35 @@ import {
   type PlanOutcome,
 } from '@ratio/core/batch';
 import { anyVessel, bedMlOf, immersionYieldFrac, slurryMl } from '@ratio/core/brew';
+import { drinksLeft } from '@ratio/core/drink';
 import { coffeeOf } from '@ratio/core/matter';
 import { storeToRefs } from 'pinia';
 import { computed, watchEffect } from 'vue';
 import { cssColour } from '../../components/drawings/colour.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
+import { useDrawn } from '../../composables/useDrawn.ts';
 import { duration } from '../../format/formatClock.ts';
 import type { RangeJob } from '../../workers/range.worker.ts';
 import { useSampledRange } from '../../workers/useSampledRange.ts';
 import { useStores } from '../../stores/useStores.ts';
 
 const DRAWS = 5000;
+/** Drinks that the page counts. */
+const NAMED_DRINKS = 3;
 const DAY_MS = 86_400_000;
 
 /** Hours that a plan's curve goes on. */
 export const horizonOf = (plan: Plan): number =>
   Math.max(30, Math.ceil((steepHoursOf(plan) + 4) / 6) * 6);
 
+const strengthOf = ({ outcome }: PlanOutcome) => ({
+  strengthFrac: outcome.strengthFrac,
+  caffeineMgPerG: outcome.caffeineMgPerG,
+});
+
 /** The draft and what it leads to, as the page shows it. Everything is computed by the core. */
 export function usePlan() {
-  const { shelf, drafts, menu } = useStores();
+  const { shelf, drafts, drinks } = useStores();
   const format = useAmountFormat();
   const { plan, coffee, model, draft } = storeToRefs(drafts);
   watchEffect(drafts.fillIn);
@@ -119,10 +128,16 @@ export function usePlan() {
     };
   });
 
+  const drawn = useDrawn(() => (result.value ? strengthOf(result.value) : null));
+  /** How many of the first few drinks it makes; 0 where it is too weak for one. */
   const pours = computed(() => {
     const found = result.value;
-    if (!found || found.outcome.brewG <= 0) return [];
-    return menu.poursOf(found.outcome, 3);
+    if (!found || found.outcome.brewG <= 0 || !drawn.value) return [];
+    const { brewG: onHandG } = found.outcome;
+    return drinks.drinks.slice(0, NAMED_DRINKS).flatMap((drink) => {
+      const eachG = drawn.value!.get(drink.id);
+      return eachG === undefined ? [] : [{ drink, eachG, count: drinksLeft({ eachG, onHandG }) }];
+    });
   });
   const costPerL = computed(() => {
     const brewMl = result.value?.outcome.brewMl ?? 0;

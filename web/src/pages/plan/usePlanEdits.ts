@@ -9,7 +9,7 @@ const SHORTEST_PIECE_H = 0.25;
 export function usePlanEdits(input: {
   hours: Readonly<Ref<number>>;
   result: Readonly<Ref<PlanOutcome | null>>;
-  pours: Readonly<Ref<readonly { drink: { id: string }; eachG: number }[]>>;
+  pours: Readonly<Ref<readonly { drink: { id: string }; eachG: number | null }[]>>;
 }) {
   const { hours, result, pours } = input;
   const drafts = useDraft();

@@ -3,7 +3,7 @@ import { ElButton } from 'element-plus';
 import { computed } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
 import ChoiceField from '../../components/fields/ChoiceField.vue';
-import { useMenu } from '../../stores/menu.ts';
+import { useDrinks } from '../../stores/drinks.ts';
 import { useShop } from '../../stores/shop.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { dayName } from '../../format/formatClock.ts';
@@ -16,7 +16,7 @@ import { useMenuTable } from './useMenuTable.ts';
 /** The whole menu as a ladder of strengths from one jug or batch: what it reaches, holds and costs. */
 const shelf = useShop();
 const { sources, source, rows, atRisk, take } = useMenuFrom();
-const menu = useMenu();
+const drinks = useDrinks();
 const format = useAmountFormat();
 const router = useRouter();
 const { lines, cautions } = useMenuTable(rows);
@@ -36,7 +36,7 @@ const print = (): void => window.print();
         {{ format.volume(source.onHandMl) }}
         {{ source.lowFrac === null ? 'on hand' : 'expected' }} ·
         {{ dayName({ at: shelf.now, zone: shelf.zone })
-        }}{{ menu.iceTodayC === null ? '' : ` · all ice at ${format.temp(menu.iceTodayC)}` }}
+        }}{{ drinks.iceTodayC === null ? '' : ` · all ice at ${format.temp(drinks.iceTodayC)}` }}
       </p>
       <p v-if="source.lowFrac !== null" class="soft">
         It steeps still. At the low end of its range, {{ format.percent(source.lowFrac) }},
@@ -59,7 +59,7 @@ const print = (): void => window.print();
           "
           @update:model-value="take"
         />
-        <IceToday :temp-c="menu.iceTodayC" :format @change="menu.iceTodayC = $event" />
+        <IceToday :temp-c="drinks.iceTodayC" :format @change="drinks.iceTodayC = $event" />
         <ElButton @click="print">Print the menu</ElButton>
         <RouterLink to="/pour">Back to the glass</RouterLink>
       </div>

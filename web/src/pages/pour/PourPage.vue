@@ -92,11 +92,11 @@ useKeys({ n: startNew });
         :assumed="jugs.isAssumed"
         :usual="menuIsUsual"
         :write-jug
-        :ice-today-c="menu.iceTodayC"
+        :ice-today-c="drinks.iceTodayC"
         :format
         @choose="choose"
         @jug="jugs.choose"
-        @ice="menu.iceTodayC = $event"
+        @ice="drinks.iceTodayC = $event"
         @add="startNew"
         @about="jugs.aboutFrac = $event"
         @keep-usual="keepUsual"

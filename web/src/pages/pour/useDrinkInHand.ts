@@ -12,6 +12,7 @@ import { z } from 'zod';
 import { newId, sentenceOf } from '../../api/client.ts';
 import { useStored } from '../../composables/useStored.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
+import { usePantry } from '../../stores/pantry.ts';
 import { useStores } from '../../stores/useStores.ts';
 
 /** A drink that is not on the menu yet has version 0. */
@@ -44,7 +45,8 @@ export function useEditedDrink() {
  * through a reload, until it is poured as it is, kept, or discarded.
  */
 export function useDrinkInHand() {
-  const { shelf, drinks: menu, pantry, notice } = useStores();
+  const { shelf, drinks: menu, notice } = useStores();
+  const pantry = usePantry();
   const format = useAmountFormat();
   const route = useRoute();
   const chosenId = useStored<string | null>('ratio.drink', z.string().nullable(), null);

@@ -2,6 +2,7 @@ import { computed, ref } from 'vue';
 import { clockTime } from '../../format/formatClock.ts';
 import { onHandMl } from '../../stores/jugs.ts';
 import { type PouredFrom } from '../../stores/menu.ts';
+import { useMenu } from '../../stores/menu.ts';
 import { useStores } from '../../stores/useStores.ts';
 
 /** Coffee that the menu can be looked at from: a jug on hand, or a batch that still steeps. */
@@ -19,7 +20,8 @@ export interface MenuSource extends PouredFrom {
 
 /** The whole menu from one source. A jug that is taken is the jug in hand; a batch is only looked at. */
 export function useMenuFrom() {
-  const { shelf, jugs, batches, menu } = useStores();
+  const { shelf, jugs, batches } = useStores();
+  const menu = useMenu();
   const batchId = ref<string | null>(null);
 
   const sources = computed<MenuSource[]>(() => [

@@ -17,6 +17,8 @@ import { usePouring } from './usePouring.ts';
 import { useDragging } from './useDragging.ts';
 import { useDrinkInHand } from './useDrinkInHand.ts';
 import { useRemedies } from './useRemedies.ts';
+import { useMenu } from '../../stores/menu.ts';
+import { usePantry } from '../../stores/pantry.ts';
 import { useStores } from '../../stores/useStores.ts';
 
 const MEASURINGS = ['jigger', 'scale', 'exact'] as const satisfies readonly (
@@ -32,7 +34,9 @@ const HOT_FROM_C = 35;
 
 /** The drink in hand, solved from the jug in hand, and how the page shows it. */
 export function usePour() {
-  const { shelf, jugs, menu, pantry } = useStores();
+  const { shelf, jugs } = useStores();
+  const menu = useMenu();
+  const pantry = usePantry();
   const format = useAmountFormat();
   const hand = useDrinkInHand();
   const { drink } = hand;

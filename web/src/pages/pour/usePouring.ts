@@ -1,4 +1,11 @@
-import { drinksLeft, fromJugG, THIS_ONCE, type Drink, type SolvedDrink } from '@ratio/core/drink';
+import {
+  drawnG,
+  drinksLeft,
+  fromJugG,
+  THIS_ONCE,
+  type Drink,
+  type SolvedDrink,
+} from '@ratio/core/drink';
 import { computed, ref, type Ref } from 'vue';
 import { newId, sentenceOf } from '../../api/client.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
@@ -28,11 +35,12 @@ export function usePouring(of: {
   const wholeG = computed(() => count.value * eachG.value);
   const enough = computed(() => jugs.chosen.onHandG >= wholeG.value);
   /** How many of it the jug still holds. */
-  const left = computed(() => {
-    if (!solved.value) return 0;
-    const { input, solution } = solved.value;
-    return drinksLeft({ drink: input, solution, onHandG: jugs.chosen.onHandG });
-  });
+  const left = computed(() =>
+    drinksLeft({
+      eachG: solved.value && drawnG(solved.value),
+      onHandG: jugs.chosen.onHandG,
+    }),
+  );
 
   /** What somebody asked for after a sip is counted; poured it is in any case. */
   async function noteAsked(asked: Drink, change: string): Promise<void> {

@@ -7,7 +7,7 @@ import {
 } from '@ratio/core/drink';
 import { computed, type Ref } from 'vue';
 import { useJugs } from '../../stores/jugs.ts';
-import { useMenu } from '../../stores/menu.ts';
+import { useDrinks } from '../../stores/drinks.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import type { useDrinkInHand } from './useDrinkInHand.ts';
 
@@ -18,7 +18,7 @@ export function useRemedies(of: {
 }) {
   const { hand, solved } = of;
   const jugs = useJugs();
-  const menu = useMenu();
+  const drinks = useDrinks();
   const format = useAmountFormat();
 
   const found = computed(() => {
@@ -53,7 +53,7 @@ export function useRemedies(of: {
     applyRemedy(name: string): void {
       const one = found.value.find(({ remedy }) => remedy.remedy === name);
       // Ice from the freezer is not the ice of the day.
-      if (name === 'freezer_ice') menu.iceTodayC = null;
+      if (name === 'freezer_ice') drinks.iceTodayC = null;
       if (one?.change) hand.change(one.change);
       else if (one?.jug) jugs.choose(one.jug.id);
     },

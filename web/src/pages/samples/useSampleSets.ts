@@ -8,6 +8,7 @@ import { newId, sentenceOf } from '../../api/client.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { useStored } from '../../composables/useStored.ts';
 import { clockTime } from '../../format/formatClock.ts';
+import { useSamples } from '../../stores/samples.ts';
 import { useStores } from '../../stores/useStores.ts';
 
 const HOUR_MS = 3_600_000;
@@ -16,7 +17,8 @@ const numbersSchema = z.array(z.number().positive());
 
 /** A set of small jars made from the draft, and the sets that were started. */
 export function useSampleSets() {
-  const { shelf, drafts, samples, notice } = useStores();
+  const { shelf, drafts, notice } = useStores();
+  const samples = useSamples();
   const format = useAmountFormat();
   const router = useRouter();
   const { plan, coffee, model } = storeToRefs(drafts);

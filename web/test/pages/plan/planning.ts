@@ -18,29 +18,12 @@ const LIDO_PLAN: Plan = {
   filtration: { method: 'drain', rinseG: 0 },
 };
 
-/** A worker that never answers: the pages then show the range of the formulae. */
-class SilentWorker {
-  postMessage(): void {
-    // Nothing is drawn.
-  }
-  addEventListener(): void {
-    // Nothing is heard.
-  }
-  removeEventListener(): void {
-    // Nothing was.
-  }
-  terminate(): void {
-    // It never ran.
-  }
-}
-
 /** Runs a composable of the planning bench over a plan, and gives the draft's store too. */
 export async function withPlan<T>(input: {
   browser: ReturnType<typeof installBrowser>;
   plan?: Partial<Plan>;
   use: () => T;
 }): Promise<{ used: T; drafts: ReturnType<typeof useDraft> }> {
-  Object.assign(globalThis, { Worker: SilentWorker });
   const { browser, plan = {}, use } = input;
   return withApp({
     browser,

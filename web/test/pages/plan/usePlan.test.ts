@@ -2,6 +2,7 @@ import { expect } from 'chai';
 import { horizonOf, usePlan } from '../../../src/pages/plan/usePlan.ts';
 import { useSettings } from '../../../src/stores/settings.ts';
 import { installBrowser } from '../../browser.ts';
+import { until } from '../../threads.ts';
 import { withPlan } from './planning.ts';
 
 describe('usePlan', () => {
@@ -45,6 +46,7 @@ describe('usePlan', () => {
 
   it('counts the first drinks of the menu, and what a litre costs', async () => {
     const { used } = await open();
+    await until(() => used.pours.value.length > 0);
     expect(used.pours.value.map(({ drink }) => drink.id)).to.deep.equal([
       'lido-black',
       'oat-breakwater',
@@ -52,7 +54,7 @@ describe('usePlan', () => {
     ]);
     const [black] = used.pours.value;
     const { brewG, brewMl } = used.result.value!.outcome;
-    expect(black!.count).to.equal(Math.floor(brewG / black!.eachG));
+    expect(black!.count).to.equal(Math.floor(brewG / black!.eachG!));
     // 850 g at 31.00 a kilogram over the litres that come out.
     expect(Number(used.costPerL.value)).to.be.closeTo((850 * 31) / brewMl, 0.006);
   });

@@ -2,6 +2,7 @@ import { expect } from 'chai';
 import { usePlan } from '../../../src/pages/plan/usePlan.ts';
 import { usePlanEdits } from '../../../src/pages/plan/usePlanEdits.ts';
 import { installBrowser } from '../../browser.ts';
+import { until } from '../../threads.ts';
 import { withPlan } from './planning.ts';
 
 describe('usePlanEdits', () => {
@@ -54,11 +55,14 @@ describe('usePlanEdits', () => {
 
   it('brews for so many of a drink, at the strength that is set', async () => {
     const { edits, page, drafts } = await open();
+    await until(() => page.pours.value.length > 0);
+    const [before] = page.pours.value;
     drafts.setAmount('strengthFrac', 0.034);
+    await until(() => page.pours.value[0]!.eachG !== before!.eachG);
     const { drink, eachG } = page.pours.value[0]!;
     edits.setDrinks(drink.id, 30);
     const { brewG, strengthFrac } = page.result.value!.outcome;
-    expect(Math.floor(brewG / eachG + 1e-6)).to.equal(30);
+    expect(Math.floor(brewG / eachG! + 1e-6)).to.equal(30);
     expect(strengthFrac).to.be.closeTo(0.034, 1e-9);
   });
 

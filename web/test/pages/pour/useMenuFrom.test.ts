@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import { useMenuFrom } from '../../../src/pages/pour/useMenuFrom.ts';
 import { useBatches } from '../../../src/stores/batches.ts';
+import { useDrinks } from '../../../src/stores/drinks.ts';
 import { useMenu } from '../../../src/stores/menu.ts';
 import { installBrowser } from '../../browser.ts';
 import { batchOf, jugOf } from '../../documents.ts';
@@ -21,7 +22,12 @@ describe('useMenuFrom', () => {
       path: '/pour/menu',
       jugs: [jugOf(), jugOf({ id: 'two', label: 'Jug 2', madeAt: '2026-06-13T06:00:00.000Z' })],
       answers: ({ path }) => (path === '/api/batches' ? { status: 200, body: [batch] } : null),
-      use: () => ({ from: useMenuFrom(), batches: useBatches(), menu: useMenu() }),
+      use: () => ({
+        from: useMenuFrom(),
+        batches: useBatches(),
+        menu: useMenu(),
+        drinks: useDrinks(),
+      }),
     });
 
   it('offers jugs, then what still steeps, and begins with the jug in hand', async () => {
@@ -51,17 +57,17 @@ describe('useMenuFrom', () => {
   });
 
   it('solves again for the ice of the day, and for each drink’s own when it is over', async () => {
-    const { from, menu } = await open();
+    const { from, drinks } = await open();
     const of = (id: string) => from.rows.value.find(({ drink }) => drink.id === id)!;
     const usual = of('lido-black').solution;
-    menu.iceTodayC = 0;
+    drinks.iceTodayC = 0;
     const wet = of('lido-black').solution;
     // Wet ice melts more, so that more coffee goes in for the same strength.
     expect(wet.timeline[4]!.meltedG).to.be.above(usual.timeline[4]!.meltedG);
     expect(wet.concentrateG).to.be.above(usual.concentrateG);
     expect(wet.strengthFrac).to.be.closeTo(usual.strengthFrac, 1e-9);
     expect(of('towel-hot').input.glass.ice).to.equal(null);
-    menu.iceTodayC = null;
+    drinks.iceTodayC = null;
     expect(of('lido-black').solution.concentrateG).to.equal(usual.concentrateG);
   });
 });

@@ -1,10 +1,11 @@
 import { expect } from 'chai';
 import { createPinia, setActivePinia } from 'pinia';
-import { useFinder } from '../../src/composables/useFinder.ts';
-import { useDrinks } from '../../src/stores/drinks.ts';
-import { useShop } from '../../src/stores/shop.ts';
-import { installBrowser } from '../browser.ts';
-import { lidoShelf } from '../lidoShelf.ts';
+import { ref } from 'vue';
+import { useFinder } from '../../../src/pages/finder/useFinder.ts';
+import { useDrinks } from '../../../src/stores/drinks.ts';
+import { useShop } from '../../../src/stores/shop.ts';
+import { installBrowser } from '../../browser.ts';
+import { lidoShelf } from '../../lidoShelf.ts';
 
 describe('useFinder', () => {
   let browser: ReturnType<typeof installBrowser>;
@@ -27,15 +28,15 @@ describe('useFinder', () => {
     ['soy ingredient', 'Soy drink'],
   ] as const)
     it(`finds “${sought}”`, () => {
-      const finder = useFinder();
-      finder.sought.value = sought;
-      expect(finder.found.value[0]?.name).to.equal(first);
+      const { found } = useFinder(ref(sought));
+      expect(found.value[0]?.name).to.equal(first);
     });
 
   it('finds nothing for what is not there, and never more than eight', () => {
-    const finder = useFinder();
-    expect(finder.found.value).to.have.length(8);
-    finder.sought.value = 'teapot';
-    expect(finder.found.value).to.deep.equal([]);
+    const sought = ref('');
+    const { found } = useFinder(sought);
+    expect(found.value).to.have.length(8);
+    sought.value = 'teapot';
+    expect(found.value).to.deep.equal([]);
   });
 });

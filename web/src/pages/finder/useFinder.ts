@@ -1,6 +1,7 @@
-import { computed, ref } from 'vue';
+import { computed, type Ref } from 'vue';
 import { useRouter } from 'vue-router';
-import { useStores } from '../stores/useStores.ts';
+import { usePantry } from '../../stores/pantry.ts';
+import { useStores } from '../../stores/useStores.ts';
 
 /** Something that can be found: where it is, and what to do on the way. */
 interface Found {
@@ -37,10 +38,10 @@ const PAGES: readonly Found[] = [
 const MOST = 8;
 
 /** Everything of the shop by name. */
-export function useFinder() {
-  const { shelf, batches, jugs, pantry, drinks: menu } = useStores();
+export function useFinder(sought: Readonly<Ref<string>>) {
+  const { shelf, batches, jugs, drinks: menu } = useStores();
+  const pantry = usePantry();
   const router = useRouter();
-  const sought = ref('');
 
   const all = computed<Found[]>(() => [
     ...PAGES,
@@ -91,5 +92,5 @@ export function useFinder() {
     one?.before?.();
     if (one) await router.push(one.to);
   }
-  return { sought, found, go };
+  return { found, go };
 }

@@ -1,0 +1,5 @@
+import '../withoutEval.ts';
+import { expose } from 'comlink';
+import { createMenuCounter } from './menuCounter.ts';
+
+expose(createMenuCounter());
