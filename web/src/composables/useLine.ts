@@ -4,9 +4,8 @@ import { useBatches } from '../stores/batches.ts';
 import { useDraft } from '../stores/draft.ts';
 import { useDrinks } from '../stores/drinks.ts';
 import { onHandMl, useJugs } from '../stores/jugs.ts';
-import type { JugStrength } from '../workers/menuCounter.ts';
 import { useAmountFormat } from './useAmountFormat.ts';
-import { useDrawn } from './useDrawn.ts';
+import { useMenuCount } from './useMenuCount.ts';
 import { useSettled } from './useSettled.ts';
 import { useShop } from '../stores/shop.ts';
 
@@ -19,11 +18,6 @@ interface Station {
   readonly text: string;
   readonly due: boolean;
 }
-
-const strengthOf = ({ strengthFrac, caffeineMgPerG }: JugStrength): JugStrength => ({
-  strengthFrac,
-  caffeineMgPerG,
-});
 
 /** What stands at each station now. */
 export function useLine() {
@@ -63,9 +57,11 @@ export function useLine() {
   });
   // The menu is counted once the page stands.
   const isSettled = useSettled();
-  const drawn = useDrawn(() => (isSettled.value ? strengthOf(jugs.chosen) : null));
+  const counted = useMenuCount('draws', () => (isSettled.value ? [jugs.chosen] : null));
   const pour = computed(() => {
-    const short = [...(drawn.value?.values() ?? [])].filter((eachG) => eachG === null).length;
+    const short = [...(counted.value?.[0]?.values() ?? [])].filter(
+      (eachG) => eachG === null,
+    ).length;
     const text = `${drinks.drinks.length} drinks`;
     return { text: short > 0 ? `${text}, ${short} out of reach` : text, due: short > 0 };
   });

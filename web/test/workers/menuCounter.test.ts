@@ -64,6 +64,16 @@ describe('createMenuCounter', () => {
     expect(order).to.deep.equal(['plan 0', 'plan 2', 'line 1']);
   });
 
+  it('says what a week asks for of each house recipe, and of what goes into another', async () => {
+    const needs = new Map(await counterOf().weekNeeds('a', strong));
+    expect([...needs.keys()]).to.have.members(lidoHouseRecipes.map(({ id }) => id));
+    const drinks = bar.drinks.map((drink) => ({ ...drink, weekCount: 2 * drink.weekCount }));
+    const twice = new Map(await counterOf({ ...bar, drinks }).weekNeeds('a', strong));
+    for (const [id, massG] of needs)
+      expect(twice.get(id), id).to.be.closeTo(2 * massG!, 1e-9 * massG!);
+    expect(Math.max(...(needs.values() as Iterable<number>))).to.be.above(100);
+  });
+
   it('answers by the bar that it was told of last', async () => {
     const counter = counterOf();
     counter.know({ ...bar, drinks: bar.drinks.slice(0, 2) });

@@ -1,8 +1,9 @@
 import { vesselNameOf } from '@ratio/core/batch';
 import { wallMs } from '@ratio/core/calendar';
+import { drinksLeft } from '@ratio/core/drink';
 import { computed } from 'vue';
+import { useMenuCount } from '../../composables/useMenuCount.ts';
 import { clockTime, fromNow, hourTime } from '../../format/formatClock.ts';
-import { useMenu } from '../../stores/menu.ts';
 import { useStores } from '../../stores/useStores.ts';
 import type { DayShown } from './useDayShown.ts';
 import type { Supply } from './useSupply.ts';
@@ -23,8 +24,7 @@ const NAMED = 3;
 
 /** Which jug is empty first, by the pace of the shop, in words. */
 export function useRunsOut(shown: DayShown, supply: Supply) {
-  const { shelf, drinks } = useStores();
-  const menu = useMenu();
+  const { shelf, drinks, jugs } = useStores();
   const at = (ms: number): string => clockTime({ at: new Date(ms), zone: shelf.zone });
   /** Of today the hour alone. */
   const hour = (ms: number): string => {
@@ -70,18 +70,24 @@ export function useRunsOut(shown: DayShown, supply: Supply) {
         : '';
     return `${coming === '' ? 'Then' : `With ${coming},`} ${until}.${busy}`;
   });
+  const drawn = useMenuCount('draws', () => jugs.onHand);
+  const inAll = (id: string): number =>
+    jugs.onHand.reduce((sum, { onHandG }, i) => {
+      const eachG = drawn.value?.[i]?.get(id) ?? null;
+      return sum + drinksLeft({ eachG, onHandG });
+    }, 0);
   /** How many of the most asked for drinks all jugs hold. */
-  const drinksLeft = computed(() =>
-    drinks.drinks
+  const left = computed(() =>
+    (drawn.value ? drinks.drinks : [])
       .toSorted((a, b) => b.weekCount - a.weekCount)
       .slice(0, NAMED)
-      .map(({ id, name }) => ({ id, name, count: menu.leftInAll.get(id) ?? 0 }))
+      .map(({ id, name }) => ({ id, name, count: inAll(id) }))
       .filter(({ count }) => Number.isFinite(count)),
   );
   return {
     first,
     pace,
     whole,
-    drinksLeft,
+    left,
   };
 }

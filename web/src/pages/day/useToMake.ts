@@ -1,9 +1,8 @@
-import { weekNeedG } from '@ratio/core/drink';
 import { computed } from 'vue';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
+import { useMenuCount } from '../../composables/useMenuCount.ts';
 import { dateName } from '../../format/formatClock.ts';
 import { usePantry } from '../../stores/pantry.ts';
-import { useMenu } from '../../stores/menu.ts';
 import { useStores } from '../../stores/useStores.ts';
 import type { DayMake } from './dayColumn.ts';
 import type { DayShown } from './useDayShown.ts';
@@ -12,26 +11,18 @@ const WEEK_DAYS = 7;
 
 /** What is to be made of the house recipes, by the week's need and by their last days. */
 export function useToMake(shown: DayShown) {
-  const { shelf } = useStores();
+  const { shelf, jugs } = useStores();
   const pantry = usePantry();
-  const menu = useMenu();
   const format = useAmountFormat();
 
-  const expected = computed(() =>
-    menu.rows.map(({ drink, input, solution }) => ({
-      input,
-      solution,
-      iceRecipe: drink.ice?.recipe,
-      weekCount: drink.weekCount,
-    })),
-  );
+  const needs = useMenuCount('weekNeeds', () => [jugs.chosen]);
   const makes = computed<(DayMake & { readonly lifeDays: number })[]>(() => {
     const { openHours = 8, closeHours = 20 } = shelf.shop ?? {};
     const { made } = pantry.resolved;
     const nowHours = shown.hoursAt(shown.minuteMs.value);
     return Object.values(made).flatMap((recipe) => {
       const { id, name } = recipe.ingredient;
-      const weekG = weekNeedG({ id, drinks: expected.value, made });
+      const weekG = needs.value?.[0]?.get(id) ?? 0;
       const life = pantry.lifeOf(id);
       const left = life?.daysLeft ?? -1;
       // Nobody asks for it, or what stands open lasts beyond the day.

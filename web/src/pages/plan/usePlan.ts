@@ -12,7 +12,7 @@ import { storeToRefs } from 'pinia';
 import { computed, watchEffect } from 'vue';
 import { cssColour } from '../../components/drawings/colour.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
-import { useDrawn } from '../../composables/useDrawn.ts';
+import { useMenuCount } from '../../composables/useMenuCount.ts';
 import { duration } from '../../format/formatClock.ts';
 import type { RangeJob } from '../../workers/range.worker.ts';
 import { useSampledRange } from '../../workers/useSampledRange.ts';
@@ -26,11 +26,6 @@ const DAY_MS = 86_400_000;
 /** Hours that a plan's curve goes on. */
 export const horizonOf = (plan: Plan): number =>
   Math.max(30, Math.ceil((steepHoursOf(plan) + 4) / 6) * 6);
-
-const strengthOf = ({ outcome }: PlanOutcome) => ({
-  strengthFrac: outcome.strengthFrac,
-  caffeineMgPerG: outcome.caffeineMgPerG,
-});
 
 /** The draft and what it leads to, as the page shows it. Everything is computed by the core. */
 export function usePlan() {
@@ -128,14 +123,15 @@ export function usePlan() {
     };
   });
 
-  const drawn = useDrawn(() => (result.value ? strengthOf(result.value) : null));
+  const drawn = useMenuCount('draws', () => result.value && [result.value.outcome]);
   /** How many of the first few drinks it makes; 0 where it is too weak for one. */
   const pours = computed(() => {
     const found = result.value;
-    if (!found || found.outcome.brewG <= 0 || !drawn.value) return [];
+    if (!found || found.outcome.brewG <= 0 || !drawn.value?.[0]) return [];
+    const [each] = drawn.value;
     const { brewG: onHandG } = found.outcome;
     return drinks.drinks.slice(0, NAMED_DRINKS).flatMap((drink) => {
-      const eachG = drawn.value!.get(drink.id);
+      const eachG = each!.get(drink.id);
       return eachG === undefined ? [] : [{ drink, eachG, count: drinksLeft({ eachG, onHandG }) }];
     });
   });

@@ -15,9 +15,12 @@ import { useWeek } from '../../../src/pages/day/useWeek.ts';
 import { useBatches } from '../../../src/stores/batches.ts';
 import { useDays } from '../../../src/stores/days.ts';
 import { useDraft } from '../../../src/stores/draft.ts';
+import { useDrinks } from '../../../src/stores/drinks.ts';
 import { useJugs } from '../../../src/stores/jugs.ts';
+import { useMenu } from '../../../src/stores/menu.ts';
 import { installBrowser, type Asked } from '../../browser.ts';
 import { batchOf, jugOf } from '../../documents.ts';
+import { until } from '../../threads.ts';
 import { withApp } from '../../withApp.ts';
 
 const zone = 'Europe/Lisbon';
@@ -148,6 +151,22 @@ describe('the day', () => {
     expect([of.first.value!.at, of.pace.value, of.whole.value]).to.deep.equal([null, '', '']);
   });
 
+  it('says how many of the most asked for drinks all jugs hold together', async () => {
+    const { of } = await day((shown) => useRunsOut(shown, useSupply(shown)), {
+      jugs: [jugOf({ onHandG: 1000 }), jugOf({ id: 'two', strengthFrac: 0.025, onHandG: 2000 })],
+    });
+    await until(() => of.left.value.length > 0);
+    const menu = useMenu();
+    expect(of.left.value).to.have.length(3);
+    for (const { id, count } of of.left.value) {
+      const drink = useDrinks().drinks.find((one) => one.id === id)!;
+      const each = useJugs().onHand.map((jug) => menu.countOf(jug, drink));
+      expect(count, id)
+        .to.equal(each[0]! + each[1]!)
+        .and.above(0);
+    }
+  });
+
   it('counts what is strained before then', async () => {
     const { of } = await day((shown) => useRunsOut(shown, useSupply(shown)), {
       batches: [batchOf()],
@@ -222,6 +241,7 @@ describe('the day', () => {
 
   it('lists what is to be made by the week’s need and by last days', async () => {
     const { of, shown } = await day((it) => useToMake(it));
+    await until(() => of.makes.value.length > 0);
     const names = of.makes.value.map(({ name }) => name);
     // Foam is of the same day; the syrup of 9 June keeps until Monday.
     expect(names).to.include('Sea salt cream foam').and.not.include('Rosemary syrup');

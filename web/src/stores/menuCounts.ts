@@ -1,13 +1,13 @@
 import { wrap, type Remote } from 'comlink';
 import { defineStore } from 'pinia';
 import { computed } from 'vue';
-import type { Bar, Draws, JugStrength, MenuCounter } from '../workers/menuCounter.ts';
+import type { Bar, MenuCounter } from '../workers/menuCounter.ts';
 import { useDrinks } from './drinks.ts';
 import { usePantryDocuments } from './pantryDocuments.ts';
 import { useShop } from './shop.ts';
 
-/** What the menu takes of a jug, worked out beside the page. */
-export const useDraws = defineStore('draws', () => {
+/** The menu counted beside the page. */
+export const useMenuCounts = defineStore('menuCounts', () => {
   const shelf = useShop();
   const drinks = useDrinks();
   const pantry = usePantryDocuments();
@@ -27,15 +27,18 @@ export const useDraws = defineStore('draws', () => {
     return JSON.stringify(now);
   });
 
-  function ask(asker: string, jug: JugStrength): Promise<Draws | null> {
-    counter ??= wrap<MenuCounter>(
-      new Worker(new URL('../workers/menu.worker.ts', import.meta.url), { type: 'module' }),
-    );
-    if (known !== bar.value) {
-      known = bar.value;
-      void counter.know(JSON.parse(known) as Bar);
-    }
-    return counter.draws(asker, jug);
-  }
-  return { bar, ask };
+  return {
+    bar,
+    /** @returns a counter that knows the bar as it is */
+    counter: (): Remote<MenuCounter> => {
+      counter ??= wrap<MenuCounter>(
+        new Worker(new URL('../workers/menu.worker.ts', import.meta.url), { type: 'module' }),
+      );
+      if (known !== bar.value) {
+        known = bar.value;
+        void counter.know(JSON.parse(known) as Bar);
+      }
+      return counter;
+    },
+  };
 });
