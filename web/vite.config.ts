@@ -64,6 +64,8 @@ export default defineConfig({
           groups: [
             // Before any schema is made Zod is told not to probe for eval: in a chunk of its own.
             { name: 'withoutEval', test: /withoutEval|node_modules\/zod\// },
+            { name: 'kit', test: /node_modules/, minShareCount: 20 },
+            { name: 'common', test: /web\/src|core\/src/, minShareCount: 14 },
           ],
         },
       },

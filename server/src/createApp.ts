@@ -51,6 +51,7 @@ import { predictEndpoints } from './predict/endpoints.ts';
 import { shelfEndpoints } from './shelf/endpoints.ts';
 import { shopEndpoints } from './shop/endpoints.ts';
 import { createShopService } from './shop/service.ts';
+import { startEndpoint } from './start.ts';
 
 interface Needs {
   readonly db: Database;
@@ -147,6 +148,7 @@ export function createApp(needs: Needs): Express {
     ...peopleEndpoints(people),
   ];
   endpoints.push(
+    startEndpoint({ endpoints: [...endpoints], people, shopId }),
     endpoint({
       method: 'get',
       path: '/api/openapi.json',

@@ -10,6 +10,7 @@ export type Right = Role | 'anyone';
 export const RIGHTS: Readonly<Record<string, Right>> = {
   'get /api/health': 'anyone',
   'get /api/openapi.json': 'anyone',
+  'get /api/start': 'anyone',
   'get /api/session': 'anyone',
   'post /api/session': 'anyone',
   'delete /api/session': 'anyone',

@@ -92,6 +92,21 @@ describe('people', () => {
     expect(Object.keys(RIGHTS).toSorted()).to.deep.equal(described.toSorted());
   });
 
+  it('read first what each address answers them, and unsigned who they are alone', async () => {
+    for (const role of ROLES) await add(role);
+    await ask('put', '/api/access', { body: { signInHere: true } });
+    for (const role of ROLES) {
+      const cookie = (await signIn(role))!;
+      const { said } = await ask('get', '/api/start', { cookie });
+      const answers = Object.entries(said as Record<string, unknown>);
+      expect(answers).to.have.length(11);
+      for (const [path, answer] of answers)
+        expect(answer, path).to.deep.equal((await ask('get', path, { cookie })).said);
+    }
+    const { said } = await ask('get', '/api/start');
+    expect(Object.keys(said)).to.deep.equal(['/api/session']);
+  });
+
   it('change the usual of a drink only where they brew; what somebody asks for at the bar anybody notes', async () => {
     for (const role of ROLES) await add(role);
     const { said } = await ask('get', '/api/drinks');

@@ -1,4 +1,5 @@
 import { ref } from 'vue';
+import { beginFirstAnswers, endFirstAnswers } from '../api/firstAnswers.ts';
 import { onSignInAsked, sentenceOf } from '../api/client.ts';
 import { useBatches } from '../stores/batches.ts';
 import { useDraft } from '../stores/draft.ts';
@@ -20,6 +21,7 @@ export function useStart() {
 
   async function load(): Promise<void> {
     state.value = 'loading';
+    beginFirstAnswers();
     try {
       await session.load();
       if (session.needsSignIn) {
@@ -35,6 +37,8 @@ export function useStart() {
     } catch (error) {
       failure.value = sentenceOf(error);
       state.value = 'failed';
+    } finally {
+      endFirstAnswers();
     }
   }
   /** Reads the shop again behind the page that stands. */

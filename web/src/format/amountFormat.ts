@@ -29,6 +29,15 @@ export interface AmountFormat extends AmountTexts {
   readonly plainLargeVolume: UnitId;
 }
 
+const made = new Map<string, Intl.NumberFormat>();
+/** Made when the first price is written: the first one of a page takes longer than a frame. */
+function pricesIn(currency: string): Intl.NumberFormat {
+  const prices =
+    made.get(currency) ?? new Intl.NumberFormat('en-GB', { style: 'currency', currency });
+  made.set(currency, prices);
+  return prices;
+}
+
 /**
  * @param input.currency ISO 4217 code
  * @returns how a tablet writes amounts in its units and its shop's money
@@ -36,7 +45,6 @@ export interface AmountFormat extends AmountTexts {
 export function amountFormat(input: { units: ShopUnits; currency: string }): AmountFormat {
   const { units, currency } = input;
   const isMetric = units === 'metric';
-  const prices = new Intl.NumberFormat('en-GB', { style: 'currency', currency });
   return {
     units,
     mass: (massG) => amountText(writeMass({ massG, units })),
@@ -45,7 +53,7 @@ export function amountFormat(input: { units: ShopUnits; currency: string }): Amo
       amountText(writeVolume({ volumeMl, units: isMetric ? 'us' : 'metric' })),
     temp: (tempC) => amountText(writeTemp({ tempC, units })),
     percent: (frac, decimals = 2) => `${percentFigure(frac, decimals)}\u2009%`,
-    money: (price) => prices.format(price),
+    money: (price) => pricesIn(currency).format(price),
     degrees: (tempC) => (isMetric ? tempC : celsiusToFahrenheit(tempC)),
     glassUnitMl: isMetric ? 1 : convert({ value: 1, from: 'fluidOunce', to: 'millilitre' }),
     vesselUnitMl: isMetric ? 1000 : convert({ value: 1, from: 'quart', to: 'millilitre' }),
