@@ -5,7 +5,10 @@ import type { PeopleService } from './people/service.ts';
 import { callerFor } from './people/standing.ts';
 import { ProblemError } from './problem.ts';
 
-/** What every page reads before it shows anything; the shop's own answer is not kept, because of its clock. */
+/**
+ * What every page reads before it shows anything. Not the shop, whose clock is of the moment; nor the
+ * drafts, which are read after the batches that they may have become.
+ */
 const READ_FIRST = [
   '/api/session',
   '/api/coffees',
@@ -17,7 +20,6 @@ const READ_FIRST = [
   '/api/drinks',
   '/api/batches',
   '/api/jugs',
-  '/api/drafts',
 ] as const;
 
 /** One request for all that a page reads first; what whoever asks may not read is left out. */

@@ -99,7 +99,7 @@ describe('people', () => {
       const cookie = (await signIn(role))!;
       const { said } = await ask('get', '/api/start', { cookie });
       const answers = Object.entries(said as Record<string, unknown>);
-      expect(answers).to.have.length(11);
+      expect(answers).to.have.length(10);
       for (const [path, answer] of answers)
         expect(answer, path).to.deep.equal((await ask('get', path, { cookie })).said);
     }

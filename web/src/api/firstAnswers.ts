@@ -1,13 +1,14 @@
 /** What the server answered of what a page reads first, by address; each is taken once. */
-let answers: Promise<Record<string, unknown>> | null = null;
+let answers: Promise<Map<string, unknown>> | null = null;
 
 /** Asks for all that a page reads first; where no answer comes, each is asked for by itself. */
 export function beginFirstAnswers(): void {
   answers = fetch('/api/start')
-    .then(async (response): Promise<Record<string, unknown>> =>
-      response.ok ? ((await response.json()) as Record<string, unknown>) : {},
+    .then(
+      async (response) =>
+        new Map(Object.entries(response.ok ? ((await response.json()) as object) : {})),
     )
-    .catch(() => ({}));
+    .catch(() => new Map());
 }
 
 /** From here on everything is asked for anew. */
@@ -18,7 +19,7 @@ export function endFirstAnswers(): void {
 /** @returns the first answer of an address; undefined where there is none, or none any more */
 export async function firstAnswer(path: string): Promise<unknown> {
   const all = await answers;
-  const one = all?.[path];
-  if (all) delete all[path];
+  const one = all?.get(path);
+  all?.delete(path);
   return one;
 }
