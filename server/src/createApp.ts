@@ -177,12 +177,7 @@ export function createApp(needs: Needs): Express {
     port,
     callerOf: (request) => signedIn(request, 'pours'),
   });
-  mountPhotos(app, {
-    db,
-    clock,
-    changes,
-    callerOf: (request) => signedIn(request, 'pours'),
-  });
+  mountPhotos(app, { db, clock, changes, callerOf: signedIn });
   mountTakeIn(app, {
     db,
     changes,

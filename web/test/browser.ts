@@ -25,7 +25,7 @@ export function installBrowser(): {
       path,
       method: init.method ?? 'GET',
       version: new Headers(init.headers).get('If-Match'),
-      body: init.body ? JSON.parse(String(init.body)) : undefined,
+      body: typeof init.body === 'string' ? JSON.parse(init.body) : (init.body ?? undefined),
     };
     asked.push(request);
     const { status, body } = handler(request);

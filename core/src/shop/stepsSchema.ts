@@ -15,6 +15,8 @@ export const shopStepSchema = z.strictObject({
     .positive()
     .max(24 * 60)
     .nullable(),
+  /** The shop's own photograph of how it is done; null for none. */
+  photoId: idSchema.nullable().default(null),
   /** Whether this shop leaves it out. */
   leftOut: z.boolean(),
 });

@@ -17,6 +17,8 @@ export interface Step {
   readonly watch: string;
   readonly note: StepNote;
   readonly button: string;
+  /** The shop's own photograph of how it is done; null for none. */
+  readonly photoId: string | null;
   /** How much, g; null where it has no amount. */
   readonly amountG: number | null;
   /** How long it takes by itself, s; 0 where it waits for nobody. */
@@ -48,6 +50,7 @@ export function stepsOf(input: { plan: Plan; shopSteps?: readonly ShopStep[] }):
       watch: words?.watch || template.watch,
       note: template.note,
       button: template.button,
+      photoId: words?.photoId ?? null,
       amountG: template.amountG?.(plan) ?? null,
       waitS: 60 * (words?.waitMinutes ?? template.waitMinutes ?? 0),
       atS: hours === null ? null : hours * 3600,

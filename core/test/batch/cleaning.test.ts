@@ -29,7 +29,9 @@ describe('cleaning', () => {
     expect([dirty([moved]), dirty([moved], 'bucket')]).to.deep.equal([null, 'c']);
   });
   it('of any vessel, and in a shop that leaves cleaning out, there is nothing to clean', () => {
-    const steps = [{ key: 'clean', title: '', watch: '', waitMinutes: null, leftOut: true }];
+    const steps = [
+      { key: 'clean', title: '', watch: '', waitMinutes: null, photoId: null, leftOut: true },
+    ];
     const any = { plan: { ...FRIDGE_PLAN, vesselId: ANY_VESSEL_ID } };
     expect(leavesToClean({ batch: batch('a'), shopSteps: [] })).to.equal(true);
     expect(leavesToClean({ batch: batch('a'), shopSteps: steps })).to.equal(false);

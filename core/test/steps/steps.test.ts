@@ -15,6 +15,7 @@ const words = (key: string, over: Partial<ShopStep> = {}): ShopStep => ({
   title: '',
   watch: '',
   waitMinutes: null,
+  photoId: null,
   leftOut: false,
   ...over,
 });

@@ -36,6 +36,13 @@ const filledSchema = z.object({
   pricePerKg: z.number().nullable(),
   useBy: instantSchema,
 });
+const photoSchema = z.object({
+  id: idSchema,
+  at: instantSchema,
+  author: authorSchema,
+  type: z.enum(['image/jpeg', 'image/png', 'image/webp']),
+  data: z.base64(),
+});
 const of = <S extends z.ZodObject>(schema: S) => schema.extend({ author: authorSchema });
 
 /** What each line of an archive is, by the file that it stands in. */
@@ -63,14 +70,8 @@ export const LINE_SCHEMAS: Readonly<Record<ShopTable, z.ZodType>> = {
   }),
   batches: of(batchSchema),
   batch_actuals: batchActualSchema,
-  batch_photos: z.object({
-    id: idSchema,
-    at: instantSchema,
-    author: authorSchema,
-    batchId: idSchema,
-    type: z.enum(['image/jpeg', 'image/png', 'image/webp']),
-    data: z.base64(),
-  }),
+  batch_photos: photoSchema.extend({ batchId: idSchema }),
+  step_photos: photoSchema.extend({ stepKey: idSchema }),
   jugs: of(jugSchema).extend({ filled: filledSchema, request: z.unknown().optional() }),
   jug_entries: jugEntrySchema.omit({ undone: true, corrected: true }).extend({
     undoes: idSchema.nullable(),

@@ -6,6 +6,7 @@ import { sampleSets } from './migrations/20261125-sample-sets.ts';
 import { corrections } from './migrations/20261130-corrections.ts';
 import { instruments } from './migrations/20261201-instruments.ts';
 import { theLog } from './migrations/20261203-the-log.ts';
+import { stepPhotos } from './migrations/20261204-step-photos.ts';
 import { theDay } from './migrations/20261202-the-day.ts';
 import { people } from './migrations/20261129-people.ts';
 import { ledgerInFull } from './migrations/20261128-ledger-in-full.ts';
@@ -25,6 +26,7 @@ const MIGRATIONS = [
   instruments,
   theDay,
   theLog,
+  stepPhotos,
 ];
 type Migration = (typeof MIGRATIONS)[number];
 

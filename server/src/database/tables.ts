@@ -46,10 +46,9 @@ export interface ProbeSample {
 }
 
 /** A photograph of a batch. */
-interface BatchPhoto {
+interface Photo {
   readonly id: string;
   readonly at: string;
-  readonly batchId: string;
   readonly type: string;
   /** Base64. */
   readonly data: string;
@@ -158,10 +157,15 @@ export function defineTables(of: {
       of: 'instrumentId',
       columns: { instrumentId: 'text', tempC: 'number' },
     }),
-    batchPhotos: createRows<BatchPhoto>(of, {
+    batchPhotos: createRows<Photo & { readonly batchId: string }>(of, {
       name: 'batch_photos',
       of: 'batchId',
       columns: { batchId: 'text', type: 'text', data: 'text' },
+    }),
+    stepPhotos: createRows<Photo & { readonly stepKey: string }>(of, {
+      name: 'step_photos',
+      of: 'stepKey',
+      columns: { stepKey: 'text', type: 'text', data: 'text' },
     }),
     dayRows: createRows<Omit<DayRow, 'author' | 'undone'>>(of, {
       name: 'day_rows',

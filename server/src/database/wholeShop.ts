@@ -19,6 +19,7 @@ export const SHOP_TABLES = {
   batches: 'id',
   batch_actuals: 'seq',
   batch_photos: 'seq',
+  step_photos: 'seq',
   jugs: 'id',
   jug_entries: 'seq',
   day_rows: 'seq',

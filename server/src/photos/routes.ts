@@ -1,9 +1,10 @@
-import { idSchema } from '@ratio/core/document';
-import express, { type Express, type Request } from 'express';
+import { idSchema, instantSchema } from '@ratio/core/document';
+import express, { type Express, type Request, type Response } from 'express';
 import type { Caller } from '../caller.ts';
 import type { Changes } from '../changes/changes.ts';
 import type { Clock } from '../clock.ts';
 import type { Database } from '../database/database.ts';
+import type { Right } from '../people/rights.ts';
 import { ProblemError } from '../problem.ts';
 import { strippedImage } from './strippedImage.ts';
 
@@ -11,59 +12,93 @@ import { strippedImage } from './strippedImage.ts';
 const MOST_BYTES = 700_000;
 const MOST_OF_ONE = 30;
 
-/** Photographs of a batch: taken in by what they are, kept in the database, served as images and nothing else. */
+/** Photographs: taken in by what they are, kept in the database, served as images and nothing else. */
 export function mountPhotos(
   app: Express,
   of: {
     db: Database;
     clock: Clock;
     changes: Changes;
-    callerOf: (request: Request) => Promise<Caller>;
+    callerOf: (request: Request, right: Right) => Promise<Caller>;
   },
 ): void {
   const { db, clock, changes, callerOf } = of;
+  const body = express.raw({ type: () => true, limit: MOST_BYTES });
+  /** When it was taken: it may have waited for the server, and is of no later than now. */
+  function takenAt(request: Request): string {
+    const now = clock.now().toISOString();
+    const at = instantSchema.optional().safeParse(request.query['at']);
+    if (!at.success) throw new ProblemError('bad_request', 'at is an instant in ISO 8601.');
+    return at.data !== undefined && Date.parse(at.data) < Date.parse(now) ? at.data : now;
+  }
 
-  app.put(
-    '/api/batches/:id/photos/:photoId',
-    express.raw({ type: () => true, limit: MOST_BYTES }),
-    async (request, response) => {
-      const caller = await callerOf(request);
-      const [batchId, id] = [request.params['id'], request.params['photoId']].map((part) => {
-        const parsed = idSchema.safeParse(part);
-        if (parsed.success) return parsed.data;
-        throw new ProblemError('bad_request', 'An id has small letters, digits and dashes.');
-      }) as [string, string];
-      const image = Buffer.isBuffer(request.body) ? strippedImage(request.body) : null;
-      if (image === null)
-        throw new ProblemError(
-          'unsupported_media_type',
-          'This is no photograph that can be kept. JPEG, PNG or WebP can.',
-        );
-      const { shopId } = caller;
-      await db.write(async (transaction) => {
-        await db.batches.get(shopId, batchId, transaction);
-        const data = image.bytes.toString('base64');
-        const before = await db.batchPhotos.find(shopId, id, transaction);
-        if (before?.batchId === batchId && before.data === data) return;
-        if (before) throw new ProblemError('already_exists', 'Another photograph has this id.');
-        if ((await db.batchPhotos.briefly(shopId, batchId)).length >= MOST_OF_ONE)
-          throw new ProblemError('too_many', `A batch has ${MOST_OF_ONE} photographs at most.`);
-        const at = clock.now().toISOString();
-        await db.batchPhotos.add(caller, { id, batchId, at, type: image.type, data }, transaction);
-      });
-      changes.publish(caller, { noun: 'batches', id: batchId });
-      response.status(201).json({ id });
-    },
-  );
+  app.put('/api/batches/:id/photos/:photoId', body, async (request, response) => {
+    const caller = await callerOf(request, 'pours');
+    const [batchId, id] = [idOf(request, 'id'), idOf(request, 'photoId')];
+    const photo = imageOf(request);
+    const { shopId } = caller;
+    await db.write(async (transaction) => {
+      await db.batches.get(shopId, batchId, transaction);
+      const before = await db.batchPhotos.find(shopId, id, transaction);
+      if (before?.batchId === batchId && before.data === photo.data) return;
+      if (before) throw new ProblemError('already_exists', 'Another photograph has this id.');
+      if ((await db.batchPhotos.briefly(shopId, batchId)).length >= MOST_OF_ONE)
+        throw new ProblemError('too_many', `A batch has ${MOST_OF_ONE} photographs at most.`);
+      const row = { id, batchId, at: takenAt(request), ...photo };
+      await db.batchPhotos.add(caller, row, transaction);
+    });
+    changes.publish(caller, { noun: 'batches', id: batchId });
+    response.status(201).json({ id });
+  });
 
-  app.get('/api/photos/:id', async (request, response) => {
-    const { shopId } = await callerOf(request);
-    const photo = await db.batchPhotos.find(shopId, String(request.params['id']));
+  // The shop says by its table of steps which of them a step shows.
+  app.put('/api/steps/:id/photos/:photoId', body, async (request, response) => {
+    const caller = await callerOf(request, 'leads');
+    const [stepKey, id] = [idOf(request, 'id'), idOf(request, 'photoId')];
+    const photo = imageOf(request);
+    const { shopId } = caller;
+    await db.write(async (transaction) => {
+      const before = await db.stepPhotos.find(shopId, id, transaction);
+      if (before?.stepKey === stepKey && before.data === photo.data) return;
+      if (before) throw new ProblemError('already_exists', 'Another photograph has this id.');
+      if ((await db.stepPhotos.briefly(shopId, stepKey)).length >= MOST_OF_ONE)
+        throw new ProblemError('too_many', `A step has had ${MOST_OF_ONE} photographs already.`);
+      const row = { id, stepKey, at: takenAt(request), ...photo };
+      await db.stepPhotos.add(caller, row, transaction);
+    });
+    response.status(201).json({ id });
+  });
+
+  const serve = (photo: { type: string; data: string } | null, response: Response): void => {
     if (!photo) throw new ProblemError('not_found', 'There is no such photograph.');
     response
       .set('Content-Security-Policy', "default-src 'none'; sandbox")
       .set('Cache-Control', 'private, max-age=31536000, immutable')
       .type(photo.type)
       .send(Buffer.from(photo.data, 'base64'));
+  };
+  app.get('/api/photos/:id', async (request, response) => {
+    const { shopId } = await callerOf(request, 'pours');
+    serve(await db.batchPhotos.find(shopId, request.params.id), response);
   });
+  app.get('/api/steps/photos/:id', async (request, response) => {
+    const { shopId } = await callerOf(request, 'pours');
+    serve(await db.stepPhotos.find(shopId, request.params.id), response);
+  });
+}
+
+function idOf(request: Request, name: string): string {
+  const parsed = idSchema.safeParse(request.params[name]);
+  if (parsed.success) return parsed.data;
+  throw new ProblemError('bad_request', 'An id has small letters, digits and dashes.');
+}
+
+function imageOf(request: Request): { type: string; data: string } {
+  const image = Buffer.isBuffer(request.body) ? strippedImage(request.body) : null;
+  if (image === null)
+    throw new ProblemError(
+      'unsupported_media_type',
+      'This is no photograph that can be kept. JPEG, PNG or WebP can.',
+    );
+  return { type: image.type, data: image.bytes.toString('base64') };
 }

@@ -134,4 +134,38 @@ describe('photographs of a batch', () => {
     const { headers } = await request(server.app).get('/api/photos/named');
     expect(headers['content-type']).to.equal('image/jpeg');
   });
+
+  it('keep the moment at which they were taken, and are of no later than now', async () => {
+    const taken = '2026-06-13T05:10:00.000Z';
+    const at = (id: string, when: string) =>
+      request(server.app)
+        .put(`/api/batches/lido-batch-4/photos/${id}?at=${when}`)
+        .set('Content-Type', 'image/png')
+        .send(PNG);
+    expect((await at('early', taken)).status).to.equal(201);
+    expect((await at('ahead', '2027-01-01T00:00:00.000Z')).status).to.equal(201);
+    expect((await at('wrong', 'yesterday')).status).to.equal(400);
+    const { body: batch } = await request(server.app).get('/api/batches/lido-batch-4');
+    expect(batch.photos.map(({ at: of }: { at: string }) => of)).to.deep.equal([
+      taken,
+      '2026-06-13T06:40:00.000Z',
+    ]);
+  });
+
+  it('are of a step, too: taken in and served as those of a batch, apart from them', async () => {
+    const step = (id: string, bytes: Buffer, key = 'bloom') =>
+      request(server.app)
+        .put(`/api/steps/${key}/photos/${id}`)
+        .set('Content-Type', 'image/png')
+        .send(bytes);
+    expect((await step('how', JPEG)).status).to.equal(201);
+    expect((await step('how', JPEG)).status).to.equal(201);
+    expect((await step('how', PNG)).status).to.equal(409);
+    expect((await step('how', JPEG, 'stir')).status).to.equal(409);
+    expect((await step('page', text('<script>alert(1)</script>'))).status).to.equal(415);
+    const answer = await request(server.app).get('/api/steps/photos/how');
+    expect(answer.headers['content-type']).to.equal('image/jpeg');
+    expect(answer.headers['content-security-policy']).to.contain("default-src 'none'");
+    expect((await request(server.app).get('/api/photos/how')).status).to.equal(404);
+  });
 });

@@ -4,6 +4,7 @@ import { duration } from '../format/formatClock.ts';
 import { useConnection } from '../stores/connection.ts';
 import { useDraft } from '../stores/draft.ts';
 import { useOutbox } from '../stores/outbox.ts';
+import { usePhotos } from '../stores/photos.ts';
 import { useShop } from '../stores/shop.ts';
 
 /**
@@ -16,6 +17,7 @@ export function useStateStrip(refresh: () => Promise<unknown>) {
   const connection = useConnection();
   const shelf = useShop();
   const drafts = useDraft();
+  const photos = usePhotos();
   const heldBy = (id: string) => outbox.held.find(({ write }) => write.id === id);
 
   return {
@@ -24,6 +26,7 @@ export function useStateStrip(refresh: () => Promise<unknown>) {
       away: connection.away,
       waiting: [
         ...outbox.waiting.map(({ what }) => what),
+        ...photos.waiting.map(({ what }) => what),
         ...(drafts.saving === 'offline' ? ['the plan on the bench'] : []),
       ],
       draftRefused: drafts.saving === 'refused' ? drafts.refusal : '',
@@ -39,6 +42,7 @@ export function useStateStrip(refresh: () => Promise<unknown>) {
     })),
     tryNow: async (): Promise<void> => {
       await outbox.send();
+      await photos.send();
       await drafts.save();
       await refresh();
     },

@@ -21,9 +21,10 @@ import {
 import { defineStore } from 'pinia';
 import { computed, shallowRef } from 'vue';
 import { z } from 'zod';
-import { ask, newId } from '../api/client.ts';
+import { ask } from '../api/client.ts';
 import { askOrLast } from '../api/askOrLast.ts';
 import { useOutbox } from './outbox.ts';
+import { usePhotos } from './photos.ts';
 import { useShop } from './shop.ts';
 
 const pathOf = (id: string): string => `/api/batches/${id}`;
@@ -34,6 +35,7 @@ const batchesSchema = z.array(batchSchema);
 /** Batches, as the server keeps them. */
 export const useBatches = defineStore('batches', () => {
   const outbox = useOutbox();
+  const photos = usePhotos();
   const shelf = useShop();
   const batches = shallowRef<Batch[]>([]);
 
@@ -93,13 +95,12 @@ export const useBatches = defineStore('batches', () => {
     return sent.answer;
   }
 
-  /** Keeps a photograph of a batch on the server. */
-  async function keepPhoto(id: string, photo: Blob): Promise<void> {
-    await ask(z.object({ id: z.string() }), `${pathOf(id)}/photos/${newId()}`, {
-      method: 'PUT',
-      body: photo,
-    });
-    await loadInFull(id);
+  /** Keeps a photograph of a batch; @returns whether the server has it already. */
+  async function keepPhoto(id: string, photo: Blob, what: string): Promise<boolean> {
+    const at = new Date(shelf.readMs()).toISOString();
+    const { isSent } = await photos.keep(pathOf(id), photo, { at, what });
+    if (isSent) await loadInFull(id);
+    return isSent;
   }
 
   /** Splits a running batch; the server decides, so that nobody counts a share twice. */
@@ -169,6 +170,8 @@ export const useBatches = defineStore('batches', () => {
     note,
     split,
     keepPhoto,
+    /** Those of its photographs that wait for the server. */
+    photosWaiting: (id: string) => photos.waitingOf(pathOf(id)),
     load,
     start,
     strain,

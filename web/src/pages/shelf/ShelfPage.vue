@@ -123,7 +123,7 @@ function change(change: Partial<Shop>, what: string): void {
           <DefaultsCard :defaults="shop.defaults" @change="change" />
         </ShelfLine>
         <ShelfLine id="steps" name="The steps of a batch" :says="lines.steps(shop)">
-          <StepsCard v-if="open === 'steps'" :shop @change="change" />
+          <StepsCard v-if="open === 'steps'" :shop @change="change" @photo="edits.stepPhoto" />
         </ShelfLine>
         <ShelfLine
           id="checklists"

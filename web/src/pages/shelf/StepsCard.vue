@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { tableOf } from '@ratio/core/steps';
 import type { Shop, ShopStep } from '@ratio/core/shop';
-import { ElButton, ElSwitch } from 'element-plus';
+import { ElButton, ElSwitch, ElUpload } from 'element-plus';
 import 'element-plus/theme-chalk/el-switch.css';
+import 'element-plus/theme-chalk/el-upload.css';
 import { computed } from 'vue';
 import UpIcon from '~icons/lucide/arrow-up';
 import DownIcon from '~icons/lucide/arrow-down';
@@ -13,9 +14,13 @@ import TextField from '../../components/fields/TextField.vue';
 
 /** The steps of a batch as this shop takes them: in its order, in its words, with its waits. */
 const props = defineProps<{ shop: Shop }>();
-const emit = defineEmits<{ change: [change: Partial<Shop>, what: string] }>();
+const emit = defineEmits<{
+  change: [change: Partial<Shop>, what: string];
+  /** A photograph of how a step is done; whoever takes it says how to show it. */
+  photo: [stepKey: string, file: File, keep: (photoId: string) => void];
+}>();
 
-const USUAL = { title: '', watch: '', waitMinutes: null, leftOut: false };
+const USUAL = { title: '', watch: '', waitMinutes: null, photoId: null, leftOut: false };
 const rows = computed(() =>
   tableOf(props.shop.steps).map(({ template, words }) => ({
     template,
@@ -28,6 +33,12 @@ const save = (steps: readonly ShopStep[], what: string): void =>
 const all = (): ShopStep[] => rows.value.map(({ words }) => words);
 const set = (i: number, part: Partial<ShopStep>): void =>
   save(all().with(i, { ...all()[i]!, ...part }), 'A step changed');
+/** The table may have changed while its photograph was on its way. */
+const setOf = (key: string, part: Partial<ShopStep>): void =>
+  set(
+    all().findIndex((one) => one.key === key),
+    part,
+  );
 function move(i: number, by: 1 | -1): void {
   const steps = all();
   const [moved] = steps.splice(i, 1);
@@ -100,6 +111,33 @@ const drop = (i: number): void => save(all().toSpliced(i, 1), 'A step less');
         />
         <LinkButton @click="addAfter(i)">One more below</LinkButton>
       </span>
+      <span class="photo">
+        <img
+          v-if="row.words.photoId"
+          :src="`/api/steps/photos/${row.words.photoId}`"
+          :alt="`How it is done: ${row.words.title || row.template.title}`"
+        />
+        <ElUpload
+          :auto-upload="false"
+          :show-file-list="false"
+          accept="image/*"
+          :aria-label="`A photograph of “${row.words.title || row.template.title}”`"
+          @change="
+            ({ raw }) =>
+              raw &&
+              emit('photo', row.template.key, raw, (photoId) =>
+                setOf(row.template.key, { photoId }),
+              )
+          "
+        >
+          <span class="el-button is-text">{{
+            row.words.photoId ? 'Another photograph' : 'Photograph'
+          }}</span>
+        </ElUpload>
+        <LinkButton v-if="row.words.photoId" @click="set(i, { photoId: null })"
+          >No photograph</LinkButton
+        >
+      </span>
     </li>
   </ol>
   <p v-if="shop.steps.length > 0">
@@ -132,6 +170,18 @@ li :deep(.el-input__inner) {
   min-height: 40px;
   margin: 0;
   padding: 0 8px;
+}
+
+.photo {
+  display: flex;
+  grid-column: 2 / -1;
+  gap: 10px;
+  align-items: center;
+}
+
+.photo img {
+  height: 56px;
+  border: 1px solid var(--hairline);
 }
 
 .ends {

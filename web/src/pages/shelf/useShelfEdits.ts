@@ -2,8 +2,11 @@ import { jarOf, type Vessel } from '@ratio/core/brew';
 import type { Coffee } from '@ratio/core/coffee';
 import { CONSTANTS } from '@ratio/core/constants';
 import type { Shop } from '@ratio/core/shop';
-import { newId } from '../../api/client.ts';
+import { newId, sentenceOf } from '../../api/client.ts';
+import { smallPhotograph } from '../../api/photograph.ts';
 import { useEdits } from '../../composables/useEdits.ts';
+import { useNotice } from '../../stores/notice.ts';
+import { usePhotos } from '../../stores/photos.ts';
 import { useShop } from '../../stores/shop.ts';
 
 /** A coffee of which a bag arrived, and a jar before anybody has said anything about it. */
@@ -38,11 +41,24 @@ export function useShelfEdits() {
     shelf.vessels.find((one) => one.id === id),
   );
   const shop = useEdits<Shop>(shops, () => shelf.shop);
+  const photos = usePhotos();
+  const notice = useNotice();
 
   return {
     coffee: coffee.change,
     vessel: vessel.change,
     shop: shop.change,
+    /** Keeps a photograph of how a step is done, and tells what it is called from now on. */
+    async stepPhoto(key: string, file: File, keep: (photoId: string) => void): Promise<void> {
+      try {
+        const at = new Date(shelf.readMs()).toISOString();
+        const photo = await smallPhotograph(file);
+        const what = 'Photograph of a step';
+        keep((await photos.keep(`/api/steps/${key}`, photo, { at, what })).id);
+      } catch (error) {
+        notice.say({ tone: 'wrong', text: `The photograph is not kept. ${sentenceOf(error)}` });
+      }
+    },
     addCoffee: (bag: Parameters<typeof newCoffee>[0]) => coffee.add(newCoffee(bag)),
     /** @returns the new one’s identity */
     async addVessel(use: Vessel['use']): Promise<string> {

@@ -10,6 +10,7 @@ import { useRefusals } from '../../components/fields/refusals.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { clockTime } from '../../format/formatClock.ts';
 import { useStores } from '../../stores/useStores.ts';
+import BatchPhotos from './BatchPhotos.vue';
 import BesideRow from './BesideRow.vue';
 import NotedList from './NotedList.vue';
 import RunningPanel from './RunningPanel.vue';
@@ -151,6 +152,12 @@ onScopeDispose(() => window.removeEventListener('keydown', key));
           @drop="filling.dropFill"
         />
         <p class="watch">{{ inHand.step.watch }}</p>
+        <img
+          v-if="inHand.step.photoId"
+          class="how"
+          :src="`/api/steps/photos/${inHand.step.photoId}`"
+          :alt="`How this shop does it: ${inHand.step.title}`"
+        />
         <p v-if="inHand.state !== 'noted' && inHand.step.note !== 'filled'">
           <LinkButton @click="bench.done({ kind: 'skipped' })">Leave this step out</LinkButton>
         </p>
@@ -197,16 +204,12 @@ onScopeDispose(() => window.removeEventListener('keydown', key));
           @photo="bench.photograph"
         />
         <NotedList v-if="noted.length > 0" :rows="noted" @take-back="bench.unsay" />
-        <ul v-if="bench.photos.value.length > 0" class="photos" aria-label="Photographs">
-          <li v-for="photo in bench.photos.value" :key="photo.id">
-            <a :href="`/api/photos/${photo.id}`" target="_blank" rel="noopener"
-              ><img
-                :src="`/api/photos/${photo.id}`"
-                :alt="`Photograph of ${clockTime({ at: new Date(photo.at), zone: shelf.zone })}`"
-                loading="lazy"
-            /></a>
-          </li>
-        </ul>
+        <BatchPhotos
+          v-if="bench.photos.value.length + bench.photosWaiting.value.length > 0"
+          :photos="bench.photos.value"
+          :waiting="bench.photosWaiting.value"
+          :zone="shelf.zone"
+        />
       </div>
     </div>
     <footer class="foot no-print">
@@ -292,15 +295,11 @@ onScopeDispose(() => window.removeEventListener('keydown', key));
   min-width: 0;
 }
 
-.photos {
-  display: flex;
-  gap: 8px;
-  overflow-x: auto;
-}
-
-.photos img {
+.how {
   display: block;
-  height: 96px;
+  max-width: 100%;
+  max-height: 34vh;
+  margin-top: 16px;
   border: 1px solid var(--hairline);
 }
 

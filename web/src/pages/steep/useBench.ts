@@ -86,10 +86,16 @@ export function useBench(batch: Readonly<Ref<Batch>>) {
     /** Notes something beside the steps. */
     beside: (noted: Noted, what: string): Promise<boolean> => write(noteOf(noted, null), what),
     photos: computed(() => batches.inFull.get(batch.value.id)?.photos ?? []),
+    photosWaiting: computed(() => batches.photosWaiting(batch.value.id)),
     async photograph(file: File): Promise<void> {
       try {
-        await batches.keepPhoto(batch.value.id, await smallPhotograph(file));
-        notice.say({ tone: 'done', text: 'The photograph is kept with the batch.' });
+        const { id, coffeeName } = batch.value;
+        const photo = await smallPhotograph(file);
+        const isSent = await batches.keepPhoto(id, photo, `Photograph of ${coffeeName}`);
+        const text = isSent
+          ? 'The photograph is kept with the batch.'
+          : 'The photograph is kept on this tablet until the server answers.';
+        notice.say({ tone: 'done', text });
       } catch (error) {
         notice.say({ tone: 'wrong', text: `The photograph is not kept. ${sentenceOf(error)}` });
       }
