@@ -230,3 +230,46 @@ for (const [width, height] of [
       expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)).toEqual([]);
     },
   );
+
+test('a photograph that is taken while the server is gone waits, with the large button in sight, and arrives once', async ({
+  page,
+  lido,
+}) => {
+  await page.goto(`${lido.url}/steep/lido-batch-5`);
+  const large = page.getByRole('button', { name: /^Strain it now/ });
+  await expect(large).toBeVisible();
+  await lido.kill();
+  const photograph = { name: 'bag.png', mimeType: 'image/png' };
+  await page
+    .locator('input[type=file]')
+    .setInputFiles({ ...photograph, buffer: Buffer.from(ONE_PIXEL, 'base64') });
+  await expect(page.getByText('waits for the server')).toBeVisible();
+  await expect(page.getByText('The server does not answer.')).toBeVisible();
+  await expect(large).toBeInViewport({ ratio: 1 });
+  // A closed tablet loses nothing.
+  await lido.start();
+  await page.reload();
+  const shown = page.getByRole('link').filter({ has: page.getByRole('img', { name: /^Photo/ }) });
+  await expect(shown).toHaveCount(1);
+  await expect(page.getByText('waits for the server')).toBeHidden();
+  const { photos } = await (await page.request.get(`${lido.url}/api/batches/lido-batch-5`)).json();
+  expect(photos).toHaveLength(1);
+});
+
+test('a step shows how this shop does it', async ({ page, lido }) => {
+  await page.goto(`${lido.url}/shelf`);
+  await page.getByRole('button', { name: /^The steps of a batch/ }).click();
+  const first = page
+    .getByRole('listitem')
+    .filter({ has: page.getByRole('textbox', { name: 'What is done' }) })
+    .first();
+  const photograph = { name: 'scale.png', mimeType: 'image/png' };
+  await first
+    .locator('input[type=file]')
+    .setInputFiles({ ...photograph, buffer: Buffer.from(ONE_PIXEL, 'base64') });
+  await expect(page.getByRole('img', { name: 'How it is done: Weigh the coffee' })).toBeVisible();
+  await begin(page, lido);
+  const how = page.getByRole('img', { name: 'How this shop does it: Weigh the coffee' });
+  await expect(how).toBeVisible();
+  expect(await how.evaluate((image: HTMLImageElement) => image.naturalWidth)).toBeGreaterThan(0);
+});

@@ -100,7 +100,7 @@ useKeys({
     @discard="aside.discard"
   />
   <StateStrip v-bind="strip" @send="tryNow" @insist="insist" @let-go="letGo" />
-  <main id="page" tabindex="-1">
+  <main id="page" tabindex="-1" :class="{ bare: route.meta['bare'] }">
     <RouterView v-if="state === 'ready' && isAllowed" @done="signedIn" />
     <SignInPage v-else-if="state === 'signIn'" @done="signedIn" />
     <div v-else-if="state === 'ready'" class="wait">
@@ -136,6 +136,18 @@ useKeys({
   padding: 12px;
   background: var(--panel);
   z-index: 20;
+}
+
+/* A page that is a whole screen is one under the strip, too. */
+:global(#app:has(main.bare)) {
+  display: flex;
+  flex-direction: column;
+  height: 100dvh;
+}
+
+main.bare {
+  flex: 1;
+  min-height: 0;
 }
 
 main:focus {

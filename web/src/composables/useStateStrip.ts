@@ -22,7 +22,9 @@ export function useStateStrip(refresh: () => Promise<unknown>) {
 
   return {
     strip: computed(() => ({
-      stopped: outbox.stopped || (drafts.saving === 'offline' ? 'The server does not answer.' : ''),
+      stopped:
+        outbox.stopped ||
+        (drafts.saving === 'offline' || photos.isStopped ? 'The server does not answer.' : ''),
       away: connection.away,
       waiting: [
         ...outbox.waiting.map(({ what }) => what),

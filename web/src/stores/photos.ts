@@ -1,7 +1,7 @@
 import { useEventListener, useTimeoutFn } from '@vueuse/core';
 import { createStore, del, entries, set, type UseStore } from 'idb-keyval';
 import { defineStore } from 'pinia';
-import { computed, shallowRef, watch } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
 import { z } from 'zod';
 import { ask, newId, sentenceOf, Unreachable } from '../api/client.ts';
 import { useNotice } from './notice.ts';
@@ -29,6 +29,8 @@ export const usePhotos = defineStore('photos', () => {
   const outbox = useOutbox();
   const notice = useNotice();
   const waiting = shallowRef<readonly WaitingPhoto[]>([]);
+  /** Whether the server did not answer the last one. */
+  const isStopped = ref(false);
   let drawer: UseStore | undefined;
   const kept = (): UseStore => (drawer ??= createStore('ratio-photos', 'waiting'));
 
@@ -45,8 +47,10 @@ export const usePhotos = defineStore('photos', () => {
       try {
         const path = `${of}/photos/${id}?at=${encodeURIComponent(at)}`;
         await ask(answerSchema, path, { method: 'PUT', body: photo });
+        isStopped.value = false;
       } catch (error) {
-        if (error instanceof Unreachable) return void retry.start();
+        isStopped.value = error instanceof Unreachable;
+        if (isStopped.value) return retry.start();
         notice.say({ tone: 'wrong', text: `${what} is not kept. ${sentenceOf(error)}` });
       }
       waiting.value = waiting.value.filter((one) => one.id !== id);
@@ -72,6 +76,7 @@ export const usePhotos = defineStore('photos', () => {
 
   return {
     waiting: computed(() => waiting.value),
+    isStopped,
     /** Those of a batch or a step that wait. */
     waitingOf: (of: string): readonly WaitingPhoto[] =>
       waiting.value.filter((one) => one.of === of),

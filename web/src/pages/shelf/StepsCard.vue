@@ -39,6 +39,8 @@ const setOf = (key: string, part: Partial<ShopStep>): void =>
     all().findIndex((one) => one.key === key),
     part,
   );
+const photographed = (key: string, file: File): void =>
+  emit('photo', key, file, (photoId) => setOf(key, { photoId }));
 function move(i: number, by: 1 | -1): void {
   const steps = all();
   const [moved] = steps.splice(i, 1);
@@ -110,34 +112,22 @@ const drop = (i: number): void => save(all().toSpliced(i, 1), 'A step less');
           @update:model-value="set(i, { leftOut: !$event })"
         />
         <LinkButton @click="addAfter(i)">One more below</LinkButton>
-      </span>
-      <span class="photo">
-        <img
-          v-if="row.words.photoId"
-          :src="`/api/steps/photos/${row.words.photoId}`"
-          :alt="`How it is done: ${row.words.title || row.template.title}`"
-        />
         <ElUpload
+          class="take"
           :auto-upload="false"
           :show-file-list="false"
           accept="image/*"
-          :aria-label="`A photograph of “${row.words.title || row.template.title}”`"
-          @change="
-            ({ raw }) =>
-              raw &&
-              emit('photo', row.template.key, raw, (photoId) =>
-                setOf(row.template.key, { photoId }),
-              )
-          "
-        >
-          <span class="el-button is-text">{{
-            row.words.photoId ? 'Another photograph' : 'Photograph'
-          }}</span>
-        </ElUpload>
-        <LinkButton v-if="row.words.photoId" @click="set(i, { photoId: null })"
-          >No photograph</LinkButton
+          @change="({ raw }) => raw && photographed(row.template.key, raw)"
+          >Photograph</ElUpload
         >
       </span>
+      <p v-if="row.words.photoId" class="photo">
+        <img
+          :src="`/api/steps/photos/${row.words.photoId}`"
+          :alt="`How it is done: ${row.words.title || row.template.title}`"
+        />
+        <LinkButton @click="set(i, { photoId: null })">No photograph</LinkButton>
+      </p>
     </li>
   </ol>
   <p v-if="shop.steps.length > 0">
@@ -184,9 +174,20 @@ li :deep(.el-input__inner) {
   border: 1px solid var(--hairline);
 }
 
+.take {
+  display: flex;
+  align-items: center;
+  min-height: 40px;
+  color: var(--action);
+  font-size: var(--t13);
+  text-decoration: underline;
+  cursor: pointer;
+}
+
 .ends {
   display: flex;
-  gap: 10px;
+  flex-wrap: wrap;
+  gap: 0 14px;
   align-items: center;
 }
 

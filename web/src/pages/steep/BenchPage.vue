@@ -225,7 +225,7 @@ onScopeDispose(() => window.removeEventListener('keydown', key));
 .bench {
   display: grid;
   grid-template-rows: auto minmax(0, 1fr) auto;
-  height: 100dvh;
+  height: 100%;
   background: var(--panel);
 }
 
@@ -298,7 +298,7 @@ onScopeDispose(() => window.removeEventListener('keydown', key));
 .how {
   display: block;
   max-width: 100%;
-  max-height: 34vh;
+  max-height: 24vh;
   margin-top: 16px;
   border: 1px solid var(--hairline);
 }
