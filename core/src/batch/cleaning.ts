@@ -32,3 +32,65 @@ export function uncleanedAfter<
   );
   return dirty.toSorted((a, b) => Date.parse(b.endsAt) - Date.parse(a.endsAt))[0] ?? null;
 }
+
+/**
+ * The filter of a batch that is washed after it.
+ *
+ * @returns null for paper, which is thrown away, and where no bag or insert holds the grounds
+ */
+export function washedFilterOf({
+  bed,
+  filtration: { method },
+}: Pick<Batch['plan'], 'bed' | 'filtration'>): 'bag' | 'insert' | null {
+  if (method === 'insert') return 'insert';
+  return method === 'squeeze' || bed === 'held' ? 'bag' : null;
+}
+
+/** Bags or inserts that a plan takes, and how the shop's own are doing. */
+export interface FilterUse<B> {
+  readonly kind: 'bag' | 'insert';
+  readonly needs: number;
+  readonly free: number;
+  readonly whole: number;
+  /** The batch that ended last of those whose filters nobody has washed; null where all are. */
+  readonly unwashedAfter: B | null;
+}
+
+/**
+ * Whether a clean bag or insert is left for a plan: those in a steep, and those that were not washed since,
+ * are not free.
+ *
+ * @param input.filters the shop's, with what one takes, g, above 0, and how many there are
+ * @returns null where the plan takes none, or the shop has none on its shelf
+ */
+export function filterUse<
+  B extends Pick<Batch, 'plan' | 'status' | 'needsCleaning' | 'cleanedAt' | 'endsAt'>,
+>(input: {
+  plan: Pick<Batch['plan'], 'bed' | 'filtration' | 'doseG'>;
+  batches: readonly B[];
+  filters: readonly { readonly kind: string; readonly takesG: number; readonly pieces: number }[];
+}): FilterUse<B> | null {
+  const { plan, batches } = input;
+  const kind = washedFilterOf(plan);
+  const own = input.filters.filter((one) => one.kind === kind);
+  if (kind === null || own.length === 0) return null;
+  const largestG = Math.max(...own.map(({ takesG }) => takesG));
+  const needsOf = ({ doseG }: { readonly doseG: number }): number => Math.ceil(doseG / largestG);
+  const unwashed = batches.filter(
+    (batch) =>
+      washedFilterOf(batch.plan) === kind && batch.needsCleaning && batch.cleanedAt === null,
+  );
+  const steeping = batches.filter(
+    (batch) => washedFilterOf(batch.plan) === kind && batch.status === 'steeping',
+  );
+  const taken = [...unwashed, ...steeping].reduce((sum, batch) => sum + needsOf(batch.plan), 0);
+  const whole = own.reduce((sum, { pieces }) => sum + pieces, 0);
+  return {
+    kind,
+    needs: needsOf(plan),
+    free: Math.max(0, whole - taken),
+    whole,
+    unwashedAfter:
+      unwashed.toSorted((a, b) => Date.parse(b.endsAt) - Date.parse(a.endsAt))[0] ?? null,
+  };
+}

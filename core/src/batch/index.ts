@@ -1,4 +1,4 @@
-export { CLEAN_STEP, leavesToClean, uncleanedAfter } from './cleaning.ts';
+export { CLEAN_STEP, filterUse, leavesToClean, uncleanedAfter } from './cleaning.ts';
 export { NOTHING_NOTED } from './nothingNoted.ts';
 export { countedActuals } from './countedActuals.ts';
 export { type Draft, draftSchema, saveDraftRequest, type SaveDraftRequest } from './draftSchema.ts';

@@ -5,6 +5,7 @@ import {
   NOTHING_NOTED,
   startBatchRequest,
   startedBatch,
+  filterUse,
   uncleanedAfter,
   steepHoursOf,
   vesselInUse,
@@ -163,6 +164,9 @@ export const useBatches = defineStore('batches', () => {
       uncleanedAfter({ batches: batches.value, vesselId }),
     /** Those that steep no more, strained or given up; the last one first. */
     past: computed(() => batches.value.filter(({ status }) => status !== 'steeping').toReversed()),
+    /** Bags or inserts that a plan takes, and how many are clean; null where it takes none of the shop's. */
+    filterUse: (plan: Plan) =>
+      filterUse({ plan, batches: batches.value, filters: shelf.shop?.filters ?? [] }),
     inFull,
     loadInFull,
     loadRunning,

@@ -48,6 +48,10 @@ const props = defineProps<{
   otherVessels: readonly { id: string; name: string }[];
   /** More in the fridge than it takes; empty where there is room. */
   fridge: string;
+  /** Too few clean bags or inserts; empty where there are enough. */
+  filter: string;
+  /** Whether it is that nobody said that one was washed. */
+  filterUnwashed: boolean;
   format: AmountFormat;
   fridgeC: number;
   roomC: number;
@@ -59,6 +63,7 @@ const props = defineProps<{
 const emit = defineEmits<{
   change: [part: Partial<Plan>];
   cleaned: [];
+  washed: [];
   amount: [key: TargetKey, value: number, scooped?: boolean];
   lock: [key: TargetKey];
 }>();
@@ -207,6 +212,12 @@ function setDose(value: number, quantity: Expected): void {
       >
     </div>
     <p v-if="fridge !== ''" class="due in-use" role="status">{{ fridge }}</p>
+    <div v-if="filter !== ''" class="in-use" role="status">
+      <p class="due">{{ filter }}</p>
+      <ElButton v-if="filterUnwashed" link type="primary" @click="emit('washed')"
+        >It is washed</ElButton
+      >
+    </div>
     <PickRow
       label="Wetting"
       :note="WETTINGS[plan.wetting].reason"

@@ -90,6 +90,8 @@ const refused = computed(() =>
         :other-vessels="vessels.others.value"
         :vessel-dirty="vessels.isDirty.value"
         :fridge="vessels.fridge.value"
+        :filter="vessels.filter.value"
+        :filter-unwashed="vessels.isUnwashed.value"
         :format
         :fridge-c="shelf.shop.fridgeC"
         :room-c="shelf.shop.roomC"
@@ -98,6 +100,7 @@ const refused = computed(() =>
         :mill="shelf.shop.mill.settings"
         @change="drafts.change"
         @cleaned="vessels.cleaned"
+        @washed="vessels.washed"
         @amount="
           (key, value, scooped) =>
             drafts.setAmount(key, value, scooped === undefined ? {} : { scooped })

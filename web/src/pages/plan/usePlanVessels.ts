@@ -1,4 +1,4 @@
-import { CLEAN_STEP } from '@ratio/core/batch';
+import { CLEAN_STEP, type Batch } from '@ratio/core/batch';
 import { slurryMl, vesselFit, ANY_VESSEL_ID, type Vessel } from '@ratio/core/brew';
 import { storeToRefs } from 'pinia';
 import { computed, type Ref } from 'vue';
@@ -47,15 +47,33 @@ export function usePlanVessels(startMs: Readonly<Ref<number>>) {
     if (!dirtyAfter.value) return '';
     return `Not cleaned since ${dirtyAfter.value.coffeeName} was in it: clean it first, or take another.`;
   });
-  /** Says that the chosen one is clean. */
-  async function cleaned(): Promise<void> {
-    if (!dirtyAfter.value) return;
-    const { id, coffeeName } = dirtyAfter.value;
+  async function noteClean({ id, coffeeName }: Batch, what: string): Promise<void> {
     const at = new Date(shelf.readMs()).toISOString();
     const done = { kind: 'done' as const, step: CLEAN_STEP, note: '', instrumentId: null };
     await batches
-      .note(id, { ...done, id: newId(), at }, `${coffeeName}: vessel cleaned`)
+      .note(id, { ...done, id: newId(), at }, `${coffeeName}: ${what}`)
       .catch((error: unknown) => notice.say({ tone: 'wrong', text: sentenceOf(error) }));
+  }
+  /** Says that the chosen one is clean. */
+  async function cleaned(): Promise<void> {
+    if (dirtyAfter.value) await noteClean(dirtyAfter.value, 'vessel cleaned');
+  }
+  const filters = computed(() => batches.filterUse(plan.value));
+  /** Too few clean bags or inserts for it; empty where there are enough. */
+  const filter = computed(() => {
+    const use = filters.value;
+    if (!use || use.free >= use.needs) return '';
+    const many = (count: number): string => `${count} ${use.kind}${count === 1 ? '' : 's'}`;
+    const why = use.unwashedAfter
+      ? `not washed since ${use.unwashedAfter.coffeeName}`
+      : 'the others steep';
+    return use.needs > use.whole
+      ? `It takes ${many(use.needs)}, and the shelf has ${use.whole}. Take a smaller batch, or one that is drained loose.`
+      : `It takes ${many(use.needs)}, and ${use.free} of ${use.whole} ${use.free === 1 ? 'is' : 'are'} free: ${why}.`;
+  });
+  async function washed(): Promise<void> {
+    const after = filters.value?.unwashedAfter;
+    if (after) await noteClean(after, `vessel and ${filters.value!.kind} cleaned`);
   }
   /** Free ones that hold it, the smallest first, where the chosen one is not. */
   const others = computed(() =>
@@ -88,6 +106,9 @@ export function usePlanVessels(startMs: Readonly<Ref<number>>) {
     wrong,
     others,
     fridge,
+    filter,
+    isUnwashed: computed(() => filter.value !== '' && filters.value?.unwashedAfter != null),
+    washed,
     isDirty: computed(() => !inUse.value && dirtyAfter.value !== null),
     cleaned,
   };

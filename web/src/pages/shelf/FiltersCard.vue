@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { FILTER_KINDS, type Shop } from '@ratio/core/shop';
-import { massKind, volumeKind } from '../../components/fields/amountKind.ts';
+import { massKind, numberKind, volumeKind } from '../../components/fields/amountKind.ts';
 import type { AmountFormat } from '../../format/amountFormat.ts';
 import AmountField from '../../components/fields/AmountField.vue';
 import AmountRow from '../../components/fields/AmountRow.vue';
@@ -12,6 +12,12 @@ import TextField from '../../components/fields/TextField.vue';
 const props = defineProps<{ shop: Shop; format: AmountFormat }>();
 const emit = defineEmits<{ change: [change: Partial<Shop>, what: string] }>();
 
+const PIECES = numberKind({
+  step: 1,
+  min: 1,
+  max: 100,
+  write: (value) => (value === 1 ? '1 piece' : `${value} pieces`),
+});
 function setFilter(i: number, change: Partial<Shop['filters'][number]>): void {
   const filters = props.shop.filters.map((filter, k) =>
     k === i ? { ...filter, ...change } : filter,
@@ -21,7 +27,7 @@ function setFilter(i: number, change: Partial<Shop['filters'][number]>): void {
 const addFilter = (kind: Shop['filters'][number]['kind']): void =>
   emit(
     'change',
-    { filters: [...props.shop.filters, { name: `New ${kind}`, kind, takesG: 500 }] },
+    { filters: [...props.shop.filters, { name: `New ${kind}`, kind, takesG: 500, pieces: 1 }] },
     'Filter added',
   );
 </script>
@@ -49,6 +55,13 @@ const addFilter = (kind: Shop['filters'][number]['kind']): void =>
           :value="filter.takesG"
           :kind="massKind(format, { step: 50, min: 5, max: 50000 })"
           @change="(takesG) => setFilter(i, { takesG })"
+        />
+        <AmountField
+          lazy
+          :label="`${filter.name}: how many there are`"
+          :value="filter.pieces"
+          :kind="PIECES"
+          @change="(pieces) => setFilter(i, { pieces })"
         />
       </div>
     </ChoiceRow>

@@ -59,4 +59,31 @@ describe('usePlanVessels', () => {
     // 6.1 L steep in it already, and this one takes 6.1 L more.
     expect((await open(10)).fridge.value).to.contain('takes 10 L, and with this one 12.2 L');
   });
+
+  it('says that no clean bag is left, after which batch, and that they are washed by one tap', async () => {
+    const { stores, filter, isUnwashed, washed } = await open();
+    stores.drafts.takePlan({ ...stores.drafts.plan, bed: 'held', doseG: 850, waterG: 4250 });
+    // Three bags of 500 g, and none of them is in use: 850 g take two.
+    expect(filter.value).to.equal('');
+    const held = { ...batchOf().plan, bed: 'held' as const, doseG: 850 };
+    const before = batchOf({
+      id: 'before',
+      coffeeName: 'Lot 9',
+      plan: held,
+      status: 'strained',
+      needsCleaning: true,
+    });
+    stores.batches.$patch({ batches: [before] });
+    expect(filter.value).to.equal('It takes 2 bags, and 1 of 3 is free: not washed since Lot 9.');
+    expect(isUnwashed.value).to.equal(true);
+    await washed();
+    expect(browser.asked.find(({ method }) => method === 'POST')).to.deep.include({
+      path: '/api/batches/before/actuals',
+    });
+    stores.batches.$patch({ batches: [batchOf({ plan: held })] });
+    expect(filter.value).to.equal('It takes 2 bags, and 1 of 3 is free: the others steep.');
+    expect(isUnwashed.value).to.equal(false);
+    stores.drafts.takePlan({ ...stores.drafts.plan, doseG: 2000, waterG: 9000 });
+    expect(filter.value).to.contain('It takes 4 bags, and the shelf has 3.');
+  });
 });
