@@ -208,6 +208,14 @@ test('an instrument is tried, tared and calibrated by what is known', async ({ p
   await expect(scale).toContainText('calibrated');
   await page.getByRole('button', { name: 'Tare' }).click();
   await expect(scale).toContainText(/speaks[0-2]\s?g/, { timeout: 10_000 });
+  await page.getByRole('button', { name: /^Refractometer/ }).click();
+  await page.getByRole('button', { name: 'a drop of concentrate' }).click();
+  // 4.1 °Bx are 3.49 % by the usual 0.85.
+  const says = page.getByRole('status').filter({ hasText: 'a drink with milk or sugar' });
+  await expect(says).toContainText(/Coffee strength\s?3\.[3-6]\d/, { timeout: 10_000 });
+  await page.getByRole('radio', { name: 'a drink with milk or sugar' }).check({ force: true });
+  await expect(says).toContainText('This is no coffee strength');
+  await expect(says).not.toContainText(/Coffee strength/);
 });
 
 for (const [width, height] of [

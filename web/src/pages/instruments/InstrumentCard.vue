@@ -9,6 +9,7 @@ import ChoiceRow from '../../components/fields/ChoiceRow.vue';
 import LinkButton from '../../components/fields/LinkButton.vue';
 import PickButtons from '../../components/fields/PickButtons.vue';
 import TextRow from '../../components/fields/TextRow.vue';
+import DropReading from './DropReading.vue';
 import type { AmountFormat } from '../../format/amountFormat.ts';
 
 /** One instrument: what speaks for it, where it hangs, and setting it by something known. */
@@ -16,6 +17,8 @@ const props = defineProps<{
   instrument: Instrument;
   sample: Sample | null;
   format: AmountFormat;
+  /** Coffee strength, %, of a degree Brix. */
+  brixToStrength: number;
   /** What steeps now, for a probe that hangs in it. */
   batches: readonly { id: string; text: string }[];
   /** When and under which name it is set now. */
@@ -166,6 +169,12 @@ const TRIES = [500, 1000, 0];
         @change="(value) => (known = value)"
       />
     </div>
+    <DropReading
+      v-if="instrument.kind === 'refractometer'"
+      :sample
+      :brix-to-strength
+      :format
+    />
     <p class="ways">
       <ElButton :disabled="!found" @click="calibrate">
         {{
@@ -204,6 +213,7 @@ const TRIES = [500, 1000, 0];
         <LinkButton @click="emit('act', { act: 'try', brix: 4.1 })"
           >a drop of concentrate</LinkButton
         >
+        <LinkButton @click="emit('act', { act: 'try', brix: 9.8 })">a milk drink</LinkButton>
         <LinkButton @click="emit('act', { act: 'try', brix: 0 })">water</LinkButton>
       </template>
       <LinkButton class="away" @click="emit('takeAway')">Take it away</LinkButton>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { CONSTANTS } from '@ratio/core/constants';
 import { vesselNameOf } from '@ratio/core/batch';
 import { INSTRUMENT_KINDS, type Instrument } from '@ratio/core/instruments';
 import { ElCollapse, ElCollapseItem } from 'element-plus';
@@ -138,6 +139,7 @@ const stamp = (): { at: string; author: string } => ({
           :instrument="one.instrument"
           :sample="one.sample"
           :format
+          :brix-to-strength="shelf.shop?.brixToStrength ?? CONSTANTS.brixToStrength.value"
           :stamp
           :batches="steeping"
           :has-serial="serial.hasSerial"
