@@ -32,6 +32,8 @@ export const planSchema = z.strictObject({
   vesselId: idSchema,
   grind: z.enum(GRIND_NAMES),
   doseG: z.number().positive().max(BATCH_LIMITS.doseG),
+  /** Whether the coffee is measured by volume: doseG is then what the scoop is taken to hold. */
+  scooped: z.boolean().optional(),
   waterG: z.number().positive().max(BATCH_LIMITS.waterG),
   waterC: z.number().min(0).max(100),
   wetting: z.enum(WETTING_NAMES),

@@ -5,7 +5,7 @@ import { modelOf } from '../brew/model.ts';
 import { brewRange } from '../brew/range.ts';
 import { ANY_VESSEL_ID, anyVessel, slurryMl, vesselFit, type VesselFit } from '../brew/vessel.ts';
 import type { Coffee } from '../coffee/schema.ts';
-import { planInput } from './plan.ts';
+import { planInput, scoopOf } from './plan.ts';
 import { predictionOf } from './predict.ts';
 import type { Batch, Plan } from './schema.ts';
 
@@ -60,7 +60,10 @@ export function startedBatch(input: {
       coffee: { solubleFrac, robustaFrac, decafFrac },
       model,
       plan,
-      predicted: predictionOf({ outcome, range: brewRange(planned, model) }),
+      predicted: predictionOf({
+        outcome,
+        range: brewRange(planned, model, plan.scooped ? { ofScoop: scoopOf(planned) } : {}),
+      }),
       status: 'steeping',
       startedAt: startedAt.toISOString(),
       endsAt: new Date(startedAt.getTime() + steepHoursOf(plan) * HOUR_MS).toISOString(),

@@ -22,6 +22,8 @@ export const learnedSchema = z.strictObject({
   coffees: z.record(z.string(), coffeeSchema),
   /** More than the handbook's, g per g of coffee, by filtration. */
   retainedGPerG: z.partialRecord(z.enum(FILTRATION_METHODS), estimateSchema),
+  /** Loose density as this bench scoops it, as a logarithm over the table's; left out before it was learned. */
+  looseLog: estimateSchema.optional(),
 });
 
 export type Estimate = z.infer<typeof estimateSchema>;
@@ -47,8 +49,10 @@ export function learnedModel(input: {
     keyof BrewModel['retainedGPerG'],
     Estimate,
   ][];
+  const { looseLog } = learned;
   return {
     ...model,
+    ...(looseLog && { looseDensityGPerMl: denser(model.looseDensityGPerMl, looseLog.value) }),
     equilibriumYieldFrac: Math.min(
       MOST_YIELD,
       model.equilibriumYieldFrac * Math.exp(yieldLog.value),
@@ -71,9 +75,25 @@ export function learnedModel(input: {
       retainedSigmaGPerG: Object.fromEntries(
         retained.map(([method, { sigma }]) => [method, sigma]),
       ),
+      ...(looseLog && { looseLog: looseLog.value, looseSigma: looseLog.sigma }),
     },
   };
 }
+const denser = (
+  of: BrewModel['looseDensityGPerMl'],
+  byLog: number,
+): BrewModel['looseDensityGPerMl'] =>
+  Object.fromEntries(
+    Object.entries(of).map(([grind, gPerMl]) => [grind, gPerMl * Math.exp(byLog)]),
+  ) as unknown as BrewModel['looseDensityGPerMl'];
+/**
+ * How the spread of a scooped volume is shared between how a bench scoops and one scoop after another
+ * (ours): both together are the constant's.
+ */
+export const SCOOP = {
+  benchSigma: 0.8 * SIGMAS.looseDensity,
+  eachSigma: 0.6 * SIGMAS.looseDensity,
+} as const;
 /** Limit of the model. */
 const MOST_YIELD = 0.4;
 
@@ -85,5 +105,9 @@ export function knownTimes(model: BrewModel, method: keyof BrewModel['retainedGP
     equilibriumYield: learned ? learned.yieldSigma / SIGMAS.soluble : 1,
     diffusivity: learned ? learned.rateSigma / SIGMAS.logDiffusivity : 1,
     retained: retained === undefined ? 1 : retained / SIGMAS.retainedGPerG,
+    looseDensity:
+      learned?.looseSigma === undefined
+        ? 1
+        : Math.hypot(learned.looseSigma, SCOOP.eachSigma) / SIGMAS.looseDensity,
   } as const;
 }

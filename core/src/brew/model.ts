@@ -30,6 +30,9 @@ export interface BrewModel {
         readonly rateSigma: number;
         readonly correlationFrac: number;
         readonly retainedSigmaGPerG: Readonly<Partial<Record<FiltrationMethod, number>>>;
+        /** Loose density as a logarithm over the table's, and its standard deviation; left out where no scoop was weighed. */
+        readonly looseLog?: number | undefined;
+        readonly looseSigma?: number | undefined;
       }
     | undefined;
 }

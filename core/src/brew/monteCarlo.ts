@@ -92,7 +92,8 @@ export function createMonteCarlo(input: {
       // Yield and rate were learned together.
       const z = name === 'diffusivity' ? shared * normals[0]!.at(-1)! + rest * own : own;
       normals[i]!.push(z);
-      if (name === 'looseDensity') drawn = ofScoop!(Math.max(0.2, 1 + z * SIGMAS.looseDensity));
+      if (name === 'looseDensity')
+        drawn = ofScoop!(Math.max(0.2, 1 + z * times[name]! * SIGMAS.looseDensity));
       else Object.assign(deviation, SHIFTS[name](z * (times[name] ?? 1), grindBy));
     });
     const outcome = brew({ ...drawn, deviation }, input.model);

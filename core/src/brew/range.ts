@@ -45,7 +45,9 @@ export function brewRange(
       },
   );
   if (ofScoop !== undefined)
-    shifted.push((sigmas) => brew(ofScoop(1 + sigmas * SIGMAS.looseDensity), model));
+    shifted.push((sigmas) =>
+      brew(ofScoop(1 + sigmas * times['looseDensity']! * SIGMAS.looseDensity), model),
+    );
   const ends = shifted.map((at) => [at(1), at(-1)] as const);
   const middle = brew(input, model);
   const rangeOf = (key: (typeof RANGED)[number]): Range =>

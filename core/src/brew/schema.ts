@@ -27,6 +27,8 @@ export const brewModelSchema = z.strictObject({
       rateSigma: z.number().min(0),
       correlationFrac: z.number().min(-1).max(1),
       retainedSigmaGPerG: z.partialRecord(z.enum(FILTRATION_METHODS), z.number().min(0)),
+      looseLog: z.number().optional(),
+      looseSigma: z.number().min(0).optional(),
     })
     .optional(),
 });

@@ -16,7 +16,7 @@ export const STAND_INS = {
     stepC: 0.1,
   },
   /** How far a coffee is from its label, as standard deviations. */
-  coffee: { yieldFrac: 0.05, logRate: 0.2, retainedGPerG: 0.1 },
+  coffee: { yieldFrac: 0.05, logRate: 0.2, retainedGPerG: 0.1, looseLog: 0.05 },
 } as const;
 
 const toStep = (value: number, step: number): number => Math.round(value / step) * step;
@@ -153,6 +153,12 @@ export function hiddenModel(input: {
     ) as BrewModel['retainedGPerG'],
   };
 }
+
+/** How much more than the tables say the shop's scoop holds, which nobody has told the model either. */
+export const scoopTimes = (seed: number): number =>
+  Math.exp(
+    STAND_INS.coffee.looseLog * randomNormal.source(randomLcg(mixed('scoop', seed)))(0, 1)(),
+  );
 
 /** A number from a name and a seed (FNV-1a; memory). */
 function mixed(name: string, seed: number): number {

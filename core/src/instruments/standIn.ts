@@ -5,7 +5,7 @@ import { measuredSteep, steepBeganMs } from '../batch/measuredSteep.ts';
 import { planInput } from '../batch/plan.ts';
 import type { Batch, BatchActual } from '../batch/schema.ts';
 import type { Step } from '../steps/stepsOf.ts';
-import { hiddenModel } from './simulate.ts';
+import { hiddenModel, scoopTimes } from './simulate.ts';
 
 /** What stand-ins find at a batch. */
 export interface Found {
@@ -43,8 +43,14 @@ export function foundAt(input: {
   const steepS = Math.max(1, (endMs - beganMs) / 1000);
   const steep = { ...planInput(batch.plan, measuredSteep({ batch, actuals })), steepS };
   const strained = brew(steep, model);
+  function massOf(): number | null {
+    if (step?.note === 'came-out') return strained.brewG;
+    if (step?.note === 'weighed' && batch.plan.scooped)
+      return (batch.plan.doseG / Math.exp(batch.model.learned?.looseLog ?? 0)) * scoopTimes(seed);
+    return step?.amountG ?? null;
+  }
   return {
-    massG: step?.note === 'came-out' ? strained.brewG : (step?.amountG ?? null),
+    massG: massOf(),
     isOnTop: step?.note === 'poured',
     strengthFrac: drawn ? strained.strengthFrac : slurryStrengthFrac(steep, model),
     tempC: steep.history.tempC(steepS),

@@ -1,6 +1,12 @@
 import { group } from 'd3-array';
 import { brew, type BrewInput } from '../brew/brew.ts';
-import { learnedModel, type Estimate, type Learned, type LearnedCoffee } from '../brew/learned.ts';
+import {
+  learnedModel,
+  SCOOP,
+  type Estimate,
+  type Learned,
+  type LearnedCoffee,
+} from '../brew/learned.ts';
 import type { FiltrationMethod } from '../brew/filtration.ts';
 import { slurryStrengthFrac } from '../brew/readings.ts';
 import { NO_DEVIATION } from '../brew/release.ts';
@@ -12,7 +18,7 @@ import type { Observation } from './observation.ts';
 /** Something read or weighed that lies far from all the rest. */
 export interface Outlier {
   readonly batchId: string;
-  readonly what: 'strength' | 'slurry' | 'brew';
+  readonly what: 'strength' | 'slurry' | 'brew' | 'scoop';
   /** Found over expected, less 1. */
   readonly offFrac: number;
   /** The same in standard deviations of both. */
@@ -120,7 +126,7 @@ const readingSigma = (strengthFrac: number): number =>
   Math.hypot(CONSTANTS.readingStepFrac.value / strengthFrac, CONSTANTS.readingSpreadFrac.value / 2);
 
 /**
- * Fits yield, rate and retained liquid to a log, with the handbook's values as what is known before:
+ * Fits yield, rate, retained liquid and loose density to a log, with the handbook's values as what is known before:
  * hierarchically, what all coffees share and what each has of its own, so that a coffee that nobody has
  * read begins from the shop and not from the book.
  *
@@ -131,6 +137,7 @@ const readingSigma = (strengthFrac: number): number =>
  * @see Gelman et al., Bayesian Data Analysis, 3rd ed., chapters 4.1 and 5 (memory)
  */
 export function fitLog(observations: readonly Observation[]): Fit {
+  const scoops = scoopsOf(observations);
   const coffees = [...new Set(observations.map(({ coffeeId }) => coffeeId))];
   const methods = [...new Set(observations.map(({ input }) => input.filtration.method))];
   // Yield and rate of the shop, retained liquid of each filtration, then yield and rate of each coffee.
@@ -231,13 +238,56 @@ export function fitLog(observations: readonly Observation[]): Fit {
     },
     coffees: Object.fromEntries(coffees.map((id) => [id, coffeeOf(id)])),
     retainedGPerG: Object.fromEntries(methods.map((method) => [method, sumOf(retainedAt(method))])),
+    ...(scoops.length > 0 && { looseLog: scoopLog(scoops) }),
   };
   return {
     learned,
     counts: countsOf({ observations, learned }),
-    outliers: outliersOf({ seen, off: standardized(parameters) }),
+    outliers: [
+      ...outliersOf({ seen, off: standardized(parameters) }),
+      ...(learned.looseLog ? scoopOutliers(scoops, learned.looseLog) : []),
+    ],
   };
 }
+
+interface Scoop {
+  readonly batchId: string;
+  /** Weighed over what the tables expect, as a logarithm. */
+  readonly log: number;
+}
+const scoopsOf = (observations: readonly Observation[]): Scoop[] =>
+  observations.flatMap(({ batchId, scoop }) =>
+    scoop ? [{ batchId, log: Math.log(scoop.foundG / scoop.expectedG) }] : [],
+  );
+
+/** How densely a bench scoops: it hangs together with nothing else, so that its sum is closed. */
+function scoopLog(scoops: readonly Scoop[]): Estimate {
+  let value = 0;
+  let precision = 0;
+  for (let round = 0; round < ROUNDS; round++) {
+    precision = SCOOP.benchSigma ** -2;
+    let sum = 0;
+    for (const { log } of scoops) {
+      const z = (log - value) / SCOOP.eachSigma;
+      // As those of the readings: what lies far off counts less.
+      const weight = Math.min(1, (TAILS + 1) / (TAILS + z * z)) / SCOOP.eachSigma ** 2;
+      precision += weight;
+      sum += weight * log;
+    }
+    value = sum / precision;
+  }
+  return { value, sigma: precision ** -0.5 };
+}
+
+const scoopOutliers = (scoops: readonly Scoop[], { value }: Estimate): Outlier[] =>
+  scoops
+    .map(({ batchId, log }): Outlier => ({
+      batchId,
+      what: 'scoop',
+      offFrac: Math.expm1(log - value),
+      sigmas: (log - value) / SCOOP.eachSigma,
+    }))
+    .filter(({ sigmas }) => Math.abs(sigmas) > NAMED);
 
 const within = (value: number): number => Math.min(1, Math.max(-1, value));
 

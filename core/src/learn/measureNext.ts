@@ -1,7 +1,7 @@
-import { planInput } from '../batch/plan.ts';
+import { planInput, scoopOf } from '../batch/plan.ts';
 import type { Plan } from '../batch/schema.ts';
-import { brew } from '../brew/brew.ts';
-import type { LearnedCoffee } from '../brew/learned.ts';
+import { brew, type BrewInput } from '../brew/brew.ts';
+import { knownTimes, type LearnedCoffee } from '../brew/learned.ts';
 import type { BrewModel } from '../brew/model.ts';
 import { slurryStrengthFrac } from '../brew/readings.ts';
 import { NO_DEVIATION } from '../brew/release.ts';
@@ -10,7 +10,7 @@ import { CONSTANTS } from '../constants.ts';
 
 /** A single thing to measure, and what it would leave of the range of the batch after. */
 export interface Measurement {
-  readonly what: 'mid-steep' | 'after-strain' | 'probe' | 'mill';
+  readonly what: 'mid-steep' | 'after-strain' | 'probe' | 'mill' | 'scoop';
   /** Of a reading of the slurry; null for the others. */
   readonly atHours: number | null;
   /** One standard deviation of the next strength, relative, now and after it. */
@@ -72,7 +72,8 @@ export function measureNext(input: {
   const variance = (a: { y: number; r: number }, b: { y: number; r: number }): number =>
     a.y * b.y * sy ** 2 + a.r * b.r * sr ** 2 + (a.y * b.r + a.r * b.y) * shared;
   const own = variance(next, next);
-  const whole = own + chanceVariance(next.chances);
+  const byScoop = plan.scooped ? scoopVariance({ steep, model }) : 0;
+  const whole = own + chanceVariance(next.chances) + byScoop;
   const noise = (CONSTANTS.readingSpreadFrac.value / 2) ** 2;
   const leftBy = (at: At): number => {
     const seen = slopes(at);
@@ -92,9 +93,21 @@ export function measureNext(input: {
     of('after-strain', leftBy(end), null),
     // A probe knows the place to a fraction of what is guessed of it; a mill that is noted repeats.
     of('probe', whole - temperature! ** 2 * (1 - (PROBE_C / SIGMAS.tempC) ** 2), null),
+    // What is weighed is no scoop any more.
+    ...(plan.scooped ? [of('scoop', whole - byScoop, null)] : []),
     of('mill', whole - grind! ** 2 * (1 - REPEATS_FRAC ** 2), null),
   ].toSorted((a, b) => a.thenFrac - b.thenFrac);
 }
+
+/** What one scoop after another brings to the variance of a strength, relative. */
+function scoopVariance({ steep, model }: { steep: BrewInput; model: BrewModel }): number {
+  const sigma = knownTimes(model, steep.filtration.method).looseDensity * SIGMAS.looseDensity;
+  const ofScoop = scoopOf(steep);
+  const at = (sigmas: number): number =>
+    Math.log(brew(ofScoop(1 + sigmas * sigma), model).strengthFrac);
+  return (at(0.5) - at(-0.5)) ** 2;
+}
+
 /** One standard deviation of a probe's place, °C, and of a mill that is set to its own mark again (practice). */
 const PROBE_C = 0.2;
 const REPEATS_FRAC = 0.5;

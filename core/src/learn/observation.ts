@@ -21,6 +21,8 @@ export interface Observation {
   readonly brewG: number | null;
   /** Read of the slurry while it steeped. */
   readonly slurry: readonly { readonly atS: number; readonly strengthFrac: number }[];
+  /** What a scoop was taken to hold by the tables, and what it was weighed at, g; null where nothing was both. */
+  readonly scoop: { readonly expectedG: number; readonly foundG: number } | null;
 }
 
 /**
@@ -49,7 +51,14 @@ export function observationOf(input: {
   });
   const weighed = counted.findLast(({ kind }) => kind === 'came-out' || kind === 'strained')?.massG;
   const strengthFrac = batch.strengthBy === 'reading' ? batch.strengthFrac : null;
-  if (strengthFrac === null && !weighed && slurry.length === 0) return null;
+  const scoop =
+    plan.scooped && measured.doseG !== undefined
+      ? {
+          expectedG: plan.doseG / Math.exp(batch.model.learned?.looseLog ?? 0),
+          foundG: measured.doseG,
+        }
+      : null;
+  if (strengthFrac === null && !weighed && slurry.length === 0 && !scoop) return null;
   return {
     batchId: batch.id,
     coffeeId: plan.coffeeId,
@@ -60,5 +69,6 @@ export function observationOf(input: {
     strengthFrac,
     brewG: weighed ?? null,
     slurry,
+    scoop,
   };
 }

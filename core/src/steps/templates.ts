@@ -55,6 +55,16 @@ export const STEP_TEMPLATES: readonly StepTemplate[] = [
     note: 'weighed',
     button: 'Weighed',
     amountG: ({ doseG }) => doseG,
+    when: ({ scooped }) => !scooped,
+  },
+  {
+    key: 'scoop',
+    phase: 'prepare',
+    title: 'Scoop the coffee, and weigh what that is',
+    watch: 'Level and loose, not tapped down. What it weighs says what this scoop really holds.',
+    note: 'weighed',
+    button: 'Weighed',
+    when: ({ scooped }) => scooped === true,
   },
   {
     key: 'grind',

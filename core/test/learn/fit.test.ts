@@ -1,11 +1,12 @@
 import { expect } from 'chai';
-import { planInput } from '../../src/batch/plan.ts';
+import { planInput, scoopOf } from '../../src/batch/plan.ts';
+import { brewRange } from '../../src/brew/range.ts';
 
 import { brew } from '../../src/brew/brew.ts';
-import { learnedModel } from '../../src/brew/learned.ts';
+import { learnedModel, SCOOP } from '../../src/brew/learned.ts';
 import { USUAL_MODEL, type BrewModel } from '../../src/brew/model.ts';
 import { slurryStrengthFrac } from '../../src/brew/readings.ts';
-import { hiddenModel } from '../../src/instruments/simulate.ts';
+import { hiddenModel, scoopTimes } from '../../src/instruments/simulate.ts';
 import { fitLog } from '../../src/learn/fit.ts';
 import type { Observation } from '../../src/learn/observation.ts';
 import { createRandom } from '../../src/numeric/random.ts';
@@ -21,6 +22,8 @@ function shopOf(seed: number) {
     hiddenModel({ model: USUAL_MODEL, coffeeId, seed });
   // All batches drain through the same cloth: what it retains is the bench's and not the coffee's.
   const retained = truth('bench').retainedGPerG;
+  // How this bench scoops, of which its stand-ins tell nothing either.
+  const looseLog = Math.log(scoopTimes(seed));
   const modelFor = (coffeeId: string): BrewModel => ({
     ...truth(coffeeId),
     retainedGPerG: retained,
@@ -47,6 +50,10 @@ function shopOf(seed: number) {
       model: USUAL_MODEL,
       strengthFrac: read(real.strengthFrac),
       brewG: real.brewG + 5 * random.normal(),
+      scoop: {
+        expectedG: 850,
+        foundG: 850 * Math.exp(looseLog + SCOOP.eachSigma * random.normal()),
+      },
       slurry: [
         {
           atS,
@@ -55,7 +62,7 @@ function shopOf(seed: number) {
       ],
     };
   };
-  return { modelFor, observe };
+  return { modelFor, observe, looseLog };
 }
 
 describe('fitLog', () => {
@@ -72,8 +79,11 @@ describe('fitLog', () => {
     let [inside, all] = [0, 0];
     let [before, after] = [0, 0];
     for (let seed = 1; seed <= 100; seed++) {
-      const { modelFor, observe } = shopOf(seed);
+      const { modelFor, observe, looseLog } = shopOf(seed);
       const { learned } = fitLog(Array.from({ length: 10 }, (_, i) => observe(i)));
+      all += 1;
+      const { value, sigma } = learned.looseLog!;
+      if (Math.abs(value - looseLog) <= Z90 * sigma) inside += 1;
       for (const coffeeId of COFFEES) {
         const { yieldLog, rateLog } = learned.coffees[coffeeId]!;
         const real = modelFor(coffeeId);
@@ -120,6 +130,48 @@ describe('fitLog', () => {
       fitLog(log.slice(0, count)).learned.coffees['lot-1']!.yieldLog.sigma;
     const sigmas = [1, 4, 10, 24].map(sigmaOf);
     expect(sigmas).to.deep.equal(sigmas.toSorted((a, b) => b - a));
+  });
+
+  // By hand: prior 4.9 %, one scoop 3.7 %; four scoops of 10 % more are 10 % · 4/3.7² over 4/3.7² + 1/4.9².
+  it('learns what a scoop holds, the surer the more are weighed, and names one that was heaped', () => {
+    const { observe } = shopOf(5);
+    const scooped = (...times: number[]) =>
+      times.map((by, i) => ({
+        ...observe(i),
+        batchId: `s${i}`,
+        scoop: { expectedG: 500, foundG: 500 * by },
+      }));
+    const { value, sigma } = fitLog(scooped(1.1, 1.1, 1.1, 1.1)).learned.looseLog!;
+    expect(value).to.be.closeTo(Math.log(1.1) * 0.877, 0.004);
+    expect(sigma).to.be.closeTo(0.0172, 0.0005);
+    expect(fitLog(scooped(1.1)).learned.looseLog!.sigma).to.be.above(sigma);
+    const { outliers } = fitLog(scooped(1, 1.01, 0.99, 1, 1.4));
+    expect(outliers.find(({ what }) => what === 'scoop')).to.include({ batchId: 's4' });
+    expect(fitLog(scooped(1).map((one) => ({ ...one, scoop: null }))).learned).to.not.have.property(
+      'looseLog',
+    );
+  });
+
+  it('takes what a scoop holds into the next plan, and its range with it', () => {
+    const { observe } = shopOf(5);
+    const log = Array.from({ length: 10 }, (_, i) => ({
+      ...observe(i),
+      scoop: { expectedG: 500, foundG: 550 },
+    }));
+    const { learned } = fitLog(log);
+    const model = learnedModel({ model: USUAL_MODEL, coffeeId: 'lot-1', learned, version: 1 });
+    expect(model.looseDensityGPerMl.coarse / USUAL_MODEL.looseDensityGPerMl.coarse).to.be.closeTo(
+      1.1,
+      0.01,
+    );
+    const input = planInput(usualPlan({ scooped: true }));
+    const ofScoop = scoopOf(input);
+    const widthOf = (of: BrewModel): number => {
+      const { low, high } = brewRange(input, of, { ofScoop }).strengthFrac;
+      return high - low;
+    };
+    const withoutScoop = { ...model, learned: { ...model.learned!, looseSigma: undefined } };
+    expect(widthOf(model)).to.be.below(widthOf(withoutScoop));
   });
 
   it('names what lies far off, and lets it turn the rest little', () => {

@@ -107,6 +107,10 @@ export const useDraft = defineStore('draft', () => {
   /** What another tablet made of this draft while it was changed here. */
   const theirs = shallowRef<Draft | null>(null);
   const plan = computed<Plan>(() => draft.value.plan);
+  /** The plan as its batch remembers it. */
+  const startingPlan = computed<Plan>(() =>
+    draft.value.scooped ? { ...plan.value, scooped: true } : plan.value,
+  );
   const coffee = computed(() => shelf.coffeeOf(plan.value.coffeeId) ?? shelf.brewable[0]!);
 
   /** What the model takes for the plan's coffee. */
@@ -175,10 +179,11 @@ export const useDraft = defineStore('draft', () => {
       });
   }
 
-  function takePlan(next: Plan, more: Partial<LocalDraft> = {}): void {
+  function takePlan({ scooped = false, ...next }: Plan, more: Partial<LocalDraft> = {}): void {
     const { doseG, waterG } = next;
     commit({
       plan: next,
+      scooped,
       targets: [
         { key: 'waterG', value: waterG },
         { key: 'doseG', value: doseG },
@@ -298,7 +303,7 @@ export const useDraft = defineStore('draft', () => {
     const started = batches.withId(draft.value.id);
     if (started) {
       // The page was left before it heard of its own start: only what was typed since is a draft.
-      if (isSamePlan(started.plan, draft.value.plan)) restart();
+      if (isSamePlan(started.plan, startingPlan.value)) restart();
       else renewed();
       return;
     }
@@ -324,6 +329,7 @@ export const useDraft = defineStore('draft', () => {
   return {
     draft,
     plan,
+    startingPlan,
     coffee,
     model,
     amounts,

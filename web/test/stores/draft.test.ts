@@ -53,6 +53,19 @@ describe('useDraft', () => {
     expect(drafts.amounts?.strengthFrac).to.be.closeTo(0.032, 1e-10);
   });
 
+  it('tells its batch that the coffee is scooped, and is weighed again when it is said in grams', () => {
+    expect(drafts.startingPlan).not.to.have.property('scooped');
+    drafts.setAmount('doseG', 600, { scooped: true });
+    expect(drafts.startingPlan).to.deep.equal({ ...drafts.plan, scooped: true });
+    const before = drafts.startingPlan;
+    drafts.setAmount('doseG', 610, { scooped: false });
+    expect(drafts.startingPlan).not.to.have.property('scooped');
+    // The plan of a scooped batch, brewed again.
+    drafts.takePlan(before);
+    expect(drafts.draft.scooped).to.equal(true);
+    expect(drafts.plan).not.to.have.property('scooped');
+  });
+
   it('keeps a target strength through another grind', () => {
     drafts.setAmount('strengthFrac', 0.033);
     drafts.change({ grind: 'medium' });

@@ -169,12 +169,7 @@ const TRIES = [500, 1000, 0];
         @change="(value) => (known = value)"
       />
     </div>
-    <DropReading
-      v-if="instrument.kind === 'refractometer'"
-      :sample
-      :brix-to-strength
-      :format
-    />
+    <DropReading v-if="instrument.kind === 'refractometer'" :sample :brix-to-strength :format />
     <p class="ways">
       <ElButton :disabled="!found" @click="calibrate">
         {{

@@ -15,7 +15,8 @@ const session = useSession();
 const router = useRouter();
 const page = useLearningPage(useLearning());
 const { vessel, vessels, millSetMs } = page;
-const { state, failure, load, coffee, coffees, points, held, taught, retained, outliers } = page;
+const { state, failure, load, coffee, coffees, points, held, taught, retained, scoop, outliers } =
+  page;
 const { next, canAccept, batchCount, acceptLearned, useVersion, inUse, versions, dayOf } = page;
 </script>
 
@@ -85,6 +86,7 @@ const { next, canAccept, batchCount, acceptLearned, useVersion, inUse, versions,
           </tbody>
         </table>
         <p v-for="text in retained" :key="text" class="soft">Liquid retained, {{ text }}.</p>
+        <p v-if="scoop !== ''" class="soft">{{ scoop }}</p>
         <p v-if="next !== ''" class="next"><b>Measure next:</b> {{ next }}</p>
         <div v-if="session.can('leads')" class="do no-print">
           <ElButton type="primary" :disabled="!canAccept" @click="acceptLearned"

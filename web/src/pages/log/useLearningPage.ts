@@ -15,12 +15,20 @@ const REASONS: Readonly<Record<Fit['outliers'][number]['what'], string>> = {
   strength: 'the reading, the bag, the mill or the fridge was another than usual',
   slurry: 'the drop was read warm, or before it was stirred',
   brew: 'the scale, or some of it was spilt or still drained',
+  scoop: 'the scoop was heaped or tapped down, or another grind was in it',
+};
+const FOUND: Readonly<Record<Fit['outliers'][number]['what'], string>> = {
+  strength: 'it was read',
+  slurry: 'it was read',
+  brew: 'what came out was',
+  scoop: 'what was scooped weighed',
 };
 const MEASURES: Readonly<Record<Measurement['what'], (m: Measurement) => string>> = {
   'mid-steep': ({ atHours }) => `Read a drop ${atHours!.toFixed(0)} h into the next steep`,
   'after-strain': () => 'Read the next batch after its strain',
   probe: () => 'Put a probe into the fridge',
   mill: () => 'Note the mill’s setting with each batch',
+  scoop: () => 'Weigh the coffee that you scoop',
 };
 
 const choicesOf = (all: string, names: readonly string[]) => [
@@ -112,6 +120,11 @@ export function useLearningPage(learn: (batches: readonly BatchInFull[]) => Prom
       return `${method}: ${(book + known.value).toFixed(2)} ± ${(Z90 * known.sigma).toFixed(2)} g per g, the handbook says ${book.toFixed(2)}`;
     }),
   );
+  /** What a scoop holds, in words; empty where nobody has weighed one. */
+  const scoop = computed(() => {
+    const known = learning.value?.fit.learned.looseLog;
+    return known ? `A scoop holds ${times(known)} times what the tables say.` : '';
+  });
   const outliers = computed(() =>
     (learning.value?.fit.outliers ?? []).map((one) => {
       const batch = batches.value.find(({ id }) => id === one.batchId);
@@ -120,7 +133,7 @@ export function useLearningPage(learn: (batches: readonly BatchInFull[]) => Prom
       return {
         id: one.batchId,
         name: `${batch?.coffeeName ?? one.batchId}, ${day}`,
-        text: `${one.what === 'brew' ? 'what came out was' : 'it was read'} ${by} what all the others say: ${REASONS[one.what]}.`,
+        text: `${FOUND[one.what]} ${by} what all the others say: ${REASONS[one.what]}.`,
       };
     }),
   );
@@ -130,7 +143,7 @@ export function useLearningPage(learn: (batches: readonly BatchInFull[]) => Prom
     if (!fit) return '';
     const id = drafts.plan.coffeeId;
     const known = fit.learned.coffees[id] ?? fit.learned.anyCoffee;
-    const [best] = measureNext({ known, plan: drafts.plan, model: modelOf(drafts.coffee) });
+    const [best] = measureNext({ known, plan: drafts.startingPlan, model: modelOf(drafts.coffee) });
     if (!best) return '';
     const range = (frac: number): string => `±${(100 * Z90 * frac).toFixed(0)} %`;
     return `${MEASURES[best.what](best)}: the next strength of ${drafts.coffee.name} is then known to ${range(best.thenFrac)} instead of ${range(best.nowFrac)}.`;
@@ -180,6 +193,7 @@ export function useLearningPage(learn: (batches: readonly BatchInFull[]) => Prom
     held,
     taught,
     retained,
+    scoop,
     outliers,
     next,
     canAccept: computed(() => (learning.value?.batchCount ?? 0) > 0),

@@ -17,7 +17,7 @@ export function useStartSteep() {
     if (starting.value) return;
     starting.value = true;
     try {
-      const { plan, draft, coffee } = drafts;
+      const { startingPlan: plan, draft, coffee } = drafts;
       // A start that is past is when it began; one that was meant for later begins now.
       const plannedMs = draft.startAt === null ? Infinity : Date.parse(draft.startAt);
       const startedAt = new Date(Math.min(plannedMs, shelf.now.getTime()));

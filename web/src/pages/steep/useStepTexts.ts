@@ -39,6 +39,10 @@ export function useStepTexts(batch: Readonly<Ref<Batch>>) {
       const dial = shelf.shop?.mill.settings[plan.grind];
       return dial ? `${plan.grind}, mill at ${dial}` : plan.grind;
     }
+    if (state.step.key === 'scoop') {
+      const gPerMl = batch.value.model.looseDensityGPerMl[plan.grind];
+      return `${format.value.volume(plan.doseG / gPerMl)} loose`;
+    }
     if (state.step.key === 'put-away' && first)
       return `${first.place === 'fridge' ? 'into the fridge' : 'on the counter'}, ${format.value.temp(first.tempC)}, until ${at(Date.parse(batch.value.endsAt))}`;
     return '';
