@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { ref } from 'vue';
-import { saveChart } from './saveChart.ts';
 import LinkButton from '../fields/LinkButton.vue';
 
 /** The content of a chart for those who hear it, and the chart as a file. */
@@ -8,7 +7,7 @@ defineProps<{
   caption: string;
   head: readonly string[];
   rows: readonly (readonly string[])[];
-  /** What its file is called; none where the chart is there to be worked with. */
+  /** What its file is called; none where it makes none. */
   file?: string;
 }>();
 const FORMATS = ['svg', 'png'] as const;
@@ -16,7 +15,9 @@ const aside = ref<HTMLElement | null>(null);
 
 async function save(name: string, as: (typeof FORMATS)[number]): Promise<void> {
   const svg = aside.value?.closest('figure')?.querySelector('svg');
-  if (svg) await saveChart({ svg, name, as });
+  if (!svg) return;
+  const { saveChart } = await import('./saveChart.ts');
+  await saveChart({ svg, name, as });
 }
 </script>
 

@@ -168,6 +168,7 @@ const rows = computed(() =>
       </SvgHandle>
     </svg>
     <ChartTable
+      file="extraction-by-hours"
       caption="Extraction and strength by hours"
       :head="['Hours', 'Extraction', 'Strength']"
       :rows

@@ -88,7 +88,7 @@ export function usePlanClock(hours: Ref<number>) {
       const change = yieldAt(fit.steepHours) / yieldAt(hours.value) - 1;
       const effect = moved
         ? 'the same'
-        : `extraction ${change < 0 ? '−' : '+'}${percentFigure(Math.abs(change), 1)} %`;
+        : `extraction ${change < 0 ? '−' : '+'}${percentFigure(Math.abs(change), 1)}\u202f%`;
       const what = moved ? `start ${at(fit.startMs)}` : duration(Math.round(fit.steepHours * 60));
       return { ...fit, text: `${what}, strain ${at(strainMs)}, ${effect}` };
     });
