@@ -1,9 +1,11 @@
 import { idSchema, instantSchema } from '@ratio/core/document';
+import type { Transaction } from 'sequelize';
 import express, { type Express, type Request, type Response } from 'express';
 import type { Caller } from '../caller.ts';
 import type { Changes } from '../changes/changes.ts';
 import type { Clock } from '../clock.ts';
 import type { Database } from '../database/database.ts';
+import type { Row, Rows } from '../database/rows.ts';
 import type { Right } from '../people/rights.ts';
 import { ProblemError } from '../problem.ts';
 import { strippedImage } from './strippedImage.ts';
@@ -36,16 +38,10 @@ export function mountPhotos(
     const caller = await callerOf(request, 'pours');
     const [batchId, id] = [idOf(request, 'id'), idOf(request, 'photoId')];
     const photo = imageOf(request);
-    const { shopId } = caller;
+    const row = { id, batchId, at: takenAt(request), ...photo };
     await db.write(async (transaction) => {
-      await db.batches.get(shopId, batchId, transaction);
-      const before = await db.batchPhotos.find(shopId, id, transaction);
-      if (before?.batchId === batchId && before.data === photo.data) return;
-      if (before) throw new ProblemError('already_exists', 'Another photograph has this id.');
-      if ((await db.batchPhotos.briefly(shopId, batchId)).length >= MOST_OF_ONE)
-        throw new ProblemError('too_many', `A batch has ${MOST_OF_ONE} photographs at most.`);
-      const row = { id, batchId, at: takenAt(request), ...photo };
-      await db.batchPhotos.add(caller, row, transaction);
+      await db.batches.get(caller.shopId, batchId, transaction);
+      await keepOnce({ caller, rows: db.batchPhotos, of: 'batchId', row, transaction });
     });
     changes.publish(caller, { noun: 'batches', id: batchId });
     response.status(201).json({ id });
@@ -56,16 +52,10 @@ export function mountPhotos(
     const caller = await callerOf(request, 'leads');
     const [stepKey, id] = [idOf(request, 'id'), idOf(request, 'photoId')];
     const photo = imageOf(request);
-    const { shopId } = caller;
-    await db.write(async (transaction) => {
-      const before = await db.stepPhotos.find(shopId, id, transaction);
-      if (before?.stepKey === stepKey && before.data === photo.data) return;
-      if (before) throw new ProblemError('already_exists', 'Another photograph has this id.');
-      if ((await db.stepPhotos.briefly(shopId, stepKey)).length >= MOST_OF_ONE)
-        throw new ProblemError('too_many', `A step has had ${MOST_OF_ONE} photographs already.`);
-      const row = { id, stepKey, at: takenAt(request), ...photo };
-      await db.stepPhotos.add(caller, row, transaction);
-    });
+    const row = { id, stepKey, at: takenAt(request), ...photo };
+    await db.write((transaction) =>
+      keepOnce({ caller, rows: db.stepPhotos, of: 'stepKey', row, transaction }),
+    );
     response.status(201).json({ id });
   });
 
@@ -85,6 +75,24 @@ export function mountPhotos(
     const { shopId } = await callerOf(request, 'pours');
     serve(await db.stepPhotos.find(shopId, request.params.id), response);
   });
+}
+
+/** The same photograph sent again is kept once; another one under its id is refused. */
+async function keepOnce<R extends Row & { readonly data: string }>(of: {
+  caller: Caller;
+  rows: Rows<R>;
+  /** Key of what it is a photograph of. */
+  of: keyof R & string;
+  row: R;
+  transaction: Transaction;
+}): Promise<void> {
+  const { caller, rows, of: key, row, transaction } = of;
+  const before = await rows.find(caller.shopId, row.id, transaction);
+  if (before?.[key] === row[key] && before.data === row.data) return;
+  if (before) throw new ProblemError('already_exists', 'Another photograph has this id.');
+  if ((await rows.briefly(caller.shopId, String(row[key]))).length >= MOST_OF_ONE)
+    throw new ProblemError('too_many', `There are ${MOST_OF_ONE} photographs of it already.`);
+  await rows.add(caller, row, transaction);
 }
 
 function idOf(request: Request, name: string): string {

@@ -112,6 +112,5 @@ export const useMenu = defineStore('menu', () => {
     solve,
     costOf,
     countOf,
-    outOfReach: computed(() => rows.value.filter(({ solution }) => solution.status !== 'met')),
   };
 });
