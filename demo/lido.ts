@@ -45,8 +45,8 @@ export const lidoShop: Body<Shop> = {
   },
   scoopMl: 60,
   filters: [
-    { name: 'Cotton bag, large', kind: 'bag', takesG: 500, pieces: 3 },
-    { name: 'Paper, second pass', kind: 'paper', takesG: 1000, pieces: 100 },
+    { name: 'Cotton bag, large', kind: 'bag', takesG: 500, count: 3 },
+    { name: 'Paper, second pass', kind: 'paper', takesG: 1000, count: 100 },
   ],
   bar: {
     jiggerMl: 5,

@@ -107,20 +107,38 @@ test('handles are dragged', async ({ page, lido }) => {
   print('longest time between two pictures while it is dragged', rows);
 });
 
-/** A year of the shop's pours behind it, ten a minute in its open hours. */
-function addYear(lido: Lido): Promise<void> {
+function write(lido: Lido, sql: string): Promise<void> {
   return new Promise((resolve, reject) => {
     const db = new sqlite3.Database(`${lido.dataDir}/ratio.sqlite`);
-    db.exec(
-      `WITH RECURSIVE n(i) AS (SELECT 1 UNION ALL SELECT i + 1 FROM n WHERE i < ${YEAR_OF_POURS})
+    db.exec(sql, (error) => db.close(() => (error ? reject(error) : resolve())));
+  });
+}
+
+/** The season of two months six times over, each two months before the other. */
+const addSeasons = (lido: Lido): Promise<void> => {
+  const before = (column: string): string =>
+    `strftime('%Y-%m-%dT%H:%M:%fZ', ${column}, '-' || (61 * n.i) || ' days')`;
+  return write(
+    lido,
+    `WITH RECURSIVE n(i) AS (SELECT 1 UNION ALL SELECT i + 1 FROM n WHERE i < 5)
+     INSERT INTO batches (shop_id, id, version, author, body, coffee_name, status,
+       started_at, ends_at, strained_at)
+     SELECT shop_id, id || '-' || n.i, version, author, body, coffee_name, status,
+       ${before('started_at')}, ${before('ends_at')}, ${before('strained_at')}
+     FROM batches, n WHERE status = 'strained'`,
+  );
+};
+
+/** A year of the shop's pours behind it, ten a minute in its open hours. */
+const addYear = (lido: Lido): Promise<void> =>
+  write(
+    lido,
+    `WITH RECURSIVE n(i) AS (SELECT 1 UNION ALL SELECT i + 1 FROM n WHERE i < ${YEAR_OF_POURS})
        INSERT INTO jug_entries (shop_id, id, author, at, jug_id, kind, mass_g, note)
        SELECT 'lido', 'year-' || i, 'bench',
          strftime('%Y-%m-%dT%H:%M:%fZ', '2026-06-12 18:00:00', '-' || (i / 110) || ' days', '-' || (6 * (i % 110)) || ' minutes'),
          'lido-jug-1', 'poured', -60, 'Bar' FROM n`,
-      (error) => db.close(() => (error ? reject(error) : resolve())),
-    );
-  });
-}
+  );
 
 /** What a page works for something, ms: its scripts, its styles and its layout, without painting. */
 async function workOf(page: Page, something: () => Promise<void>): Promise<number> {
@@ -138,6 +156,20 @@ async function workOf(page: Page, something: () => Promise<void>): Promise<numbe
   await cdp.detach();
   return 1000 * (after - before);
 }
+
+test('the charts of a year of batches', async ({ page, lido }) => {
+  test.setTimeout(180_000);
+  await addSeasons(lido);
+  await watchItself(page);
+  const rows: Row[] = [];
+  for (const path of ['log', 'log/learning', 'log/cost']) {
+    await page.goto(`${lido.url}/${path}`);
+    await quiet(page);
+    const { tasks } = await seenOf(page);
+    rows.push({ what: `/${path}: longest task`, ms: most(tasks), ofMs: TASK_MS });
+  }
+  print('the charts of a year', rows);
+});
 
 test('a change on the day with thirty batches and a year of pours', async ({ page, lido }) => {
   test.setTimeout(180_000);

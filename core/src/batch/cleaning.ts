@@ -68,7 +68,7 @@ export function filterUse<
 >(input: {
   plan: Pick<Batch['plan'], 'bed' | 'filtration' | 'doseG'>;
   batches: readonly B[];
-  filters: readonly { readonly kind: string; readonly takesG: number; readonly pieces: number }[];
+  filters: readonly { readonly kind: string; readonly takesG: number; readonly count: number }[];
 }): FilterUse<B> | null {
   const { plan, batches } = input;
   const kind = washedFilterOf(plan);
@@ -84,7 +84,7 @@ export function filterUse<
     (batch) => washedFilterOf(batch.plan) === kind && batch.status === 'steeping',
   );
   const taken = [...unwashed, ...steeping].reduce((sum, batch) => sum + needsOf(batch.plan), 0);
-  const whole = own.reduce((sum, { pieces }) => sum + pieces, 0);
+  const whole = own.reduce((sum, { count }) => sum + count, 0);
   return {
     kind,
     needs: needsOf(plan),

@@ -75,7 +75,7 @@ export function learnedModel(input: {
       retainedSigmaGPerG: Object.fromEntries(
         retained.map(([method, { sigma }]) => [method, sigma]),
       ),
-      ...(looseLog && { looseLog: looseLog.value, looseSigma: looseLog.sigma }),
+      ...(looseLog && { looseLog }),
     },
   };
 }
@@ -106,8 +106,8 @@ export function knownTimes(model: BrewModel, method: keyof BrewModel['retainedGP
     diffusivity: learned ? learned.rateSigma / SIGMAS.logDiffusivity : 1,
     retained: retained === undefined ? 1 : retained / SIGMAS.retainedGPerG,
     looseDensity:
-      learned?.looseSigma === undefined
+      learned?.looseLog === undefined
         ? 1
-        : Math.hypot(learned.looseSigma, SCOOP.eachSigma) / SIGMAS.looseDensity,
+        : Math.hypot(learned.looseLog.sigma, SCOOP.eachSigma) / SIGMAS.looseDensity,
   } as const;
 }

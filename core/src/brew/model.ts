@@ -30,9 +30,8 @@ export interface BrewModel {
         readonly rateSigma: number;
         readonly correlationFrac: number;
         readonly retainedSigmaGPerG: Readonly<Partial<Record<FiltrationMethod, number>>>;
-        /** Loose density as a logarithm over the table's, and its standard deviation; left out where no scoop was weighed. */
-        readonly looseLog?: number | undefined;
-        readonly looseSigma?: number | undefined;
+        /** Loose density as a logarithm over the table's; left out where no scoop was weighed. */
+        readonly looseLog?: { readonly value: number; readonly sigma: number } | undefined;
       }
     | undefined;
 }

@@ -27,8 +27,7 @@ export const brewModelSchema = z.strictObject({
       rateSigma: z.number().min(0),
       correlationFrac: z.number().min(-1).max(1),
       retainedSigmaGPerG: z.partialRecord(z.enum(FILTRATION_METHODS), z.number().min(0)),
-      looseLog: z.number().optional(),
-      looseSigma: z.number().min(0).optional(),
+      looseLog: z.strictObject({ value: z.number(), sigma: z.number().min(0) }).optional(),
     })
     .optional(),
 });

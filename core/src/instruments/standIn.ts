@@ -46,7 +46,9 @@ export function foundAt(input: {
   function massOf(): number | null {
     if (step?.note === 'came-out') return strained.brewG;
     if (step?.note === 'weighed' && batch.plan.scooped)
-      return (batch.plan.doseG / Math.exp(batch.model.learned?.looseLog ?? 0)) * scoopTimes(seed);
+      return (
+        (batch.plan.doseG / Math.exp(batch.model.learned?.looseLog?.value ?? 0)) * scoopTimes(seed)
+      );
     return step?.amountG ?? null;
   }
   return {

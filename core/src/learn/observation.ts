@@ -54,7 +54,7 @@ export function observationOf(input: {
   const scoop =
     plan.scooped && measured.doseG !== undefined
       ? {
-          expectedG: plan.doseG / Math.exp(batch.model.learned?.looseLog ?? 0),
+          expectedG: plan.doseG / Math.exp(batch.model.learned?.looseLog?.value ?? 0),
           foundG: measured.doseG,
         }
       : null;

@@ -60,7 +60,7 @@ export const shopSchema = z.object({
         kind: z.enum(FILTER_KINDS),
         takesG: z.number().positive().max(50_000),
         /** How many of it the shop has. */
-        pieces: z.number().int().min(1).max(100).default(1),
+        count: z.number().int().min(1).max(100).default(1),
       }),
     )
     .max(20),

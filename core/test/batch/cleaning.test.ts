@@ -44,16 +44,16 @@ describe('cleaning', () => {
   });
 
   const BAGGED = { ...FRIDGE_PLAN, vesselId: 'jar', bed: 'held' as const, doseG: 850 };
-  const bags = (pieces: number) => [
-    { kind: 'bag', takesG: 500, pieces },
-    { kind: 'paper', takesG: 1000, pieces: 100 },
+  const bags = (count: number) => [
+    { kind: 'bag', takesG: 500, count },
+    { kind: 'paper', takesG: 1000, count: 100 },
   ];
   const bagged = (id: string, over: object = {}) => ({
     ...batch(id, { plan: BAGGED, ...over }),
     status: 'strained' as 'strained' | 'steeping',
   });
-  const useOf = (batches: ReturnType<typeof bagged>[], pieces: number) =>
-    filterUse({ plan: BAGGED, batches, filters: bags(pieces) });
+  const useOf = (batches: ReturnType<typeof bagged>[], count: number) =>
+    filterUse({ plan: BAGGED, batches, filters: bags(count) });
 
   for (const [plan, filter] of [
     [{ bed: 'held', method: 'drain' }, 'bag'],

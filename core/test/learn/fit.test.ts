@@ -170,7 +170,7 @@ describe('fitLog', () => {
       const { low, high } = brewRange(input, of, { ofScoop }).strengthFrac;
       return high - low;
     };
-    const withoutScoop = { ...model, learned: { ...model.learned!, looseSigma: undefined } };
+    const withoutScoop = { ...model, learned: { ...model.learned!, looseLog: undefined } };
     expect(widthOf(model)).to.be.below(widthOf(withoutScoop));
   });
 

@@ -27,7 +27,7 @@ function setFilter(i: number, change: Partial<Shop['filters'][number]>): void {
 const addFilter = (kind: Shop['filters'][number]['kind']): void =>
   emit(
     'change',
-    { filters: [...props.shop.filters, { name: `New ${kind}`, kind, takesG: 500, pieces: 1 }] },
+    { filters: [...props.shop.filters, { name: `New ${kind}`, kind, takesG: 500, count: 1 }] },
     'Filter added',
   );
 </script>
@@ -59,9 +59,9 @@ const addFilter = (kind: Shop['filters'][number]['kind']): void =>
         <AmountField
           lazy
           :label="`${filter.name}: how many there are`"
-          :value="filter.pieces"
+          :value="filter.count"
           :kind="PIECES"
-          @change="(pieces) => setFilter(i, { pieces })"
+          @change="(count) => setFilter(i, { count })"
         />
       </div>
     </ChoiceRow>
