@@ -58,6 +58,14 @@ export const STEP_TEMPLATES: readonly StepTemplate[] = [
     when: ({ scooped }) => !scooped,
   },
   {
+    key: 'grind',
+    phase: 'prepare',
+    title: 'Grind it',
+    watch: 'Rub some between two fingers: powder among the grit brews bitter and muddy.',
+    note: 'done',
+    button: 'Ground',
+  },
+  {
     key: 'scoop',
     phase: 'prepare',
     title: 'Scoop the coffee, and weigh what that is',
@@ -65,14 +73,6 @@ export const STEP_TEMPLATES: readonly StepTemplate[] = [
     note: 'weighed',
     button: 'Weighed',
     when: ({ scooped }) => scooped === true,
-  },
-  {
-    key: 'grind',
-    phase: 'prepare',
-    title: 'Grind it',
-    watch: 'Rub some between two fingers: powder among the grit brews bitter and muddy.',
-    note: 'done',
-    button: 'Ground',
   },
   {
     key: 'tare',

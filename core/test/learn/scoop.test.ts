@@ -33,10 +33,13 @@ const strained = (batch: ReturnType<typeof begun>) => ({
 });
 
 describe('a scooped batch', () => {
-  it('is scooped and then weighed, without an amount that it must weigh', () => {
-    const [first] = stepsOf({ plan: scooped });
-    expect(first).to.include({ key: 'scoop', note: 'weighed', amountG: null });
-    expect(stepsOf({ plan: usualPlan() })[0]).to.include({ key: 'weigh', amountG: 850 });
+  it('is ground, scooped and then weighed, without an amount that it must weigh', () => {
+    const [grind, scoop] = stepsOf({ plan: scooped });
+    expect(grind!.key).to.equal('grind');
+    expect(scoop).to.include({ key: 'scoop', note: 'weighed', amountG: null });
+    const [weigh, ground] = stepsOf({ plan: usualPlan() });
+    expect(weigh).to.include({ key: 'weigh', amountG: 850 });
+    expect(ground!.key).to.equal('grind');
   });
 
   it('is less sure than a weighed one from its start', () => {
@@ -69,7 +72,7 @@ describe('a scooped batch', () => {
       foundAt({
         batch: begun(plan),
         actuals: [],
-        step: stepsOf({ plan })[0]!,
+        step: stepsOf({ plan }).find(({ note }) => note === 'weighed')!,
         nowMs: Date.parse('2026-06-12T06:01:00.000Z'),
         seed: 4,
       }).massG;
