@@ -35,6 +35,8 @@ export function startEndpoint(of: {
     if (!read || right === undefined) throw new Error(`Nobody answers ${path}.`);
     return { path, right, read };
   });
+  // Who asks is looked up once for each.
+  const rights = [...new Set(reads.map(({ right }) => right))];
   return endpoint({
     method: 'get',
     path: '/api/start',
@@ -42,14 +44,20 @@ export function startEndpoint(of: {
     answer: z.record(z.string(), z.unknown()),
     handle: async (call) => {
       const answers = await Promise.all(
-        reads.map(async ({ path, right, read }) => {
+        rights.map(async (right) => {
           const caller = await callerFor({ people, shopId, origin: call.origin, right }).catch(
             (problem: unknown) => {
               if (problem instanceof ProblemError) return null;
               throw problem;
             },
           );
-          return caller ? [[path, await read.handle({ ...call, caller })] as const] : [];
+          if (!caller) return [];
+          const own = reads.filter((one) => one.right === right);
+          return Promise.all(
+            own.map(
+              async ({ path, read }) => [path, await read.handle({ ...call, caller })] as const,
+            ),
+          );
         }),
       );
       return Object.fromEntries(answers.flat());

@@ -27,11 +27,13 @@ export function uncleanedAfter<
   B extends Pick<Batch, 'plan' | 'movedTo' | 'needsCleaning' | 'cleanedAt' | 'endsAt'>,
 >(input: { batches: readonly B[]; vesselId: string }): B | null {
   const { batches, vesselId } = input;
-  const dirty = batches.filter(
-    (batch) => batch.needsCleaning && batch.cleanedAt === null && vesselIdOf(batch) === vesselId,
-  );
-  return dirty.toSorted((a, b) => Date.parse(b.endsAt) - Date.parse(a.endsAt))[0] ?? null;
+  return lastEnded(batches.filter((one) => isUncleaned(one) && vesselIdOf(one) === vesselId));
 }
+
+const isUncleaned = (batch: Pick<Batch, 'needsCleaning' | 'cleanedAt'>): boolean =>
+  batch.needsCleaning && batch.cleanedAt === null;
+const lastEnded = <B extends Pick<Batch, 'endsAt'>>(batches: readonly B[]): B | null =>
+  batches.toSorted((a, b) => Date.parse(b.endsAt) - Date.parse(a.endsAt))[0] ?? null;
 
 /**
  * The filter of a batch that is washed after it.
@@ -76,13 +78,9 @@ export function filterUse<
   if (kind === null || own.length === 0) return null;
   const largestG = Math.max(...own.map(({ takesG }) => takesG));
   const needsOf = ({ doseG }: { readonly doseG: number }): number => Math.ceil(doseG / largestG);
-  const unwashed = batches.filter(
-    (batch) =>
-      washedFilterOf(batch.plan) === kind && batch.needsCleaning && batch.cleanedAt === null,
-  );
-  const steeping = batches.filter(
-    (batch) => washedFilterOf(batch.plan) === kind && batch.status === 'steeping',
-  );
+  const ofKind = batches.filter((one) => washedFilterOf(one.plan) === kind);
+  const unwashed = ofKind.filter(isUncleaned);
+  const steeping = ofKind.filter(({ status }) => status === 'steeping');
   const taken = [...unwashed, ...steeping].reduce((sum, batch) => sum + needsOf(batch.plan), 0);
   const whole = own.reduce((sum, { count }) => sum + count, 0);
   return {
@@ -90,7 +88,6 @@ export function filterUse<
     needs: needsOf(plan),
     free: Math.max(0, whole - taken),
     whole,
-    unwashedAfter:
-      unwashed.toSorted((a, b) => Date.parse(b.endsAt) - Date.parse(a.endsAt))[0] ?? null,
+    unwashedAfter: lastEnded(unwashed),
   };
 }

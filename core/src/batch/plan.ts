@@ -3,7 +3,7 @@ import type { BrewSetting } from '../brew/solve.ts';
 import { slurryTemperature } from '../brew/temperature.ts';
 import { slurryMl, vesselTimeConstantS } from '../brew/vessel.ts';
 import type { MeasuredSteep } from './measuredSteep.ts';
-import type { Plan } from './schema.ts';
+import type { Batch, Plan } from './schema.ts';
 
 /**
  * A plan as the forward computation takes it. What was measured of the steep stands in for what was
@@ -71,6 +71,10 @@ export const scalePlan = (plan: Plan, factor: number): Plan => ({
 export const scoopOf =
   (input: BrewInput) =>
   (densityFactor: number): BrewInput => ({ ...input, doseG: input.doseG * densityFactor });
+
+/** @returns what the tables alone say that a batch's scoop holds, g: what was learned before is taken off */
+export const scoopByTablesG = ({ plan, model }: Pick<Batch, 'plan' | 'model'>): number =>
+  plan.doseG / Math.exp(model.learned?.looseLog?.value ?? 0);
 
 const placesOf = ({ steep }: Pick<Plan, 'steep'>) =>
   steep.map(({ hours, tempC }) => ({ durationS: hours * 3600, tempC }));

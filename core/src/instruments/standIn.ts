@@ -2,7 +2,7 @@ import { brew } from '../brew/brew.ts';
 import { slurryStrengthFrac } from '../brew/readings.ts';
 import { countedActuals } from '../batch/countedActuals.ts';
 import { measuredSteep, steepBeganMs } from '../batch/measuredSteep.ts';
-import { planInput } from '../batch/plan.ts';
+import { planInput, scoopByTablesG } from '../batch/plan.ts';
 import type { Batch, BatchActual } from '../batch/schema.ts';
 import type { Step } from '../steps/stepsOf.ts';
 import { hiddenModel, scoopTimes } from './simulate.ts';
@@ -46,9 +46,7 @@ export function foundAt(input: {
   function massOf(): number | null {
     if (step?.note === 'came-out') return strained.brewG;
     if (step?.note === 'weighed' && batch.plan.scooped)
-      return (
-        (batch.plan.doseG / Math.exp(batch.model.learned?.looseLog?.value ?? 0)) * scoopTimes(seed)
-      );
+      return scoopByTablesG(batch) * scoopTimes(seed);
     return step?.amountG ?? null;
   }
   return {

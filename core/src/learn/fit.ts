@@ -55,6 +55,7 @@ const PRIOR = {
 const WEIGHED = { sigmaG: 15, sigmaFrac: 0.008 } as const;
 /** Degrees of freedom of Student's t: what lies far off counts less and less (Lange, Little and Taylor 1989, memory). */
 const TAILS = 4;
+const tailWeight = (z: number): number => Math.min(1, (TAILS + 1) / (TAILS + z * z));
 /** Beyond so many standard deviations a value is named. */
 const NAMED = 3.5;
 const ROUNDS = 8;
@@ -126,8 +127,8 @@ const readingSigma = (strengthFrac: number): number =>
   Math.hypot(CONSTANTS.readingStepFrac.value / strengthFrac, CONSTANTS.readingSpreadFrac.value / 2);
 
 /**
- * Fits yield, rate, retained liquid and loose density to a log, with the handbook's values as what is known before:
- * hierarchically, what all coffees share and what each has of its own, so that a coffee that nobody has
+ * Fits yield, rate, retained liquid and loose density to a log, with the handbook's values as what is
+ * known before: hierarchically, what all coffees share and what each has of its own, so that a coffee that nobody has
  * read begins from the shop and not from the book.
  *
  * Weighted non-linear least squares with the priors as residuals, values that lie far off counting less
@@ -199,9 +200,7 @@ export function fitLog(observations: readonly Observation[]): Fit {
     parameters = fit.parameters;
     covariance = fit.covariance.map((row) => [...row]);
     const before = weights;
-    weights = standardized(parameters).map((all) =>
-      all.map((z) => Math.sqrt(Math.min(1, (TAILS + 1) / (TAILS + z * z)))),
-    );
+    weights = standardized(parameters).map((all) => all.map((z) => Math.sqrt(tailWeight(z))));
     const isSettled = weights.every((all, k) =>
       all.every((weight, i) => Math.abs(weight - before[k]![i]!) < 1e-3),
     );
@@ -269,8 +268,7 @@ function scoopLog(scoops: readonly Scoop[]): Estimate {
     let sum = 0;
     for (const { log } of scoops) {
       const z = (log - value) / SCOOP.eachSigma;
-      // As those of the readings: what lies far off counts less.
-      const weight = Math.min(1, (TAILS + 1) / (TAILS + z * z)) / SCOOP.eachSigma ** 2;
+      const weight = tailWeight(z) / SCOOP.eachSigma ** 2;
       precision += weight;
       sum += weight * log;
     }

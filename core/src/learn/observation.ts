@@ -1,7 +1,7 @@
 import { countedActuals } from '../batch/countedActuals.ts';
 import { measuredSteep, steepBeganMs } from '../batch/measuredSteep.ts';
 import type { ProbeHistory } from '../batch/places.ts';
-import { planInput } from '../batch/plan.ts';
+import { planInput, scoopByTablesG } from '../batch/plan.ts';
 import type { Batch, BatchActual } from '../batch/schema.ts';
 import type { BrewInput } from '../brew/brew.ts';
 import { modelOf, type BrewModel } from '../brew/model.ts';
@@ -53,10 +53,7 @@ export function observationOf(input: {
   const strengthFrac = batch.strengthBy === 'reading' ? batch.strengthFrac : null;
   const scoop =
     plan.scooped && measured.doseG !== undefined
-      ? {
-          expectedG: plan.doseG / Math.exp(batch.model.learned?.looseLog?.value ?? 0),
-          foundG: measured.doseG,
-        }
+      ? { expectedG: scoopByTablesG(batch), foundG: measured.doseG }
       : null;
   if (strengthFrac === null && !weighed && slurry.length === 0 && !scoop) return null;
   return {

@@ -45,7 +45,7 @@ export interface ProbeSample {
   readonly tempC: number;
 }
 
-/** A photograph of a batch. */
+/** A photograph, as it is kept. */
 interface Photo {
   readonly id: string;
   readonly at: string;

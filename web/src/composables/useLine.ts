@@ -1,13 +1,10 @@
 import { computed } from 'vue';
 import { clockTime } from '../format/formatClock.ts';
-import { useBatches } from '../stores/batches.ts';
-import { useDraft } from '../stores/draft.ts';
-import { useDrinks } from '../stores/drinks.ts';
-import { onHandMl, useJugs } from '../stores/jugs.ts';
+import { onHandMl } from '../stores/jugs.ts';
 import { useAmountFormat } from './useAmountFormat.ts';
 import { useMenuCount } from './useMenuCount.ts';
 import { useSettled } from './useSettled.ts';
-import { useShop } from '../stores/shop.ts';
+import { useStores } from '../stores/useStores.ts';
 
 const DAY_MS = 86_400_000;
 
@@ -21,11 +18,7 @@ interface Station {
 
 /** What stands at each station now. */
 export function useLine() {
-  const shelf = useShop();
-  const drafts = useDraft();
-  const batches = useBatches();
-  const drinks = useDrinks();
-  const jugs = useJugs();
+  const { shelf, drafts, batches, drinks, jugs } = useStores();
   const format = useAmountFormat();
 
   const plan = computed(() => {
