@@ -149,7 +149,10 @@ async function take(page: Page, lido: Lido, shot: Shot): Promise<void> {
   await page.setViewportSize({ width: shot.width ?? 1280, height: shot.height ?? 800 });
   if (shot.path.endsWith('/morning')) await startMorning(page, lido);
   await page.goto(`${lido.url}${shot.path}`);
-  if (!shot.isBare) await page.getByRole('link', { name: /^Jugs/ }).getByText('3 jugs').waitFor();
+  await page.locator('main > :not(.wait):visible').first().waitFor();
+  // The line is whole when the menu is counted.
+  if (!shot.isBare)
+    await page.getByRole('link', { name: /^Pour/ }).getByText('out of reach').waitFor();
   await shot.before?.(page);
   await page.evaluate(() => document.fonts.ready);
   await page.screenshot({ path: `${FOLDER}${shot.name}.png` });
