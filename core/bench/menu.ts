@@ -77,8 +77,10 @@ export function benchMenu(): BenchRow & { readonly residuals: string } {
     .map((request) => drinkInput(request, pantry))
     .filter((input) => solveDrink(input).status === 'met');
   const ours = inputs.map((input) => {
-    const { strengthFrac, levelMl } = solveDrink(input);
+    const { concentrateG, fillG, levelMl } = solveDrink(input);
     const wanted = 'strengthFrac' in input.target ? input.target.strengthFrac : 1;
+    // Melted once more: the solver says the strength that it was asked for.
+    const strengthFrac = strengthOf(drinkSetting(input), { concentrateG, fillG });
     return Math.max(Math.abs(strengthFrac / wanted - 1), Math.abs(levelMl / input.glass.cupMl - 1));
   });
   const general = inputs.map((input) => generalDrink(input).residual);

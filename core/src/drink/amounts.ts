@@ -1,4 +1,5 @@
 import { findRoot } from '../numeric/findRoot.ts';
+import { amountsToStrength } from './toStrength.ts';
 import {
   caffeineOf,
   drinkSetting,
@@ -41,7 +42,10 @@ export function solveAmounts(setting: Setting): SolvedAmounts {
   if ('glassFrac' in target)
     return solveByHand(setting, target.glassFrac * glass.cupMl * setting.concentrateGPerMl);
   if ('rest' in target) return { status: 'met', concentrateG: mostConcentrate(setting), fillG: 0 };
-  return solveRising(setting, 'caffeineMg' in target ? caffeineMiss : strengthMiss);
+  if ('caffeineMg' in target) return solveRising(setting, caffeineMiss);
+  const amounts = amountsToStrength(setting, target.strengthFrac);
+  if (amounts) return { status: 'met', ...amounts, strengthFrac: target.strengthFrac };
+  return solveRising(setting, strengthMiss);
 }
 
 function solveParts(setting: Setting, parts: { concentrate: number; fill: number }): SolvedAmounts {
@@ -90,127 +94,40 @@ const caffeineMiss: Miss = (setting, amounts) => {
 
 function solveRising(setting: Setting, miss: Miss): SolvedAmounts {
   const most = mostConcentrate(setting);
-  // The diluent that goes with none tells all but the last of what goes with some.
-  const known: { withNoneG?: number } = {};
-  const at = (concentrateG: number): Amounts => {
-    const share = Math.max(0, 1 - concentrateG / most);
-    const guessG = known.withNoneG === undefined ? undefined : known.withNoneG * share;
-    return { concentrateG, fillG: fillFor(setting, concentrateG, most, guessG) };
-  };
-  let last: { amounts: Amounts; miss: number } | undefined;
-  const over = (concentrateG: number): number => {
-    if (last?.amounts.concentrateG !== concentrateG) {
-      const amounts = at(concentrateG);
-      last = { amounts, miss: miss(setting, amounts) };
-    }
-    return last.miss;
-  };
-  const atMost = over(most);
+  const at = (concentrateG: number): Amounts => ({
+    concentrateG,
+    fillG: fillFor(setting, concentrateG, most),
+  });
+  const over = (concentrateG: number): number => miss(setting, at(concentrateG));
   // A little hot diluent can lift much ice over the line at once, with no amount between.
   const met = (concentrateG: number): SolvedAmounts => {
-    const isMissed = Math.abs(over(concentrateG)) > 1e-9;
-    const { amounts } = last!;
+    const amounts = at(concentrateG);
+    const isMissed = Math.abs(miss(setting, amounts)) > 1e-9;
     const isOver = levelOf(setting, amounts) > setting.input.glass.cupMl * (1 + 1e-9);
-    return isOver || isMissed
-      ? { status: 'no_room', ...at(most) }
-      : { status: 'met', ...amounts, ...strengthAfter(setting, miss, over(concentrateG)) };
+    return isOver || isMissed ? { status: 'no_room', ...at(most) } : { status: 'met', ...amounts };
   };
+  const [atNone, atMost] = [over(0), over(most)];
   if (Math.abs(atMost) < 1e-12) return met(most);
-  const least = over(0);
-  known.withNoneG = last!.amounts.fillG;
-  if (Math.abs(least) < 1e-12) return met(0);
-  if (atMost < 0 && least < 0) return { status: 'too_weak', ...at(most) };
-  if (atMost > 0 && least > 0) return { status: 'no_room', ...at(0) };
-  const concentrateG = nearlyStraightRoot({
-    f: over,
-    low: 0,
-    high: most,
-    atLow: least,
-    atHigh: atMost,
-    close: STRENGTH_CLOSE,
-  });
-  return met(concentrateG);
-}
-
-/** What a strength's miss says of the strength itself. */
-const strengthAfter = (
-  { input: { target } }: Setting,
-  miss: Miss,
-  missed: number,
-): { strengthFrac?: number } =>
-  miss === strengthMiss && 'strengthFrac' in target
-    ? { strengthFrac: target.strengthFrac + missed }
-    : {};
-
-/** A strength as near as the integration of the melt is worth, a thousandth of what is promised. */
-const STRENGTH_CLOSE = 1e-12;
-/** A level, as a part of the cup. */
-const LEVEL_CLOSE = 1e-12;
-
-/**
- * Where an all but straight function crosses zero: a straight line through the ends, then curves
- * through the last three points (inverse quadratic interpolation), and Brent's method where they leave
- * the bracket or do not settle.
- */
-function nearlyStraightRoot(input: {
-  f: (x: number) => number;
-  low: number;
-  high: number;
-  atLow: number;
-  atHigh: number;
-  /** How near zero is near enough, in what the function gives. */
-  close: number;
-}): number {
-  const { f, low, high, atLow, atHigh, close } = input;
-  let [a, fa, b, fb] = [low, atLow, high, atHigh];
-  let c = b - (fb * (b - a)) / (fb - fa);
-  for (let i = 0; i < 8 && c >= low && c <= high; i++) {
-    const fc = f(c);
-    if (Math.abs(fc) < close) return c;
-    const next =
-      (a * fb * fc) / ((fa - fb) * (fa - fc)) +
-      (b * fa * fc) / ((fb - fa) * (fb - fc)) +
-      (c * fa * fb) / ((fc - fa) * (fc - fb));
-    [a, fa, b, fb] = Math.abs(fa) < Math.abs(fb) ? [a, fa, c, fc] : [b, fb, c, fc];
-    if (next === c) return c;
-    c = next;
-  }
-  return findRoot({ f, low, high });
+  if (Math.abs(atNone) < 1e-12) return met(0);
+  if (atMost < 0 && atNone < 0) return { status: 'too_weak', ...at(most) };
+  if (atMost > 0 && atNone > 0) return { status: 'no_room', ...at(0) };
+  return met(findRoot({ f: over, low: 0, high: most }));
 }
 
 /** Concentrate that alone fills the glass to its line over what is fixed in it, g. */
 function mostConcentrate(setting: Setting): number {
   const { cupMl } = setting.input.glass;
   const f = (concentrateG: number) => levelOf(setting, { concentrateG, fillG: 0 }) - cupMl;
-  const high = 2 * cupMl;
-  return nearlyStraightRoot({
-    f,
-    low: 0,
-    high,
-    atLow: f(0),
-    atHigh: f(high),
-    close: LEVEL_CLOSE * cupMl,
-  });
+  return findRoot({ f, low: 0, high: 2 * cupMl });
 }
 
 /** Diluent that brings the level to the line over an amount of concentrate, 0 where none fits. */
-function fillFor(setting: Setting, concentrateG: number, most: number, guessG?: number): number {
+function fillFor(setting: Setting, concentrateG: number, most: number): number {
   const { cupMl } = setting.input.glass;
   if (concentrateG >= most || setting.input.diluents.length === 0) return 0;
   const short = (fillG: number) => levelOf(setting, { concentrateG, fillG }) - cupMl;
-  // The level is all but straight in the diluent: secants, from close to what can fit.
-  const whole = (1 - concentrateG / most) * cupMl * setting.fillGPerMl;
-  let [a, b] = guessG === undefined ? [0.9 * whole, whole] : [0.999 * guessG, guessG];
-  let [fa, fb] = [short(a), short(b)];
-  for (let i = 0; i < 20 && b >= 0 && fa !== fb; i++) {
-    if (Math.abs(fb) <= 1e-11 * cupMl) return b;
-    const next = b - (fb * (b - a)) / (fb - fa);
-    [a, fa] = [b, fb];
-    b = next;
-    if (b >= 0) fb = short(b);
-  }
-  // Not straight where a little hot diluent swells among much ice. Twice the cup is above any line.
   if (short(0) >= 0) return 0;
+  // Thrice the cup is above any line.
   return findRoot({ f: short, low: 0, high: 3 * cupMl * Math.max(1, setting.fillGPerMl) });
 }
 

@@ -58,7 +58,7 @@ export function bulkOf(input: {
     volumeMl,
     perGlassMl,
     glasses: Math.floor(times + 1e-9),
-    strengthFrac: solution.timeline[0]?.strengthFrac ?? 0,
+    strengthFrac: solution.timeline()[0]?.strengthFrac ?? 0,
     keepDays: Math.min(CONSTANTS.keepDays.value, ...lives),
   };
 }

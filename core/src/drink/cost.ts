@@ -1,5 +1,4 @@
-import { massG } from '../matter/composition.ts';
-import { pourOf } from './glass.ts';
+import { massOfAdditionG } from './glass.ts';
 import type { DrinkInput } from './setting.ts';
 import type { DrinkSolution } from './solve.ts';
 
@@ -75,7 +74,7 @@ export function drinkCost(input: {
     ...recipeIce,
     ...drink.additions.map((one) => ({
       name: one.ingredient.name,
-      eachG: massG(pourOf(one).composition),
+      eachG: massOfAdditionG(one),
       pricePerKg: priceOf(one.ingredient),
     })),
     ...solution.diluents.map(({ ingredient, massG: eachG }) => ({

@@ -1,4 +1,4 @@
-import { measuredGPerMl, ofMass, type Ingredient } from '../pantry/ingredients.ts';
+import { measuredGPerMl, type Ingredient } from '../pantry/ingredients.ts';
 import {
   coffeeStrengthFrac,
   massG,
@@ -111,15 +111,26 @@ export function drinkTimeline(input: {
  * @returns fraction, 0–1; 0 for a glass without liquid
  */
 export function strengthAt(moment: { glass: Glass; mixed: Pour; minutes: number }): number {
-  const { glass, mixed, minutes } = moment;
+  const { glass, mixed } = moment;
   const liquid = mixed.composition;
   const liquidG = massG(liquid);
   const iceFrac = glass.ice?.coffeeFrac ?? 0;
   // Without coffee anywhere there is nothing to work out.
   if (liquidG === 0 || (liquid.coffeeG === 0 && iceFrac === 0)) return 0;
-  const [point] = meltAt(meltOf(glass, mixed), [minutes]);
-  const { meltedG } = point!;
+  const meltedG = meltedAtG(moment);
   return (liquid.coffeeG + meltedG * iceFrac) / (liquidG + meltedG);
+}
+
+/** @returns how much of its ice has melted into a drink by a moment, g; it must not be empty */
+export function meltedAtG(moment: {
+  glass: Glass;
+  mixed: Pour;
+  minutes: number;
+  tolerance?: number | undefined;
+}): number {
+  const { glass, mixed, minutes, tolerance } = moment;
+  const [point] = meltAt(meltOf(glass, mixed), [minutes], tolerance);
+  return point!.meltedG;
 }
 
 /** @returns the liquid of a drink at one moment, with what has melted into it by then */
@@ -152,9 +163,6 @@ export interface Addition {
   readonly tempC: number;
 }
 
-/** @returns the pour of an ingredient measured by volume, as it is measured: loose or with its air */
-export function pourOf(addition: Addition): Pour {
-  const { ingredient, tempC, volumeMl: measuredMl } = addition;
-  const whole = measuredMl * measuredGPerMl({ ingredient, tempC });
-  return { composition: ofMass({ ingredient, massG: whole }), tempC };
-}
+/** @returns mass of an ingredient measured by volume, as it is measured: loose or with its air, g */
+export const massOfAdditionG = (addition: Addition): number =>
+  addition.volumeMl * measuredGPerMl(addition);

@@ -54,10 +54,15 @@ export function equilibriumMeltG(input: { heatJ: number; debtJ: number; iceG: nu
  *
  * @param input.liquid must not be empty; tempC 0…100; ice.tempC −40…0; roomC 0…50
  * @param minutes moments after pouring, ascending, 0 or more
+ * @param tolerance relative error of a step, above 0
  * @returns one point per moment
  */
-export function meltAt(input: MeltInput, minutes: readonly number[]): MeltPoint[] {
-  const state = startOf(input);
+export function meltAt(
+  input: MeltInput,
+  minutes: readonly number[],
+  tolerance = TOLERANCE,
+): MeltPoint[] {
+  const state = startOf(input, tolerance);
   const points: MeltPoint[] = [];
   let timeS = 0;
   for (const minute of minutes) {
@@ -86,13 +91,15 @@ interface State {
   readonly iceWPerK: number;
   readonly roomWPerK: number;
   readonly roomC: number;
+  readonly tolerance: number;
 }
 
-function startOf(input: MeltInput): State {
+function startOf(input: MeltInput, tolerance: number): State {
   const { liquid, ice, cupMl, roomC } = input;
   const baseJPerK = heatCapacityJPerK({ composition: liquid, tempC: input.tempC });
   const iceWPerK = ice ? CONSTANTS.iceTransferWPerM2K.value * iceAreaM2(ice) : 0;
   const state: State = {
+    tolerance,
     heatJ: baseJPerK * input.tempC,
     debtJ: ice ? coldDebtJ(ice) : 0,
     edge: ice && ice.massG > 0 ? 1 : 0,
@@ -198,7 +205,7 @@ function melt(state: State, leftS: number): number {
       last,
       error,
     } = dormandPrinceStep({ slope, state: from, step: stepS, first: state.slope });
-    const off = Math.max(Math.abs(error.x) / scale, Math.abs(error.y)) / TOLERANCE;
+    const off = Math.max(Math.abs(error.x) / scale, Math.abs(error.y)) / state.tolerance;
     const growth = Math.min(4, Math.max(0.2, 0.9 * (off || 1e-6) ** -0.2));
     if (off > 1 && stepS > LEAST_STEP_S) {
       state.stepS = stepS * growth;

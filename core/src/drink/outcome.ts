@@ -1,18 +1,16 @@
-import { massG, mix, type Composition } from '../matter/composition.ts';
+import { mix, type Composition } from '../matter/composition.ts';
 import { energyKcal } from '../matter/properties.ts';
 import type { Ingredient } from '../pantry/ingredients.ts';
 import type { DrinkStatus } from './amounts.ts';
 import { alcoholByVolumeFrac } from './alcohol.ts';
-import { drinkTimeline, pourOf, type DrinkPoint, type Pour } from './glass.ts';
+import { drinkTimeline, levelMl, type DrinkPoint, type Pour } from './glass.ts';
 import { iceComposition } from './ice.ts';
 import {
   caffeineOf,
-  levelOf,
   mixedOf,
   strengthOf,
   toppingOf,
   type Amounts,
-  type DrinkInput,
   type Setting,
 } from './setting.ts';
 
@@ -42,7 +40,7 @@ export interface DrinkOutcome extends DrinkEnding {
    * Each minute from 0 to 30, worked out when it is first asked for; empty for a glass without
    * liquid. A menu asks for the strength alone.
    */
-  readonly timeline: readonly DrinkPoint[];
+  readonly timeline: () => readonly DrinkPoint[];
   readonly energyKcal: number;
   readonly sugarG: number;
   readonly caffeineMg: number;
@@ -57,16 +55,13 @@ export interface DrinkOutcome extends DrinkEnding {
 }
 
 /** Food energy that no composition in the glass tells, kcal. */
-function extraKcalOf({ additions, glass }: DrinkInput, diluents: DrinkOutcome['diluents']): number {
-  const added = additions.map((one) => ({ ...one, massG: massG(pourOf(one).composition) }));
-  const frozen = glass.ice?.recipe
-    ? [{ ingredient: glass.ice.recipe, massG: glass.ice.massG }]
-    : [];
-  return [...added, ...diluents, ...frozen].reduce(
-    (sum, one) => sum + one.massG * one.ingredient.extraKcalPerG,
-    0,
-  );
+function extraKcalOf({ added, input, iceG }: Setting, diluents: DrinkOutcome['diluents']): number {
+  const { ice } = input.glass;
+  return sumOfExtra(added) + sumOfExtra(diluents) + iceG * (ice?.recipe?.extraKcalPerG ?? 0);
 }
+
+const sumOfExtra = (parts: readonly { ingredient: Ingredient; massG: number }[]): number =>
+  parts.reduce((sum, { ingredient, massG }) => sum + massG * ingredient.extraKcalPerG, 0);
 
 const MINUTES = Array.from({ length: 31 }, (_, minute) => minute);
 
@@ -78,24 +73,21 @@ export function drinkOutcome(
 ): DrinkOutcome {
   const { input, concentrateGPerMl, fillGPerMl, iceG } = setting;
   const { concentrateG, fillG } = amounts;
-  const { glass, additions, diluents } = input;
+  const { glass, diluents } = input;
   const mixed = mixedOf(setting, amounts);
-  const topping = toppingOf(additions);
+  const topping = toppingOf(setting);
   const whole = mix([mixed.composition, topping, iceComposition(glass.ice)]);
   const strengthFrac = amounts.strengthFrac ?? strengthOf(setting, amounts);
   const fillMl = fillG / fillGPerMl;
   const proportions = diluents.reduce((sum, { proportion }) => sum + proportion, 0);
-  const poured = diluents.map(({ ingredient, tempC, proportion }) => {
-    const volumeMl = (fillMl * proportion) / proportions;
-    return {
-      ingredient,
-      volumeMl,
-      massG: massG(pourOf({ ingredient, tempC, volumeMl }).composition),
-    };
-  });
+  const poured = diluents.map(({ ingredient, proportion }, i) => ({
+    ingredient,
+    volumeMl: (fillMl * proportion) / proportions,
+    massG: fillG * setting.diluentsFrac[i]!,
+  }));
   let timeline: readonly DrinkPoint[] | undefined;
   return {
-    // Written out: a spread beside the getter takes longer than all the rest.
+    // Written out: a spread takes longer than all the rest.
     status: ending.status,
     needsStrengthFrac: ending.needsStrengthFrac,
     concentrateG,
@@ -105,15 +97,13 @@ export function drinkOutcome(
     diluents: poured,
     iceG,
     strengthFrac,
-    get timeline() {
-      return (timeline ??= drinkTimeline({ glass, mixed, minutes: MINUTES }));
-    },
-    energyKcal: energyKcal(whole) + extraKcalOf(input, poured),
+    timeline: () => (timeline ??= drinkTimeline({ glass, mixed, minutes: MINUTES })),
+    energyKcal: energyKcal(whole) + extraKcalOf(setting, poured),
     sugarG: whole.sugarG,
     caffeineMg: caffeineOf(setting, amounts),
     alcoholFrac: alcoholByVolumeFrac({ glass, mixed, minutes: setting.atMinutes }),
     mixed,
     topping,
-    levelMl: levelOf(setting, amounts),
+    levelMl: levelMl({ mixed, iceG }),
   };
 }

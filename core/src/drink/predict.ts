@@ -96,7 +96,7 @@ export function drinkingWindowOf({
   const strengthFrac = 'strengthFrac' in target ? target.strengthFrac : solution.strengthFrac;
   if (strengthFrac <= 0) return null;
   const atMinutes = 'atMinutes' in target ? target.atMinutes : CONSTANTS.targetMinutes.value;
-  return drinkingWindow({ timeline: solution.timeline, strengthFrac, atMinutes });
+  return drinkingWindow({ timeline: solution.timeline(), strengthFrac, atMinutes });
 }
 
 /**
@@ -118,7 +118,7 @@ export function predictDrink(
       massG,
       volumeMl,
     })),
-    timeline: [...timeline],
+    timeline: [...timeline()],
     window: drinkingWindowOf({ input, solution }),
     remedies: remedies(input, solution).map((remedy) => ({
       remedy: remedy.remedy,

@@ -5,7 +5,7 @@ import { heatCapacityJPerK } from '../matter/properties.ts';
 import {
   levelMl,
   mixPours,
-  pourOf,
+  massOfAdditionG,
   strengthAt,
   type Addition,
   type Glass,
@@ -68,9 +68,18 @@ export interface Setting {
   /** Densities as they are measured out, g/mL. */
   readonly concentrateGPerMl: number;
   readonly fillGPerMl: number;
+  readonly added: readonly Added[];
+  /** Each diluent's part of all of them, by mass, in the order of the input. */
+  readonly diluentsFrac: readonly number[];
   /** Caffeine of what is not concentrate: additions, coffee ice, mg; and of a gram of diluent. */
   readonly fixedCaffeineMg: number;
   readonly fillCaffeineMgPerG: number;
+}
+
+/** An addition as it goes in. */
+interface Added extends Pour {
+  readonly ingredient: Ingredient;
+  readonly massG: number;
 }
 
 /** A liquid with its heat above 0 °C (J) and its heat capacity (J/K): both add up in a mixture. */
@@ -83,7 +92,7 @@ interface Heated {
 /** @returns the setting in which a drink's two unknowns are sought */
 export function drinkSetting(input: DrinkInput): Setting {
   const { concentrate, diluents, target, glass } = input;
-  const mixedIn = input.additions.filter(({ ingredient }) => !isFoam(ingredient));
+  const added = input.additions.map(addedOf);
   const blend = blendOf(diluents);
   const black = coffeeOf({ massG: 1, strengthFrac: concentrate.strengthFrac });
   const concentratePerG = heated({ composition: black, tempC: concentrate.tempC });
@@ -91,14 +100,24 @@ export function drinkSetting(input: DrinkInput): Setting {
     input,
     iceG: glass.ice?.massG ?? 0,
     atMinutes: 'atMinutes' in target ? target.atMinutes : CONSTANTS.targetMinutes.value,
-    fixed: heated(mixPours(mixedIn.map(pourOf))),
+    fixed: heated(mixPours(added.filter(({ ingredient }) => !isFoam(ingredient)))),
     concentratePerG,
     fillPerG: blend.perG,
     concentrateGPerMl: 1 / volumePerG(concentratePerG),
     fillGPerMl: blend.gPerMl,
-    fixedCaffeineMg: additionCaffeineMg(input.additions) + iceCaffeineMg(input),
+    added,
+    diluentsFrac: blend.partsFrac,
+    fixedCaffeineMg:
+      added.reduce((sum, one) => sum + one.massG * one.ingredient.caffeineMgPerG, 0) +
+      iceCaffeineMg(input),
     fillCaffeineMgPerG: blend.caffeineMgPerG,
   };
+}
+
+function addedOf(addition: Addition): Added {
+  const { ingredient, tempC } = addition;
+  const massG = massOfAdditionG(addition);
+  return { ingredient, massG, tempC, composition: ofMass({ ingredient, massG }) };
 }
 
 /** What all diluents together are, in their proportion by volume. */
@@ -106,6 +125,7 @@ function blendOf(diluents: readonly Diluent[]): {
   perG: Heated;
   gPerMl: number;
   caffeineMgPerG: number;
+  partsFrac: readonly number[];
 } {
   if (diluents.length === 0) return NO_BLEND;
   const weighed = diluents.map(({ ingredient, tempC, proportion }) => ({
@@ -122,7 +142,12 @@ function blendOf(diluents: readonly Diluent[]): {
     })),
   );
   const caffeineMg = weighed.reduce((sum, p) => sum + p.massG * p.ingredient.caffeineMgPerG, 0);
-  return { perG: heated(mixed), gPerMl: whole / proportions, caffeineMgPerG: caffeineMg / whole };
+  return {
+    perG: heated(mixed),
+    gPerMl: whole / proportions,
+    caffeineMgPerG: caffeineMg / whole,
+    partsFrac: weighed.map(({ massG }) => massG / whole),
+  };
 }
 
 /** Stands in where nothing takes the rest: there is none of it. */
@@ -130,14 +155,8 @@ const NO_BLEND = {
   perG: heated({ composition: mix([]), tempC: 0 }),
   gPerMl: 1,
   caffeineMgPerG: 0,
+  partsFrac: [],
 };
-
-const additionCaffeineMg = (additions: readonly Addition[]): number =>
-  additions.reduce(
-    (sum, { ingredient, tempC, volumeMl }) =>
-      sum + volumeMl * measuredGPerMl({ ingredient, tempC }) * ingredient.caffeineMgPerG,
-    0,
-  );
 
 // A house recipe knows its own caffeine; other coffee ice is taken to carry the concentrate's,
 // in proportion to its solids.
@@ -189,7 +208,5 @@ export const caffeineOf = (setting: Setting, { concentrateG, fillG }: Amounts): 
   fillG * setting.fillCaffeineMgPerG;
 
 /** @returns what stands on top of a drink and does not mix */
-export const toppingOf = (additions: readonly Addition[]): Composition =>
-  mix(
-    additions.filter(({ ingredient }) => isFoam(ingredient)).map((one) => pourOf(one).composition),
-  );
+export const toppingOf = ({ added }: Setting): Composition =>
+  mix(added.filter(({ ingredient }) => isFoam(ingredient)).map(({ composition }) => composition));

@@ -16,8 +16,9 @@ export type DrinkSolution = DrinkOutcome;
  */
 export function solveDrink(input: DrinkInput): DrinkSolution {
   const setting = drinkSetting(input);
-  const { status, ...amounts } = solveAmounts(setting);
-  return drinkOutcome(setting, amounts, {
+  const solved = solveAmounts(setting);
+  const { status } = solved;
+  return drinkOutcome(setting, solved, {
     status,
     needsStrengthFrac: status === 'too_weak' ? neededStrengthFrac(setting) : null,
   });

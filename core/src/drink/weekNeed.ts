@@ -1,5 +1,4 @@
-import { massG } from '../matter/composition.ts';
-import { pourOf } from './glass.ts';
+import { massOfAdditionG } from './glass.ts';
 import type { DrinkInput } from './setting.ts';
 import type { DrinkSolution } from './solve.ts';
 import type { MadeRecipe } from '../pantry/makeHouseRecipe.ts';
@@ -18,7 +17,7 @@ export function pouredG(id: string, drink: Omit<ExpectedDrink, 'weekCount'>): nu
   const { input, solution, iceRecipe } = drink;
   const added = input.additions
     .filter(({ ingredient }) => ingredient.id === id)
-    .reduce((sum, one) => sum + massG(pourOf(one).composition), 0);
+    .reduce((sum, one) => sum + massOfAdditionG(one), 0);
   const filled = solution.diluents
     .filter(({ ingredient }) => ingredient.id === id)
     .reduce((sum, one) => sum + one.massG, 0);

@@ -80,5 +80,14 @@ export function coffeeStrengthFrac(composition: Composition): number {
  */
 export function coffeeOf(input: { massG: number; strengthFrac: number }): Composition {
   const coffeeG = input.massG * input.strengthFrac;
-  return { ...NOTHING, coffeeG, waterG: input.massG - coffeeG };
+  return {
+    waterG: input.massG - coffeeG,
+    coffeeG,
+    sugarG: 0,
+    carbohydrateG: 0,
+    fatG: 0,
+    proteinG: 0,
+    ashG: 0,
+    ethanolG: 0,
+  };
 }

@@ -73,7 +73,7 @@ describe('targets of a drink', () => {
     const warm = lidoDrink({ diluents: [filled('water', 18)] });
     const chilled = { ...warm, glass: { ...warm.glass, chilledToC: 1 } };
     const [a, b] = [solveDrink(warm), solveDrink(chilled)];
-    expect(b.timeline[4]!.meltedG).to.be.below(a.timeline[4]!.meltedG);
+    expect(b.timeline()[4]!.meltedG).to.be.below(a.timeline()[4]!.meltedG);
     expect(b.concentrateG).to.be.below(a.concentrateG);
   });
 

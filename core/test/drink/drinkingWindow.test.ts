@@ -25,7 +25,7 @@ describe('drinkingWindow', () => {
   it('lasts longer over coffee ice than over water ice', () => {
     const ends = [0, 0.014].map((coffeeFrac) => {
       const drink = lidoDrink({}, { ice: { ...cubes(150), coffeeFrac } });
-      const { timeline } = solveDrink(drink);
+      const timeline = solveDrink(drink).timeline();
       return drinkingWindow({ timeline, strengthFrac: 0.014, atMinutes: 4 })!.toMinutes;
     });
     expect(ends[1]).to.be.above(ends[0]!);

@@ -26,7 +26,7 @@ describe('coffee cubes made by the house', () => {
   });
 
   it('over milk without any concentrate the drink grows stronger by the minute', () => {
-    const { timeline } = solution;
+    const timeline = solution.timeline();
     for (let i = 1; i <= 30; i++)
       expect(timeline[i]!.strengthFrac).to.be.above(timeline[i - 1]!.strengthFrac);
   });

@@ -38,7 +38,7 @@ describe('STARTING_DRINKS', () => {
   });
 
   it('shaken down is coldest at once, and hot is hot', () => {
-    const at0 = (name: string) => solved(name).solution.timeline[0]!.tempC;
+    const at0 = (name: string) => solved(name).solution.timeline()[0]!.tempC;
     expect(at0('Shaken')).to.be.closeTo(0, 0.5);
     expect(at0('Hot')).to.be.above(50);
   });

@@ -140,9 +140,9 @@ useIntersectionObserver(
       @usual="emit('usual')"
       @keep="emit('keep', $event)"
     />
-    <FoldAway v-if="solution.timeline.length > 0" class="stands" title="While the ice melts">
+    <FoldAway v-if="solution.timeline().length > 0" class="stands" title="While the ice melts">
       <StandChart
-        :timeline="solution.timeline"
+        :timeline="solution.timeline()"
         :other="otherIce"
         :own-name="ownIceName"
         :window="drinkingWindowOf(solved)"

@@ -26,7 +26,7 @@ const minuteText = computed(() =>
   props.minute === 0 ? 'as it is poured' : `${props.minute} min after pouring`,
 );
 const sips = computed(() => {
-  const { timeline } = props.solved.solution;
+  const timeline = props.solved.solution.timeline();
   const [first, last] = [timeline[0], timeline[lastSip]];
   if (!first || !last) return '';
   const window = drinkingWindowOf(props.solved);

@@ -86,7 +86,7 @@ export function useDragging(of: {
       const concentrate = Number(((fill * concentrateMl) / Math.max(fillMl, 1)).toFixed(2));
       hand.change({ target: { parts: { concentrate, fill } } });
     } else {
-      const at = timeline[Math.round(minute.value)];
+      const at = timeline()[Math.round(minute.value)];
       if (at) aim({ strengthFrac: at.strengthFrac });
     }
   }

@@ -73,8 +73,9 @@ export function usePour() {
       ...input,
       glass: { ...input.glass, ice: { ...ice, coffeeFrac, recipe: undefined } },
     });
-    return other.timeline.length > 0
-      ? { name: coffeeFrac > 0 ? 'coffee ice' : 'water ice', timeline: other.timeline }
+    const timeline = other.timeline();
+    return timeline.length > 0
+      ? { name: coffeeFrac > 0 ? 'coffee ice' : 'water ice', timeline }
       : null;
   });
 

@@ -63,7 +63,7 @@ describe('useMenuFrom', () => {
     drinks.iceTodayC = 0;
     const wet = of('lido-black').solution;
     // Wet ice melts more, so that more coffee goes in for the same strength.
-    expect(wet.timeline[4]!.meltedG).to.be.above(usual.timeline[4]!.meltedG);
+    expect(wet.timeline()[4]!.meltedG).to.be.above(usual.timeline()[4]!.meltedG);
     expect(wet.concentrateG).to.be.above(usual.concentrateG);
     expect(wet.strengthFrac).to.be.closeTo(usual.strengthFrac, 1e-9);
     expect(of('towel-hot').input.glass.ice).to.equal(null);

@@ -75,11 +75,11 @@ describe('usePour', () => {
     const { otherIce, solution } = await pour('lido-black');
     expect(otherIce.value?.name).to.equal('coffee ice');
     expect(otherIce.value!.timeline[4]!.strengthFrac).to.be.closeTo(
-      solution.value!.timeline[4]!.strengthFrac,
+      solution.value!.timeline()[4]!.strengthFrac,
       1e-6,
     );
     expect(otherIce.value!.timeline[30]!.strengthFrac).to.be.above(
-      solution.value!.timeline[30]!.strengthFrac,
+      solution.value!.timeline()[30]!.strengthFrac,
     );
   });
 
