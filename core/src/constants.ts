@@ -132,6 +132,13 @@ export const CONSTANTS = {
     source: 'half width of the 95 % range of the liquid retained by the grounds',
     mark: 'practice',
   },
+  lossSpreadFrac: {
+    value: 0.01,
+    unit: '',
+    source:
+      'half width of the 95 % range of water that goes without coffee, over the water poured: vapour, or less than nothing where a bag goes in wet',
+    mark: 'practice',
+  },
   looseDensitySpreadFrac: {
     value: 0.12,
     unit: '',

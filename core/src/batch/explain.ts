@@ -1,7 +1,7 @@
 import { CONSTANTS } from '../constants.ts';
 import { FILTRATIONS } from '../brew/filtration.ts';
 import type { BrewModel } from '../brew/model.ts';
-import { yieldAtRatioFrac } from '../brew/strength.ts';
+import { waterLeftG, yieldAtRatioFrac } from '../brew/strength.ts';
 import { GRINDS } from '../coffee/grinds.ts';
 import type { PlanOutcome } from './predict.ts';
 import type { Plan } from './schema.ts';
@@ -50,8 +50,10 @@ export function explainPlan(input: {
   const price = pricePerKg === null ? 'not known' : round(pricePerKg, 2);
   const { equilibriumYieldFrac } = model;
   const { outcome } = result;
-  const { doseG, waterG, filtration } = plan;
-  const ratio = waterG / doseG;
+  const { doseG, filtration } = plan;
+  const { lossFrac = 0 } = model;
+  const waterG = waterLeftG(plan.waterG, lossFrac);
+  const ratio = plan.waterG / doseG;
   const reachable = yieldAtRatioFrac({ ratio, equilibriumYieldFrac });
   const grind = GRINDS[plan.grind];
   const { label } = FILTRATIONS[filtration.method];
@@ -59,7 +61,15 @@ export function explainPlan(input: {
   const e = outcome.extractionYieldFrac;
   const steeped = (e * doseG) / (waterG + e * doseG);
   const D = own('D', 'coffee', `${four(doseG)} g`);
-  const W = own('W', 'water', `${four(waterG)} g`);
+  const poured = own('W', 'water', `${four(plan.waterG)} g`);
+  const W =
+    lossFrac === 0
+      ? poured
+      : own(
+          'W',
+          `water, ${four(plan.waterG)} g poured · (1 − ${round(lossFrac, 4)}), which goes without coffee`,
+          `${four(waterG)} g`,
+        );
   const E = own('E', 'extraction', round(e, 4));
   const S: UsedValue = {
     symbol: 'S',
@@ -208,7 +218,7 @@ export function explainPlan(input: {
       equation: 'W/ρ + v·D',
       filledIn: `${four(outcome.slurryMl - CONSTANTS.groundsDisplaceMlPerG.value * doseG)} mL + ${CONSTANTS.groundsDisplaceMlPerG.value} · ${four(doseG)} = ${four(outcome.slurryMl)} mL`,
       uses: [
-        W,
+        poured,
         D,
         {
           symbol: 'v',

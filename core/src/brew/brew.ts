@@ -5,7 +5,7 @@ import { storedCoffeeMl } from '../matter/properties.ts';
 import { createRelease, NO_DEVIATION, type Bed, type Deviation } from './release.ts';
 import { filterSlurry, type FiltrationMethod } from './filtration.ts';
 import type { BrewModel } from './model.ts';
-import { strengthFrac, yieldAtRatioFrac } from './strength.ts';
+import { strengthFrac, waterLeftG, yieldAtRatioFrac } from './strength.ts';
 import { strengthName, type StrengthName } from './strengthName.ts';
 import type { TemperatureHistory } from './temperature.ts';
 import { slurryMl } from './vessel.ts';
@@ -67,8 +67,9 @@ export function brew(input: BrewInput, model: BrewModel): BrewOutcome {
   const { reachable, release } = yieldCourse(input, model);
   const releasedFrac = release(input.steepS);
   const extractionYieldFrac = reachable * releasedFrac;
-  const steeped = strengthFrac({ doseG, waterG, yieldFrac: extractionYieldFrac });
-  const liquidG = waterG + extractionYieldFrac * doseG;
+  const leftG = waterLeftG(waterG, (model.lossFrac ?? 0) + deviation.lossFrac);
+  const steeped = strengthFrac({ doseG, waterG: leftG, yieldFrac: extractionYieldFrac });
+  const liquidG = leftG + extractionYieldFrac * doseG;
   const filtered = filterSlurry({
     doseG,
     liquidG,
@@ -113,7 +114,8 @@ export function brewCurve(
   model: BrewModel,
 ): BrewPoint[] {
   requireBrew(input, model);
-  const { doseG, waterG, horizonS, points } = input;
+  const { doseG, waterG, horizonS, points, deviation = NO_DEVIATION } = input;
+  const leftG = waterLeftG(waterG, (model.lossFrac ?? 0) + deviation.lossFrac);
   const { reachable, release } = yieldCourse(input, model);
   return Array.from({ length: points }, (_, i) => {
     const timeS = (horizonS * i) / (points - 1);
@@ -121,7 +123,7 @@ export function brewCurve(
     return {
       hours: timeS / 3600,
       extractionYieldFrac: yieldFrac,
-      strengthFrac: strengthFrac({ doseG, waterG, yieldFrac }),
+      strengthFrac: strengthFrac({ doseG, waterG: leftG, yieldFrac }),
     };
   });
 }

@@ -22,6 +22,8 @@ export const learnedSchema = z.strictObject({
   coffees: z.record(z.string(), coffeeSchema),
   /** More than the handbook's, g per g of coffee, by filtration. */
   retainedGPerG: z.partialRecord(z.enum(FILTRATION_METHODS), estimateSchema),
+  /** Water that goes without coffee, over the water poured; left out before it was learned. */
+  lossFrac: estimateSchema.optional(),
   /** Loose density as this bench scoops it, as a logarithm over the table's; left out before it was learned. */
   looseLog: estimateSchema.optional(),
 });
@@ -49,9 +51,10 @@ export function learnedModel(input: {
     keyof BrewModel['retainedGPerG'],
     Estimate,
   ][];
-  const { looseLog } = learned;
+  const { looseLog, lossFrac } = learned;
   return {
     ...model,
+    ...(lossFrac && { lossFrac: lossFrac.value }),
     ...(looseLog && { looseDensityGPerMl: denser(model.looseDensityGPerMl, looseLog.value) }),
     equilibriumYieldFrac: Math.min(
       MOST_YIELD,
@@ -75,6 +78,7 @@ export function learnedModel(input: {
       retainedSigmaGPerG: Object.fromEntries(
         retained.map(([method, { sigma }]) => [method, sigma]),
       ),
+      ...(lossFrac && { lossSigmaFrac: lossFrac.sigma }),
       ...(looseLog && { looseLog }),
     },
   };
@@ -105,6 +109,7 @@ export function knownTimes(model: BrewModel, method: keyof BrewModel['retainedGP
     equilibriumYield: learned ? learned.yieldSigma / SIGMAS.soluble : 1,
     diffusivity: learned ? learned.rateSigma / SIGMAS.logDiffusivity : 1,
     retained: retained === undefined ? 1 : retained / SIGMAS.retainedGPerG,
+    loss: learned?.lossSigmaFrac === undefined ? 1 : learned.lossSigmaFrac / SIGMAS.lossFrac,
     looseDensity:
       learned?.looseLog === undefined
         ? 1

@@ -16,6 +16,11 @@ export interface BrewModel {
   readonly diffusivity22M2PerS: number;
   /** Liquid retained by the grounds, g per g of coffee, by filtration. */
   readonly retainedGPerG: Readonly<Record<FiltrationMethod, number>>;
+  /**
+   * Water that goes without coffee, over the water poured: vapour; below 0 what a wet bag brings along.
+   * Left out for none.
+   */
+  readonly lossFrac?: number | undefined;
   /** Loose density of ground coffee by grind, and of whole beans. */
   readonly looseDensityGPerMl: Readonly<Record<Grind | 'beans', number>>;
   /** Caffeine in the dry coffee. */
@@ -30,6 +35,8 @@ export interface BrewModel {
         readonly rateSigma: number;
         readonly correlationFrac: number;
         readonly retainedSigmaGPerG: Readonly<Partial<Record<FiltrationMethod, number>>>;
+        /** Of the water that goes without coffee; left out where it was never learned. */
+        readonly lossSigmaFrac?: number | undefined;
         /** Loose density as a logarithm over the table's; left out where no scoop was weighed. */
         readonly looseLog?: { readonly value: number; readonly sigma: number } | undefined;
       }

@@ -20,7 +20,7 @@ const RANGED = ['strengthFrac', 'brewMl', 'caffeineMgPerG'] as const;
 
 /**
  * Range of a brew's strength, volume and caffeine from the spread of all that nobody knows exactly:
- * equilibrium yield, diffusivity, retained liquid, size of the grind, wetting, temperature, caffeine,
+ * equilibrium yield, diffusivity, retained liquid, lost water, size of the grind, wetting, temperature, caffeine,
  * and the density of the loose coffee where it was scooped.
  *
  * First-order propagation: central differences over one standard deviation either way, added in

@@ -28,6 +28,7 @@ const READ_BY = [
   'equilibriumYield',
   'diffusivity',
   'retained',
+  'loss',
   'grindSize',
   'wetting',
   'temperature',

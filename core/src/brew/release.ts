@@ -27,6 +27,8 @@ export interface Deviation {
   readonly caffeineTimes: number;
   /** Added to what the grounds retain, g/g. */
   readonly retainedGPerG: number;
+  /** Added to the share of the water that goes without coffee. */
+  readonly lossFrac: number;
 }
 export const NO_DEVIATION: Deviation = Object.freeze({
   diameterTimes: 1,
@@ -36,6 +38,7 @@ export const NO_DEVIATION: Deviation = Object.freeze({
   rateTimes: 1,
   caffeineTimes: 1,
   retainedGPerG: 0,
+  lossFrac: 0,
 });
 
 /**

@@ -19,6 +19,7 @@ export const brewModelSchema = z.strictObject({
   diffusivity22M2PerS: z.number().positive(),
   retainedGPerG: z.record(z.enum(FILTRATION_METHODS), z.number().min(0).max(10)),
   looseDensityGPerMl: z.record(z.enum([...GRIND_NAMES, 'beans']), z.number().positive().max(2)),
+  lossFrac: z.number().min(-0.2).max(0.2).optional(),
   caffeineMgPerG: z.number().min(0).max(100),
   learned: z
     .strictObject({
@@ -27,6 +28,7 @@ export const brewModelSchema = z.strictObject({
       rateSigma: z.number().min(0),
       correlationFrac: z.number().min(-1).max(1),
       retainedSigmaGPerG: z.partialRecord(z.enum(FILTRATION_METHODS), z.number().min(0)),
+      lossSigmaFrac: z.number().min(0).optional(),
       looseLog: z.strictObject({ value: z.number(), sigma: z.number().min(0) }).optional(),
     })
     .optional(),

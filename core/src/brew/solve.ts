@@ -7,7 +7,7 @@ import type { BrewInput } from './brew.ts';
 import { createRelease } from './release.ts';
 import { filterSlurry } from './filtration.ts';
 import type { BrewModel } from './model.ts';
-import { strengthFrac as steepedStrength, yieldAtRatioFrac } from './strength.ts';
+import { strengthFrac as steepedStrength, waterLeftG, yieldAtRatioFrac } from './strength.ts';
 
 /** Amounts that a brew can be set by. `fillMl` is the slurry's level in the vessel. */
 export const TARGET_KEYS = [
@@ -133,10 +133,11 @@ function amountsAt(input: {
   const { equilibriumYieldFrac } = model;
   const waterG = ratio * doseG;
   const yieldFrac = released * yieldAtRatioFrac({ ratio, equilibriumYieldFrac });
+  const leftG = waterLeftG(waterG, model.lossFrac);
   const filtered = filterSlurry({
     doseG,
-    liquidG: waterG + yieldFrac * doseG,
-    strengthFrac: steepedStrength({ doseG, waterG, yieldFrac }),
+    liquidG: leftG + yieldFrac * doseG,
+    strengthFrac: steepedStrength({ doseG, waterG: leftG, yieldFrac }),
     retainedGPerG: model.retainedGPerG[setting.filtration.method],
     rinseG: setting.filtration.rinseG,
   });

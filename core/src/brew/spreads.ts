@@ -2,7 +2,8 @@ import { CONSTANTS } from '../constants.ts';
 import type { Deviation } from './release.ts';
 
 const { solubleFrac, diffusivity22M2PerS, retainedSpreadGPerG, looseDensitySpreadFrac } = CONSTANTS;
-const { diameterSpreadFrac, diameterStepFrac, wetSpreadFrac, placeSpreadC } = CONSTANTS;
+const { lossSpreadFrac, diameterSpreadFrac, diameterStepFrac, wetSpreadFrac, placeSpreadC } =
+  CONSTANTS;
 const { arabicaCaffeineFrac } = CONSTANTS;
 
 /** Standard deviations in half of a 95 % interval, which is what the constants hold. */
@@ -17,6 +18,7 @@ export const SIGMAS = {
   logDiffusivity:
     Math.log(diffusivity22M2PerS.high / diffusivity22M2PerS.low) / 2 / HALF_WIDTH_SIGMAS,
   retainedGPerG: retainedSpreadGPerG.value / HALF_WIDTH_SIGMAS,
+  lossFrac: lossSpreadFrac.value / HALF_WIDTH_SIGMAS,
   looseDensity: looseDensitySpreadFrac.value / HALF_WIDTH_SIGMAS,
   logDiameter: Math.log(1 + diameterSpreadFrac.value) / HALF_WIDTH_SIGMAS,
   logDiameterByWord: Math.log(1 + diameterStepFrac.value) / HALF_WIDTH_SIGMAS,
@@ -33,13 +35,14 @@ export type GrindBy = 'mill' | 'word';
 type Shift = (sigmas: number, by: GrindBy) => Partial<Deviation>;
 
 /**
- * How each input that a brewer does not know exactly is uncertain: yield, retained liquid, wetting and
- * temperature normal, the rate, the diameter and the caffeine lognormal.
+ * How each input that a brewer does not know exactly is uncertain: yield, retained liquid, lost water,
+ * wetting and temperature normal, the rate, the diameter and the caffeine lognormal.
  */
 export const SHIFTS = {
   equilibriumYield: (sigmas) => ({ yieldTimes: Math.max(0.2, 1 + sigmas * SIGMAS.soluble) }),
   diffusivity: (sigmas) => ({ rateTimes: Math.exp(sigmas * SIGMAS.logDiffusivity) }),
   retained: (sigmas) => ({ retainedGPerG: sigmas * SIGMAS.retainedGPerG }),
+  loss: (sigmas) => ({ lossFrac: sigmas * SIGMAS.lossFrac }),
   grindSize: (sigmas, by) => ({
     diameterTimes: Math.exp(
       sigmas * (by === 'word' ? SIGMAS.logDiameterByWord : SIGMAS.logDiameter),

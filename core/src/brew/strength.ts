@@ -24,6 +24,15 @@ export function strengthFrac(input: { doseG: number; waterG: number; yieldFrac: 
 }
 
 /**
+ * Water that is there to hold the coffee: what was poured, less what goes without coffee. Taken as gone
+ * from the beginning.
+ *
+ * @param lossFrac share of the water poured, −0.2…0.2; 0 where left out
+ * @returns g
+ */
+export const waterLeftG = (waterG: number, lossFrac = 0): number => waterG * (1 - lossFrac);
+
+/**
  * Yield from a reading of the liquid in which the grounds stood: the immersion balance.
  *
  * @returns extraction yield, c·W/(D·(1 − c)), share of the dose

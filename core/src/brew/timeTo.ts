@@ -1,6 +1,6 @@
 import { findRoot } from '../numeric/findRoot.ts';
 import { createRelease } from './release.ts';
-import { immersionYieldFrac, yieldAtRatioFrac } from './strength.ts';
+import { immersionYieldFrac, waterLeftG, yieldAtRatioFrac } from './strength.ts';
 import type { BrewInput } from './brew.ts';
 import type { BrewModel } from './model.ts';
 
@@ -19,8 +19,9 @@ export function hoursToStrength(
   model: BrewModel,
 ): number | null {
   const { doseG, waterG, strengthFrac } = input;
-  const { equilibriumYieldFrac } = model;
-  const wanted = immersionYieldFrac({ doseG, waterG, strengthFrac });
+  const { equilibriumYieldFrac, lossFrac } = model;
+  const leftG = waterLeftG(waterG, lossFrac);
+  const wanted = immersionYieldFrac({ doseG, waterG: leftG, strengthFrac });
   const reachable = yieldAtRatioFrac({ ratio: waterG / doseG, equilibriumYieldFrac });
   return hoursToRelease({ ...input, releasedFrac: wanted / reachable }, model);
 }

@@ -16,7 +16,7 @@ export const STAND_INS = {
     stepC: 0.1,
   },
   /** How far a coffee is from its label, as standard deviations. */
-  coffee: { yieldFrac: 0.05, logRate: 0.2, retainedGPerG: 0.1, looseLog: 0.05 },
+  coffee: { yieldFrac: 0.05, logRate: 0.2, retainedGPerG: 0.1, lossFrac: 0.004, looseLog: 0.05 },
 } as const;
 
 const toStep = (value: number, step: number): number => Math.round(value / step) * step;
@@ -148,6 +148,7 @@ export function hiddenModel(input: {
     ...model,
     equilibriumYieldFrac: model.equilibriumYieldFrac * (1 + yieldFrac * normal()),
     diffusivity22M2PerS: model.diffusivity22M2PerS * Math.exp(logRate * normal()),
+    lossFrac: STAND_INS.coffee.lossFrac * normalOf('loss', seed),
     retainedGPerG: Object.fromEntries(
       Object.entries(model.retainedGPerG).map(([method, retained]) => [method, retained + moreG]),
     ) as BrewModel['retainedGPerG'],
@@ -156,9 +157,11 @@ export function hiddenModel(input: {
 
 /** How much more than the tables say the shop's scoop holds, which nobody has told the model either. */
 export const scoopTimes = (seed: number): number =>
-  Math.exp(
-    STAND_INS.coffee.looseLog * randomNormal.source(randomLcg(mixed('scoop', seed)))(0, 1)(),
-  );
+  Math.exp(STAND_INS.coffee.looseLog * normalOf('scoop', seed));
+
+/** A standard normal of a name and a seed, the same each time. */
+const normalOf = (name: string, seed: number): number =>
+  randomNormal.source(randomLcg(mixed(name, seed)))(0, 1)();
 
 /** A number from a name and a seed (FNV-1a; memory). */
 function mixed(name: string, seed: number): number {

@@ -50,7 +50,10 @@ const PRIOR = {
   rateShop: SIGMAS.logDiffusivity * SHARED.rate,
   rateOwn: SIGMAS.logDiffusivity * Math.sqrt(1 - SHARED.rate ** 2),
   retained: SIGMAS.retainedGPerG,
+  loss: SIGMAS.lossFrac,
 } as const;
+/** What a shop has for all of its batches, in this order: yield, rate, lost water. */
+const OF_SHOP = [PRIOR.yieldShop, PRIOR.rateShop, PRIOR.loss] as const;
 /** A scale, a strainer that still drips, and a jug that is not quite dry (practice). */
 const WEIGHED = { sigmaG: 15, sigmaFrac: 0.008 } as const;
 /** Degrees of freedom of Student's t: what lies far off counts less and less (Lange, Little and Taylor 1989, memory). */
@@ -66,13 +69,15 @@ const STEP = 1e-3;
 /** What a batch's own chances move, and nobody measures: size of the grind, wetting, temperature. */
 const CHANCES = ['grindSize', 'wetting', 'temperature'] as const;
 
-/** Yield and rate as logarithms over the handbook's, retained liquid as more than the handbook's. */
+/** Yield and rate as logarithms over the handbook's, lost water and retained liquid as more than its own. */
 interface Local {
   readonly yieldLog: number;
   readonly rateLog: number;
+  readonly lossFrac: number;
   readonly retainedG: number;
 }
-const HANDBOOK: Local = { yieldLog: 0, rateLog: 0, retainedG: 0 };
+const LOCAL_KEYS = ['yieldLog', 'rateLog', 'lossFrac', 'retainedG'] as const;
+const HANDBOOK: Local = { yieldLog: 0, rateLog: 0, lossFrac: 0, retainedG: 0 };
 
 /** What a batch's values are expected to be; strengths as logarithms. */
 function expected(of: Observation, local: Local, input: BrewInput = of.input): number[] {
@@ -81,6 +86,7 @@ function expected(of: Observation, local: Local, input: BrewInput = of.input): n
     ...of.model,
     equilibriumYieldFrac: Math.min(0.4, of.model.equilibriumYieldFrac * Math.exp(local.yieldLog)),
     diffusivity22M2PerS: of.model.diffusivity22M2PerS * Math.exp(local.rateLog),
+    lossFrac: local.lossFrac,
     retainedGPerG: {
       ...of.model.retainedGPerG,
       [method]: Math.max(0, of.model.retainedGPerG[method] + local.retainedG),
@@ -127,7 +133,7 @@ const readingSigma = (strengthFrac: number): number =>
   Math.hypot(CONSTANTS.readingStepFrac.value / strengthFrac, CONSTANTS.readingSpreadFrac.value / 2);
 
 /**
- * Fits yield, rate, retained liquid and loose density to a log, with the handbook's values as what is
+ * Fits yield, rate, lost water, retained liquid and loose density to a log, with the handbook's values as what is
  * known before: hierarchically, what all coffees share and what each has of its own, so that a coffee that nobody has
  * read begins from the shop and not from the book.
  *
@@ -141,18 +147,21 @@ export function fitLog(observations: readonly Observation[]): Fit {
   const scoops = scoopsOf(observations);
   const coffees = [...new Set(observations.map(({ coffeeId }) => coffeeId))];
   const methods = [...new Set(observations.map(({ input }) => input.filtration.method))];
-  // Yield and rate of the shop, retained liquid of each filtration, then yield and rate of each coffee.
-  const retainedAt = (method: FiltrationMethod): number => 2 + methods.indexOf(method);
-  const yieldAt = (coffeeId: string): number => 2 + methods.length + 2 * coffees.indexOf(coffeeId);
-  const size = 2 + methods.length + 2 * coffees.length;
+  // Yield, rate and lost water of the shop, retained liquid of each filtration, then yield and rate of each
+  // coffee.
+  const retainedAt = (method: FiltrationMethod): number => OF_SHOP.length + methods.indexOf(method);
+  const ownFrom = OF_SHOP.length + methods.length;
+  const yieldAt = (coffeeId: string): number => ownFrom + 2 * coffees.indexOf(coffeeId);
+  const size = ownFrom + 2 * coffees.length;
   const priors = Array.from({ length: size }, (_, i) => {
-    if (i < 2) return i === 0 ? PRIOR.yieldShop : PRIOR.rateShop;
-    if (i < 2 + methods.length) return PRIOR.retained;
-    return (i - methods.length) % 2 === 0 ? PRIOR.yieldOwn : PRIOR.rateOwn;
+    if (i < OF_SHOP.length) return OF_SHOP[i]!;
+    if (i < ownFrom) return PRIOR.retained;
+    return (i - ownFrom) % 2 === 0 ? PRIOR.yieldOwn : PRIOR.rateOwn;
   });
   const localOf = (p: readonly number[], of: Observation): Local => ({
     yieldLog: p[0]! + p[yieldAt(of.coffeeId)]!,
     rateLog: p[1]! + p[yieldAt(of.coffeeId) + 1]!,
+    lossFrac: p[2]!,
     retainedG: p[retainedAt(of.input.filtration.method)]!,
   });
   const seen = observations.map((of) => ({ of, found: found(of), noise: noiseOf(of) }));
@@ -177,7 +186,7 @@ export function fitLog(observations: readonly Observation[]): Fit {
       jacobian: (p) => [
         ...seen.flatMap(({ of, noise }, k) => {
           const local = localOf(p, of);
-          const slopes = (['yieldLog', 'rateLog', 'retainedG'] as const).map((key) => {
+          const slopes = LOCAL_KEYS.map((key) => {
             const at = (by: number) => expected(of, { ...local, [key]: local[key] + by });
             const [up, down] = [at(STEP), at(-STEP)];
             return up.map((value, i) => (value - down[i]!) / (2 * STEP));
@@ -185,9 +194,10 @@ export function fitLog(observations: readonly Observation[]): Fit {
           return noise.map((sigma, i) => {
             const row = new Array<number>(size).fill(0);
             const scale = weights[k]![i]! / sigma;
-            const [byYield, byRate, byRetained] = slopes.map((slope) => slope[i]! * scale);
+            const [byYield, byRate, byLoss, byRetained] = slopes.map((slope) => slope[i]! * scale);
             row[0] = byYield!;
             row[1] = byRate!;
+            row[2] = byLoss!;
             row[yieldAt(of.coffeeId)] = byYield!;
             row[yieldAt(of.coffeeId) + 1] = byRate!;
             row[retainedAt(of.input.filtration.method)] = byRetained!;
@@ -236,6 +246,7 @@ export function fitLog(observations: readonly Observation[]): Fit {
       correlationFrac: within(covariance[0]![1]! / (anyYield * anyRate)),
     },
     coffees: Object.fromEntries(coffees.map((id) => [id, coffeeOf(id)])),
+    lossFrac: sumOf(2),
     retainedGPerG: Object.fromEntries(methods.map((method) => [method, sumOf(retainedAt(method))])),
     ...(scoops.length > 0 && { looseLog: scoopLog(scoops) }),
   };

@@ -43,9 +43,11 @@ describe('explainPlan', () => {
       hours: fc.constantFrom(0.5, 8, 18),
       method: fc.constantFrom(...FILTRATION_METHODS),
       grind: fc.constantFrom(...GRIND_NAMES),
+      lossFrac: fc.constantFrom(0, 0.012, -0.02),
     });
     fc.assert(
-      fc.property(plans, ({ doseG, ratio, rinse, hours, method, grind }) => {
+      fc.property(plans, ({ doseG, ratio, rinse, hours, method, grind, lossFrac }) => {
+        const lossy = { ...model, lossFrac };
         const own: Plan = {
           ...plan,
           doseG,
@@ -56,11 +58,11 @@ describe('explainPlan', () => {
         };
         const of = predictPlan({
           plan: own,
-          model,
+          model: lossy,
           vessel: { brimMl: 6100, shaken: false },
           horizonHours: 30,
         });
-        const all = explainPlan({ plan: own, model, pricePerKg: 31, result: of });
+        const all = explainPlan({ plan: own, model: lossy, pricePerKg: 31, result: of });
         for (const key of EXPLAINED) {
           const { filledIn } = all[key];
           if (key === 'cost' && of.outcome.brewMl === 0) continue;

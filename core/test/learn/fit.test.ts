@@ -84,6 +84,9 @@ describe('fitLog', () => {
       all += 1;
       const { value, sigma } = learned.looseLog!;
       if (Math.abs(value - looseLog) <= Z90 * sigma) inside += 1;
+      const loss = learned.lossFrac!;
+      all += 1;
+      if (Math.abs(loss.value - modelFor('bench').lossFrac!) <= Z90 * loss.sigma) inside += 1;
       for (const coffeeId of COFFEES) {
         const { yieldLog, rateLog } = learned.coffees[coffeeId]!;
         const real = modelFor(coffeeId);
@@ -121,6 +124,34 @@ describe('fitLog', () => {
     const { learned } = fitLog(twice);
     expect(learned.anyCoffee.yieldLog.value).to.be.above(0.02);
     expect(learned.anyCoffee.yieldLog.sigma).to.be.above(learned.coffees['lot-1']!.yieldLog.sigma);
+  });
+
+  it('tells what goes of the water from what the grounds keep, by thin and thick brews', () => {
+    // The first grows with the water, the second with the coffee: 2 % of the water is gone here.
+    const log = Array.from({ length: 60 }, (_, i) => {
+      const plan = usualPlan({
+        coffeeId: 'lot-1',
+        doseG: 400,
+        waterG: 400 * (i % 2 === 0 ? 4 : 14),
+      });
+      const input = planInput(plan);
+      const real = brew(input, { ...USUAL_MODEL, lossFrac: 0.02 });
+      const { brewG, strengthFrac } = real;
+      const of = { batchId: `b${i}`, coffeeId: 'lot-1', coffeeName: 'Lot 1', atMs: i };
+      return { ...of, input, model: USUAL_MODEL, strengthFrac, brewG, slurry: [], scoop: null };
+    });
+    const { lossFrac, retainedGPerG } = fitLog(log).learned;
+    expect(lossFrac!.value).to.be.within(0.015, 0.021);
+    expect(lossFrac!.sigma).to.be.below(0.003);
+    expect(Math.abs(retainedGPerG.drain!.value)).to.be.below(0.05);
+    const model = learnedModel({
+      model: USUAL_MODEL,
+      coffeeId: 'lot-1',
+      learned: fitLog(log).learned,
+      version: 1,
+    });
+    expect(model.lossFrac).to.equal(lossFrac!.value);
+    expect(model.learned!.lossSigmaFrac).to.equal(lossFrac!.sigma);
   });
 
   it('narrows with every reading', () => {

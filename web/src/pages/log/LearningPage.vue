@@ -15,8 +15,20 @@ const session = useSession();
 const router = useRouter();
 const page = useLearningPage(useLearning());
 const { vessel, vessels, millSetMs } = page;
-const { state, failure, load, coffee, coffees, points, held, taught, retained, scoop, outliers } =
-  page;
+const {
+  state,
+  failure,
+  load,
+  coffee,
+  coffees,
+  points,
+  held,
+  taught,
+  retained,
+  loss,
+  scoop,
+  outliers,
+} = page;
 const { next, canAccept, batchCount, acceptLearned, useVersion, inUse, versions, dayOf } = page;
 </script>
 
@@ -86,6 +98,7 @@ const { next, canAccept, batchCount, acceptLearned, useVersion, inUse, versions,
           </tbody>
         </table>
         <p v-for="text in retained" :key="text" class="soft">Liquid retained, {{ text }}.</p>
+        <p v-if="loss !== ''" class="soft">{{ loss }}</p>
         <p v-if="scoop !== ''" class="soft">{{ scoop }}</p>
         <p v-if="next !== ''" class="next"><b>Measure next:</b> {{ next }}</p>
         <div v-if="session.can('leads')" class="do no-print">

@@ -120,6 +120,14 @@ export function useLearningPage(learn: (batches: readonly BatchInFull[]) => Prom
       return `${method}: ${(book + known.value).toFixed(2)} ± ${(Z90 * known.sigma).toFixed(2)} g per g, the handbook says ${book.toFixed(2)}`;
     }),
   );
+  /** Water that goes without coffee, in words; empty before it was learned. */
+  const loss = computed(() => {
+    const known = learning.value?.fit.learned.lossFrac;
+    if (!known) return '';
+    const percent = (frac: number): string => `${(100 * frac).toFixed(1)} %`;
+    const how = known.value < 0 ? 'comes in with wet bags' : 'goes without coffee';
+    return `Of the water poured ${percent(Math.abs(known.value))} ± ${percent(Z90 * known.sigma)} ${how}; the handbook says none.`;
+  });
   /** What a scoop holds, in words; empty where nobody has weighed one. */
   const scoop = computed(() => {
     const known = learning.value?.fit.learned.looseLog;
@@ -193,6 +201,7 @@ export function useLearningPage(learn: (batches: readonly BatchInFull[]) => Prom
     held,
     taught,
     retained,
+    loss,
     scoop,
     outliers,
     next,

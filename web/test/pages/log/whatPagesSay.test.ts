@@ -294,6 +294,9 @@ describe('what the log’s pages say', () => {
       expect(of.retained.value[0]).to.match(
         /^drain: 2\.\d\d ± 0\.\d\d g per g, the handbook says/u,
       );
+      expect(of.loss.value).to.match(
+        /^Of the water poured \d\.\d % ± \d\.\d % (goes without coffee|comes in with wet bags); the/u,
+      );
       expect(of.next.value).to.match(/: the next strength of .+ is then known to ±\d+ % instead/u);
       const [first] = of.points.value;
       of.coffee.value = first!.label.split(', ')[0]!;
