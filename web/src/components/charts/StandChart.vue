@@ -113,49 +113,59 @@ const rows = computed(() =>
         <span v-if="other" class="other">{{ other.name }}</span>
       </p>
     </div>
-    <svg
-      ref="svg"
-      class="chart"
-      :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
-      role="group"
-      :aria-label="title"
-    >
-      <text class="title" :x="LEFT" y="13">{{ title }}</text>
-      <rect
-        v-if="window && shown === 'strength'"
-        class="window"
-        :x="x(window.fromMinutes)"
-        :width="Math.max(1, x(window.toMinutes) - x(window.fromMinutes))"
-        :y="TOP - 4"
-        :height="BASE - TOP + 4"
-      />
-      <text
-        v-if="window && shown === 'strength'"
-        class="note meant"
-        :x="x(window.toMinutes) - 6"
-        text-anchor="end"
-        :y="BASE - 8"
+    <div class="plot">
+      <svg
+        ref="svg"
+        class="chart"
+        :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
+        role="group"
+        :aria-label="title"
       >
-        tastes as meant
-      </text>
-      <AxisSide :ticks :x="LEFT" side="left" />
-      <AxisBottom :scale="x" :y="BASE" :majors="[0, 5, 10, 15, 20, 25, 30]" :minor-step="1" />
-      <path v-if="other" class="curve beside" :d="pathOf(other.timeline)" />
-      <path class="curve" :d="pathOf(timeline)" />
-      <circle v-for="sip in sips" :key="sip.x" class="sip" :cx="sip.x" :cy="sip.y" r="4" />
-      <template v-if="judged">
-        <line class="end" :x1="judged.x" :x2="judged.x" :y1="TOP - 4" :y2="BASE" />
-        <circle class="dot" :cx="judged.x" :cy="judged.y" r="5" />
-        <SvgHandle :svg axis="x" :grip="gripAt(judged.x)" @change="emit('minute', $event)">
-          <rect class="tab" x="-9" y="-2" width="18" height="12" rx="2" />
-        </SvgHandle>
-      </template>
-    </svg>
-    <ChartTable
-      caption="The drink while it stands"
-      :head="['After pouring', 'Strength', 'Ice melted', 'Temperature', 'Level', other?.name ?? '']"
-      :rows
-    />
+        <text class="title" :x="LEFT" y="13">{{ title }}</text>
+        <rect
+          v-if="window && shown === 'strength'"
+          class="window"
+          :x="x(window.fromMinutes)"
+          :width="Math.max(1, x(window.toMinutes) - x(window.fromMinutes))"
+          :y="TOP - 4"
+          :height="BASE - TOP + 4"
+        />
+        <text
+          v-if="window && shown === 'strength'"
+          class="note meant"
+          :x="x(window.toMinutes) - 6"
+          text-anchor="end"
+          :y="BASE - 8"
+        >
+          tastes as meant
+        </text>
+        <AxisSide :ticks :x="LEFT" side="left" />
+        <AxisBottom :scale="x" :y="BASE" :majors="[0, 5, 10, 15, 20, 25, 30]" :minor-step="1" />
+        <path v-if="other" class="curve beside" :d="pathOf(other.timeline)" />
+        <path class="curve" :d="pathOf(timeline)" />
+        <circle v-for="sip in sips" :key="sip.x" class="sip" :cx="sip.x" :cy="sip.y" r="4" />
+        <template v-if="judged">
+          <line class="end" :x1="judged.x" :x2="judged.x" :y1="TOP - 4" :y2="BASE" />
+          <circle class="dot" :cx="judged.x" :cy="judged.y" r="5" />
+          <SvgHandle :svg axis="x" :grip="gripAt(judged.x)" @change="emit('minute', $event)">
+            <rect class="tab" x="-9" y="-2" width="18" height="12" rx="2" />
+          </SvgHandle>
+        </template>
+      </svg>
+      <ChartTable
+        caption="The drink while it stands"
+        file="the-drink-while-it-stands"
+        :head="[
+          'After pouring',
+          'Strength',
+          'Ice melted',
+          'Temperature',
+          'Level',
+          other?.name ?? '',
+        ]"
+        :rows
+      />
+    </div>
   </figure>
 </template>
 
@@ -186,6 +196,17 @@ const rows = computed(() =>
 .legend .other::before {
   border-top-style: dashed;
   border-top-color: var(--past);
+}
+
+.plot {
+  position: relative;
+}
+
+/* Beside the chart's title, where there is room: a row of its own would push what to pour down. */
+.plot :deep(.as-file) {
+  position: absolute;
+  top: -6px;
+  right: 0;
 }
 
 .window {
