@@ -1,5 +1,5 @@
 import { vesselNameOf, type BatchInFull } from '@ratio/core/batch';
-import { modelOf } from '@ratio/core/brew';
+import { learnedModel, modelOf } from '@ratio/core/brew';
 import { measureNext, type Fit, type Measurement } from '@ratio/core/learn';
 import { percentText } from '@ratio/core/units';
 import { computed, ref } from 'vue';
@@ -151,7 +151,14 @@ export function useLearningPage(learn: (batches: readonly BatchInFull[]) => Prom
     if (!fit) return '';
     const id = drafts.plan.coffeeId;
     const known = fit.learned.coffees[id] ?? fit.learned.anyCoffee;
-    const [best] = measureNext({ known, plan: drafts.startingPlan, model: modelOf(drafts.coffee) });
+    // As the log teaches it: what was weighed often enough is known already.
+    const model = learnedModel({
+      model: modelOf(drafts.coffee),
+      coffeeId: id,
+      learned: fit.learned,
+      version: 1,
+    });
+    const [best] = measureNext({ known, plan: drafts.startingPlan, model });
     if (!best) return '';
     const range = (frac: number): string => `±${(100 * Z90 * frac).toFixed(0)} %`;
     return `${MEASURES[best.what](best)}: the next strength of ${drafts.coffee.name} is then known to ${range(best.thenFrac)} instead of ${range(best.nowFrac)}.`;
