@@ -20,5 +20,8 @@ import { createApp } from 'vue';
 import App from './App.vue';
 import { fetchAhead, router } from './router.ts';
 
-createApp(App).use(createPinia()).use(router).mount('#app');
-void router.isReady().then(fetchAhead);
+// In a task of its own: reading the modules was one already.
+setTimeout(() => {
+  createApp(App).use(createPinia()).use(router).mount('#app');
+  void router.isReady().then(fetchAhead);
+});

@@ -14,8 +14,8 @@ import { useSamples } from '../stores/samples.ts';
 import { useShop } from '../stores/shop.ts';
 
 const OPEN_AGAIN_MS = 5000;
-/** What changes all day. */
-const SOON_STALE: readonly Noun[] = ['batches', 'jugs'];
+/** What changes all day, a draft behind the batch that it has become. */
+const SOON_STALE: readonly Noun[] = ['batches', 'drafts', 'jugs'];
 
 /** Reads again what another page changed, and everything after a dropped connection. */
 export function useChanges(isReady: () => boolean = () => true): void {
@@ -34,6 +34,9 @@ export function useChanges(isReady: () => boolean = () => true): void {
   };
   const outbox = useOutbox();
   const reload = (noun: Noun, id?: string) => stores[noun].load(id).catch(() => undefined);
+  async function reloadInOrder(nouns: readonly Noun[]): Promise<void> {
+    for (const noun of nouns) await reload(noun);
+  }
   const reloadAll = (): void => NOUNS.forEach((noun) => void reload(noun));
   let source: EventSource | null = null;
   let dropped = false;
@@ -57,7 +60,7 @@ export function useChanges(isReady: () => boolean = () => true): void {
     };
     next.onopen = () => {
       // What changed between the first reading and the stream is on neither.
-      if (!dropped) return SOON_STALE.forEach((noun) => void reload(noun));
+      if (!dropped) return void reloadInOrder(SOON_STALE);
       dropped = false;
       void outbox.send().then(reloadAll);
     };

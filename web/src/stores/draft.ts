@@ -212,19 +212,18 @@ export const useDraft = defineStore('draft', () => {
       const still = JSON.stringify(now) !== JSON.stringify(body);
       draft.value = { ...draft.value, version: saved.version, unsaved: still };
     } catch (error) {
-      notSaved(error);
+      await notSaved(error);
     }
   }
 
-  function notSaved(error: unknown): void {
+  async function notSaved(error: unknown): Promise<void> {
     const problem = error instanceof RequestProblem ? error.problem : null;
     const current = draftSchema.safeParse(problem?.current);
     if (current.success) {
       theirs.value = current.data;
       saving.value = 'saved';
     } else if (problem && (problem.code === 'already_exists' || problem.status === 412)) {
-      // It was started meanwhile: what is here is another one.
-      renewed();
+      await letGo();
     } else if (problem && problem.status < 500 && !UNDECIDED.includes(problem.status)) {
       saving.value = 'refused';
       refusal.value = problem.detail;
@@ -232,6 +231,20 @@ export const useDraft = defineStore('draft', () => {
       saving.value = 'offline';
       timer = setTimeout(() => void save(), RETRY_AFTER_MS);
     }
+  }
+  /** Lets go of a draft that is a batch by now; what was typed since is another one. */
+  function letGoOfStarted(): boolean {
+    const started = batches.withId(draft.value.id);
+    if (!started) return false;
+    if (isSamePlan(started.plan, startingPlan.value)) restart();
+    else renewed();
+    return true;
+  }
+  /** The same of a draft that the server has no more: its batches say whether it is one of them. */
+  async function letGo(): Promise<void> {
+    const { id } = draft.value;
+    await batches.load().catch(() => undefined);
+    if (draft.value.id === id && !letGoOfStarted()) renewed();
   }
   /** What is on the bench under an identity of its own. */
   function renewed(): void {
@@ -300,13 +313,8 @@ export const useDraft = defineStore('draft', () => {
     });
     // An older answer that comes late knows a draft that was started meanwhile.
     if (mine !== loads) return;
-    const started = batches.withId(draft.value.id);
-    if (started) {
-      // The page was left before it heard of its own start: only what was typed since is a draft.
-      if (isSamePlan(started.plan, startingPlan.value)) restart();
-      else renewed();
-      return;
-    }
+    // The page was left before it heard of its own start, perhaps.
+    if (letGoOfStarted()) return;
     const same = drafts?.find(({ id }) => id === draft.value.id);
     const isFresh = draft.value.version === 0 && !draft.value.unsaved;
     const open = drafts?.filter(({ id }) => !batches.withId(id));
@@ -314,7 +322,7 @@ export const useDraft = defineStore('draft', () => {
     if (!found) {
       // Another tablet started it: what is here is done.
       if (drafts !== null && draft.value.version > 0) {
-        if (draft.value.unsaved) renewed();
+        if (draft.value.unsaved) await letGo();
         else restart();
       }
       return;

@@ -49,7 +49,7 @@ describe('useChanges', () => {
     events.onopen();
     await settled();
     // Between the first reading and the stream something may have changed.
-    expect(asked()).to.deep.equal(['/api/batches', '/api/jugs']);
+    expect(asked()).to.deep.equal(['/api/batches', '/api/drafts', '/api/jugs']);
     events.onerror();
     events.onopen();
     await settled();

@@ -254,6 +254,26 @@ describe('useDraft', () => {
         expect(drafts.plan.doseG).to.equal(expectedG);
       });
 
+    it('asks the batches before it takes what is not saved for another one', async () => {
+      // Saved once, changed, started on another tablet; what this tablet knows of the batches is older.
+      browser.answer(
+        saving((body) => ({
+          status: 200,
+          body: { ...(body as object), id: drafts.draft.id, version: 1, savedAt: SAVED_AT },
+        })),
+      );
+      drafts.setAmount('doseG', 600);
+      await wait(SAVED_BY_MS);
+      drafts.setAmount('doseG', 700);
+      const batch = batchOf({ id: drafts.draft.id, plan: drafts.plan });
+      browser.answer((request) =>
+        request.path === '/api/batches' ? { status: 200, body: [batch] } : lidoShelf(request),
+      );
+      await drafts.load();
+      expect(drafts.draft.id).not.to.equal(batch.id);
+      expect(drafts.plan.doseG).to.equal(850);
+    });
+
     it('is not taken from an older answer that comes after a newer one', async () => {
       const stale = { ...drafts.draft, id: 'stale', version: 1, savedAt: SAVED_AT };
       const { unsaved: _, ...body } = stale;

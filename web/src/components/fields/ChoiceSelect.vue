@@ -22,6 +22,7 @@ defineExpose({
     class="bare"
     :aria-label="label"
     :empty-values="[null, undefined]"
+    :persistent="false"
     placeholder="Choose"
   >
     <ElOption

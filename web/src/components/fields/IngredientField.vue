@@ -17,7 +17,14 @@ const reason = ({ mark, allergens, openedDays }: Ingredient): string =>
 </script>
 
 <template>
-  <ElSelect v-model="chosen" class="bare" :aria-label="label" filterable placeholder="Choose">
+  <ElSelect
+    v-model="chosen"
+    class="bare"
+    :aria-label="label"
+    filterable
+    :persistent="false"
+    placeholder="Choose"
+  >
     <ElOption v-for="one in ingredients" :key="one.id" :value="one.id" :label="one.name">
       {{ one.name }}
       <span v-if="reason(one)" class="option-reason">{{ reason(one) }}</span>

@@ -8,6 +8,7 @@ import AheadIcon from '~icons/lucide/chevron-right';
 import { useRefusals } from '../../components/fields/refusals.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { useKeys } from '../../composables/useKeys.ts';
+import { useStages } from '../../composables/useStages.ts';
 import { timeOfDay } from '../../format/formatClock.ts';
 import { useDays } from '../../stores/days.ts';
 import { useStores } from '../../stores/useStores.ts';
@@ -30,6 +31,8 @@ import { useSupply } from './useSupply.ts';
 import { useToMake } from './useToMake.ts';
 import { useUseUp } from './useUseUp.ts';
 
+/** What needs a hand first, then the day, then the rest. */
+const stage = useStages(2);
 const { shelf, batches, jugs: onHand } = useStores();
 const days = useDays();
 const router = useRouter();
@@ -119,7 +122,7 @@ const print = (): void => window.print();
         </p>
       </div>
       <DayClock
-        v-else
+        v-else-if="stage >= 1"
         :columns
         :jugs
         :makes
@@ -142,19 +145,21 @@ const print = (): void => window.print();
         @back="hand.takeAllBack"
         @plan="router.push('/plan')"
       />
-      <ShiftNotes :notes :gone @note="handOver.addNote" @take-back="handOver.takeBack" />
-      <RunsOutPanel
-        :first
-        :pace
-        :whole
-        :drinks-left
-        :advice
-        :no-vessel
-        :helps
-        :is-known="days.pours !== null"
-      />
-      <UseUpList :list :money="format.money" @throw="throwAway" />
-      <HandOver :lists :counts :format @check="handOver.check" @count="handOver.count" />
+      <template v-if="stage >= 2">
+        <ShiftNotes :notes :gone @note="handOver.addNote" @take-back="handOver.takeBack" />
+        <RunsOutPanel
+          :first
+          :pace
+          :whole
+          :drinks-left
+          :advice
+          :no-vessel
+          :helps
+          :is-known="days.pours !== null"
+        />
+        <UseUpList :list :money="format.money" @throw="throwAway" />
+        <HandOver :lists :counts :format @check="handOver.check" @count="handOver.count" />
+      </template>
     </aside>
   </div>
 </template>

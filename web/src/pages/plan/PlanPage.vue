@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { useSession } from '../../stores/session.ts';
 import { ANY_VESSEL_ID } from '@ratio/core/brew';
 import { usualCoffee } from '@ratio/core/coffee';
 import { storeToRefs } from 'pinia';
@@ -8,7 +7,9 @@ import { RouterLink } from 'vue-router';
 import ReleaseChart from '../../components/charts/ReleaseChart.vue';
 import SteepDrawing from '../../components/drawings/SteepDrawing.vue';
 import { useRefusals } from '../../components/fields/refusals.ts';
+import { useStages } from '../../composables/useStages.ts';
 import { useDraft } from '../../stores/draft.ts';
+import { useSession } from '../../stores/session.ts';
 import { useShop } from '../../stores/shop.ts';
 import WhyOnAsking from '../../components/figures/WhyOnAsking.vue';
 import AssumedLine from './AssumedLine.vue';
@@ -32,6 +33,8 @@ import { useVariants } from './useVariants.ts';
 import LinkButton from '../../components/fields/LinkButton.vue';
 
 const CompareTable = defineAsyncComponent(() => import('./CompareTable.vue'));
+/** The choices first; then the figures and the drawing, the chart, and what could be otherwise. */
+const stage = useStages(3);
 const session = useSession();
 const shelf = useShop();
 const drafts = useDraft();
@@ -58,7 +61,7 @@ const refused = computed(() =>
 </script>
 
 <template>
-  <BatchSheet v-if="sheet" v-bind="sheet" />
+  <BatchSheet v-if="sheet && stage >= 3" v-bind="sheet" />
   <div v-if="shelf.shop" class="plan no-print side-by-side">
     <h1 class="visually-hidden">Plan a batch</h1>
     <DraftConflict
@@ -117,9 +120,9 @@ const refused = computed(() =>
         @coffee="drafts.change({ coffeeId: $event })"
       />
       <p v-if="failure" class="due" role="alert">{{ failure }}</p>
-      <SteepDrawing v-if="drawing" v-bind="drawing" @level="setLevel" />
+      <SteepDrawing v-if="drawing && stage >= 1" v-bind="drawing" @level="setLevel" />
       <ReleaseChart
-        v-if="chart"
+        v-if="chart && stage >= 2"
         v-bind="chart"
         :clock-at="clock.clockAt"
         :windows="clock.windows.value"
@@ -128,6 +131,7 @@ const refused = computed(() =>
         @hours="setHours"
       />
       <PlanExtras
+        v-if="stage >= 3"
         :suggestions="extras.suggestions.value"
         :split="extras.split.value"
         :nearly-done="extras.nearlyDone.value"
@@ -146,7 +150,7 @@ const refused = computed(() =>
       />
     </section>
     <PlanOutcome
-      v-if="result"
+      v-if="result && stage >= 1"
       class="right"
       :result
       :sampled

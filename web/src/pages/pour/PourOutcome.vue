@@ -35,6 +35,7 @@ import TasteRow from './TasteRow.vue';
 import type { AmountFormat } from '../../format/amountFormat.ts';
 import type { BuildRow } from './useBuild.ts';
 import type { Measuring } from './usePour.ts';
+import { useStages } from '../../composables/useStages.ts';
 
 /** The one drink: its strength, how it stands, what to pour, and the button that pours it. */
 const props = defineProps<{
@@ -97,6 +98,8 @@ const cautions = computed(() =>
 const firstWarning = computed(() => cautions.value.find(({ severity }) => severity === 'warn'));
 /** A caution says what, why, and what to do, in that order. */
 const whatOf = ({ text }: Caution): string => text.split(/[:.] /u)[0]!;
+/** The strength first, then what it takes. */
+const stage = useStages(1);
 const cautionList = ref<HTMLElement | null>(null);
 const cautionsSeen = ref(true);
 useIntersectionObserver(
@@ -140,44 +143,46 @@ useIntersectionObserver(
       @usual="emit('usual')"
       @keep="emit('keep', $event)"
     />
-    <FoldAway v-if="solution.timeline().length > 0" class="stands" title="While the ice melts">
-      <StandChart
-        :timeline="solution.timeline()"
-        :other="otherIce"
-        :own-name="ownIceName"
-        :window="drinkingWindowOf(solved)"
-        :minute
-        :last-sip-minutes="lastSip"
-        :format
-        @minute="emit('aim', { atMinutes: $event })"
+    <template v-if="stage >= 1">
+      <FoldAway v-if="solution.timeline().length > 0" class="stands" title="While the ice melts">
+        <StandChart
+          :timeline="solution.timeline()"
+          :other="otherIce"
+          :own-name="ownIceName"
+          :window="drinkingWindowOf(solved)"
+          :minute
+          :last-sip-minutes="lastSip"
+          :format
+          @minute="emit('aim', { atMinutes: $event })"
+        />
+      </FoldAway>
+      <BuildList
+        class="build"
+        :build
+        :rounding
+        :measuring
+        :count
+        @update:measuring="$event && emit('measuring', $event)"
+        @update:count="$event && emit('count', $event)"
       />
-    </FoldAway>
-    <BuildList
-      class="build"
-      :build
-      :rounding
-      :measuring
-      :count
-      @update:measuring="$event && emit('measuring', $event)"
-      @update:count="$event && emit('count', $event)"
-    />
-    <p v-if="hotText" class="fine">{{ hotText }}</p>
-    <BulkCard v-if="bulk" :bulk :format />
-    <DrinkFacts
-      :caffeine-mg="each(solution.caffeineMg)"
-      :energy-kcal="each(solution.energyKcal)"
-      :sugar-g="each(solution.sugarG)"
-      :alcohol-frac="solution.alcoholFrac"
-      :cost="cost ? format.money(cost.price) : '–'"
-      :price="format.money(drink.price)"
-      :margin
-      :unpriced="cost?.unknown ?? []"
-      :allergens="solved.allergens"
-      :servings="drink.servings"
-      :left
-      @why="asked = $event"
-    />
-    <div ref="cautionList"><CautionList :cautions /></div>
+      <p v-if="hotText" class="fine">{{ hotText }}</p>
+      <BulkCard v-if="bulk" :bulk :format />
+      <DrinkFacts
+        :caffeine-mg="each(solution.caffeineMg)"
+        :energy-kcal="each(solution.energyKcal)"
+        :sugar-g="each(solution.sugarG)"
+        :alcohol-frac="solution.alcoholFrac"
+        :cost="cost ? format.money(cost.price) : '–'"
+        :price="format.money(drink.price)"
+        :margin
+        :unpriced="cost?.unknown ?? []"
+        :allergens="solved.allergens"
+        :servings="drink.servings"
+        :left
+        @why="asked = $event"
+      />
+      <div ref="cautionList"><CautionList :cautions /></div>
+    </template>
     <DrinkWhy v-model="asked" :explained />
     <div class="go no-print">
       <p v-if="assumed" class="fine">

@@ -7,6 +7,7 @@ import PickButtons from '../../components/fields/PickButtons.vue';
 import FoldAway from '../../components/figures/FoldAway.vue';
 import GlassDrawing from '../../components/drawings/GlassDrawing.vue';
 import { useSettled } from '../../composables/useSettled.ts';
+import { useStages } from '../../composables/useStages.ts';
 import { useKeys } from '../../composables/useKeys.ts';
 import { onHandMl } from '../../stores/jugs.ts';
 import { useStores } from '../../stores/useStores.ts';
@@ -21,6 +22,8 @@ import { useDrinkVersions } from './useDrinkVersions.ts';
 import { usePour } from './usePour.ts';
 import { usePourOutcome } from './usePourOutcome.ts';
 
+/** The figures first, then the glass, then what else could be poured. */
+const stage = useStages(2);
 const page = usePour();
 const { hand, drink, solved, solution, jugs, menu, format, layers, measuring, count } = page;
 const { isNew, keeping } = hand;
@@ -82,6 +85,7 @@ useKeys({ n: startNew });
       :title="`Other drinks, other jugs: ${menu.rows.length} from ${jugs.chosen.label}`"
     >
       <MenuLadder
+        v-if="stage >= 2"
         :rows="menu.rows"
         :may-add="session.can('brews')"
         :chosen-id="isNew ? '' : drink.id"
@@ -105,6 +109,7 @@ useKeys({ n: startNew });
     <FoldAway class="middle" title="The glass, to scale">
       <section aria-label="The glass">
         <GlassDrawing
+          v-if="stage >= 1"
           :cup-ml="drink.cupMl"
           :kind="drink.glass"
           :layers
