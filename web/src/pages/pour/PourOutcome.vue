@@ -35,7 +35,6 @@ import TasteRow from './TasteRow.vue';
 import type { AmountFormat } from '../../format/amountFormat.ts';
 import type { BuildRow } from './useBuild.ts';
 import type { Measuring } from './usePour.ts';
-import { useStages } from '../../composables/useStages.ts';
 
 /** The one drink: its strength, how it stands, what to pour, and the button that pours it. */
 const props = defineProps<{
@@ -69,6 +68,8 @@ const props = defineProps<{
   pouring: boolean;
   /** Whether the jug is only assumed: nothing is counted out of it. */
   assumed: boolean;
+  /** Whether more than the strength is there by now: a page is put up in stages. */
+  isWhole: boolean;
   format: AmountFormat;
 }>();
 const emit = defineEmits<{
@@ -98,8 +99,6 @@ const cautions = computed(() =>
 const firstWarning = computed(() => cautions.value.find(({ severity }) => severity === 'warn'));
 /** A caution says what, why, and what to do, in that order. */
 const whatOf = ({ text }: Caution): string => text.split(/[:.] /u)[0]!;
-/** The strength first, then what it takes. */
-const stage = useStages(1);
 const cautionList = ref<HTMLElement | null>(null);
 const cautionsSeen = ref(true);
 useIntersectionObserver(
@@ -143,7 +142,7 @@ useIntersectionObserver(
       @usual="emit('usual')"
       @keep="emit('keep', $event)"
     />
-    <template v-if="stage >= 1">
+    <template v-if="isWhole">
       <FoldAway v-if="solution.timeline().length > 0" class="stands" title="While the ice melts">
         <StandChart
           :timeline="solution.timeline()"

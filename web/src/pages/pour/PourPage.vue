@@ -22,8 +22,8 @@ import { useDrinkVersions } from './useDrinkVersions.ts';
 import { usePour } from './usePour.ts';
 import { usePourOutcome } from './usePourOutcome.ts';
 
-/** The figures first, then the glass, then what else could be poured. */
-const stage = useStages(2);
+/** The strength first, then what it takes, the glass, and what else could be poured. */
+const stage = useStages(3);
 const page = usePour();
 const { hand, drink, solved, solution, jugs, menu, format, layers, measuring, count } = page;
 const { isNew, keeping } = hand;
@@ -85,7 +85,7 @@ useKeys({ n: startNew });
       :title="`Other drinks, other jugs: ${menu.rows.length} from ${jugs.chosen.label}`"
     >
       <MenuLadder
-        v-if="stage >= 2"
+        v-if="stage >= 3"
         :rows="menu.rows"
         :may-add="session.can('brews')"
         :chosen-id="isNew ? '' : drink.id"
@@ -109,7 +109,7 @@ useKeys({ n: startNew });
     <FoldAway class="middle" title="The glass, to scale">
       <section aria-label="The glass">
         <GlassDrawing
-          v-if="stage >= 1"
+          v-if="stage >= 2"
           :cup-ml="drink.cupMl"
           :kind="drink.glass"
           :layers
@@ -130,6 +130,7 @@ useKeys({ n: startNew });
       <PourOutcome
         v-if="view === 'pour' && outcome"
         v-bind="outcome"
+        :is-whole="stage >= 1"
         :assumed="jugs.isAssumed"
         :wishes="session.can('brews') && !outcome.changes ? versions.asked.value : []"
         @aim="page.aim"
