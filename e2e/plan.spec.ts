@@ -84,6 +84,13 @@ test('every figure says why', async ({ page, lido }) => {
   const dialog = page.getByRole('dialog', { name: 'Strength' });
   await expect(dialog).toContainText('c = E·D/(W + E·D)');
   await expect(dialog).toContainText('of 5000 draws');
+  // From number to number, and back the same way.
+  await dialog.getByRole('button', { name: 'extraction' }).click();
+  const next = page.getByRole('dialog', { name: 'Extraction' });
+  await expect(next).toContainText('E = S · R/(R + 0.5)');
+  await next.getByRole('button', { name: 'Back to strength' }).click();
+  await expect(dialog).toContainText('c = E·D/(W + E·D)');
+  await expect(dialog.getByRole('button', { name: /^Back/ })).toHaveCount(0);
   await page.keyboard.press('Escape');
   await expect(dialog).toBeHidden();
 });

@@ -7,6 +7,8 @@ export interface UsedValue {
   readonly value: string;
   readonly source: string;
   readonly mark: SourceMark | 'this batch' | 'this drink';
+  /** The number that it is itself, where that is explained beside; what was typed has none. */
+  readonly why?: string | undefined;
 }
 
 /** Where a number comes from. */

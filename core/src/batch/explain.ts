@@ -25,12 +25,13 @@ const four = (value: number): string =>
   value >= 1000 || value === 0
     ? value.toFixed(0)
     : value.toFixed(Math.max(0, 3 - Math.floor(Math.log10(value))));
-const own = (symbol: string, name: string, value: string): UsedValue => ({
+const own = (symbol: string, name: string, value: string, why?: Explained): UsedValue => ({
   symbol,
   name,
   value,
-  source: 'entered or computed above',
+  source: why === undefined ? 'entered or computed above' : 'computed',
   mark: 'this batch',
+  why,
 });
 
 /**
@@ -70,7 +71,7 @@ export function explainPlan(input: {
           `water, ${four(plan.waterG)} g poured · (1 − ${round(lossFrac, 4)}), which goes without coffee`,
           `${four(waterG)} g`,
         );
-  const E = own('E', 'extraction', round(e, 4));
+  const E = own('E', 'extraction', round(e, 4), 'extraction');
   const S: UsedValue = {
     symbol: 'S',
     name: 'soluble share at equilibrium',
@@ -140,7 +141,7 @@ export function explainPlan(input: {
         ...(rinsedG > 0
           ? [
               own('B₀', 'what drains before the rinse', `${four(drainedG)} g`),
-              own('K', 'retained by the grounds', `${four(bedG)} g`),
+              own('K', 'retained by the grounds', `${four(bedG)} g`, 'retained'),
               own('V', 'rinse water', `${four(rinseG)} g`),
               own('r', 'what of it comes through', `${four(rinsedG)} g`),
             ]
@@ -194,6 +195,7 @@ export function explainPlan(input: {
           source: CONSTANTS.caffeineOutFrac.source,
           mark: CONSTANTS.caffeineOutFrac.mark,
         },
+        own('share released', 'of its equilibrium', round(outcome.releasedFrac, 4), 'extraction'),
         D,
         W,
       ],
@@ -208,7 +210,7 @@ export function explainPlan(input: {
           : `${price} per kg · ${four(doseG / 1000)} kg, and nothing comes out`,
       uses: [
         D,
-        own('B', 'brew', `${four(outcome.brewMl)} mL`),
+        own('B', 'brew', `${four(outcome.brewMl)} mL`, 'brew'),
         own('price', 'of a kilogram', price),
       ],
       method: 'Coffee alone: what stays in the grounds is paid for too.',

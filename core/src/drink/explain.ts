@@ -86,7 +86,7 @@ export function explainDrink(input: {
           `${coffeeG.toFixed(3)} g`,
         ),
         own('m_liquid', 'everything that is liquid as it is poured', g(liquidG)),
-        own('m_melt', 'ice that has melted by then', g(melted)),
+        { ...own('m_melt', 'ice that has melted by then', g(melted)), why: 'melt' },
         own('c_ice', 'strength of the ice', percentText(iceFrac)),
       ],
       method:

@@ -25,12 +25,24 @@ describe('explainPlan', () => {
       const { uses, equation, method } = explained[key];
       expect(equation).to.have.length.above(2);
       expect(method).to.match(/\.$/);
-      for (const { source, mark, value } of uses) {
+      for (const { source, mark, value, why } of uses) {
         expect(source).to.have.length.above(4);
+        if (why !== undefined) expect(EXPLAINED).to.include(why);
         expect(value).to.match(/\d/);
         expect(markText(mark)).to.have.length.above(2);
       }
     });
+
+  it('leads from cost to brew, from there to extraction, and ends in what was typed', () => {
+    const walked = (key: (typeof EXPLAINED)[number]) =>
+      explained[key].uses.flatMap(({ why }) => why ?? []);
+    expect(walked('cost')).to.deep.equal(['brew']);
+    expect(walked('brew')).to.deep.equal(['extraction']);
+    expect(walked('strength')).to.deep.equal(['extraction']);
+    expect(walked('caffeine')).to.deep.equal(['extraction']);
+    // The ratio, the coffee and the water are of a hand.
+    expect(walked('extraction')).to.deep.equal([]);
+  });
 
   it('fills in equations that hold and end in what the page shows, whatever the batch (property)', () => {
     const plans = fc.record({

@@ -32,7 +32,8 @@ describe('explainDrink', () => {
         const { uses, equation, method } = all[key];
         expect(equation).to.have.length.above(5);
         expect(method).to.match(/\.$/);
-        for (const { source, mark, value } of uses) {
+        for (const { source, mark, value, why } of uses) {
+          if (why !== undefined) expect(EXPLAINED_OF_DRINK).to.include(why);
           expect(source).to.have.length.above(4);
           expect(value).to.match(/\d/);
           expect(markText(mark)).to.have.length.above(2);

@@ -1,12 +1,19 @@
 <script setup lang="ts">
 import { markText, type Explanation } from '@ratio/core/explanation';
 import { ElDialog } from 'element-plus';
+import LinkButton from '../fields/LinkButton.vue';
 import DataTable from '../tables/DataTable.vue';
 import type { DataColumn } from '../tables/dataColumn.ts';
 
 /** Where a number comes from: equation, this batch's numbers, constants with their sources, range. */
-defineProps<{ explanation: Explanation | null; range: string; narrowedBy: readonly string[] }>();
-const emit = defineEmits<{ close: [] }>();
+defineProps<{
+  explanation: Explanation | null;
+  /** The number that one came from by one of its values; empty for the first. */
+  before: string;
+  range: string;
+  narrowedBy: readonly string[];
+}>();
+const emit = defineEmits<{ close: []; walk: [why: string]; back: [] }>();
 
 const USED: readonly DataColumn<Explanation['uses'][number]>[] = [
   { key: 'symbol', label: 'Symbol', text: ({ symbol }) => symbol, minPx: 60 },
@@ -30,6 +37,9 @@ const USED: readonly DataColumn<Explanation['uses'][number]>[] = [
     @close="emit('close')"
   >
     <div v-if="explanation" class="why">
+      <p v-if="before !== ''">
+        <LinkButton @click="emit('back')">Back to {{ before.toLowerCase() }}</LinkButton>
+      </p>
       <p class="figures equation">{{ explanation.equation }}</p>
       <p class="figures">{{ explanation.filledIn }}</p>
       <p class="soft">{{ explanation.method }}</p>
@@ -38,7 +48,12 @@ const USED: readonly DataColumn<Explanation['uses'][number]>[] = [
         :rows="explanation.uses"
         :key-of="({ symbol, name }) => `${symbol} ${name}`"
         :columns="USED"
-      />
+      >
+        <template #what-cell="{ row }">
+          <LinkButton v-if="row.why" @click="emit('walk', row.why)">{{ row.name }}</LinkButton>
+          <template v-else>{{ row.name }}</template>
+        </template>
+      </DataTable>
       <p v-if="range"><strong>Range</strong> {{ range }}</p>
       <ul v-if="narrowedBy.length > 0">
         <li v-for="text in narrowedBy" :key="text">{{ text }}</li>

@@ -17,8 +17,9 @@ export function usePlanWhy(input: {
   const { plan, coffee, model } = storeToRefs(useDraft());
   const asked = ref<Explained | null>(null);
 
+  /** Every number of it, as one leads to another; null until somebody asks. */
   const explained = computed(() =>
-    result.value && coffee.value && model.value
+    asked.value && result.value && coffee.value && model.value
       ? explainPlan({
           plan: plan.value,
           model: model.value,
@@ -26,9 +27,6 @@ export function usePlanWhy(input: {
           result: result.value,
         })
       : null,
-  );
-  const explanation = computed(() =>
-    asked.value && explained.value ? explained.value[asked.value] : null,
   );
 
   /** The range of what is asked about, and how its ends are written. */
@@ -59,5 +57,5 @@ export function usePlanWhy(input: {
           `${percentText(shareFrac, 0)} of its variance would go: ${NARROWED_BY[of]}.`,
       ),
   );
-  return { asked, explanation, rangeText, narrowedBy };
+  return { asked, explained, rangeText, narrowedBy };
 }

@@ -12,12 +12,7 @@ const OTHERS = EXPLAINED_OF_DRINK.map((value) => ({ value, text: value }));
 </script>
 
 <template>
-  <WhyOnAsking
-    :explanation="asked === null ? null : (explained?.[asked] ?? null)"
-    range=""
-    :narrowed-by="[]"
-    @close="asked = null"
-  >
+  <WhyOnAsking v-model="asked" :explained range="" :narrowed-by="[]">
     <p>
       Why
       <PickButtons v-model="asked" label="Why another number" :options="OTHERS" />

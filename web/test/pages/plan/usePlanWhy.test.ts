@@ -36,7 +36,7 @@ describe('usePlanWhy', () => {
 
   it('says nothing until somebody asks', async () => {
     const why = await open();
-    expect(why.explanation.value).to.equal(null);
+    expect(why.explained.value).to.equal(null);
     expect(why.rangeText.value).to.equal('');
     expect(why.narrowedBy.value).to.deep.equal([]);
   });
@@ -52,8 +52,8 @@ describe('usePlanWhy', () => {
       'cost',
     ] as const) {
       why.asked.value = number;
-      expect(why.explanation.value!.equation, number).not.to.equal('');
-      expect(why.explanation.value!.filledIn, number).to.match(/\d/);
+      expect(why.explained.value![number].equation, number).not.to.equal('');
+      expect(why.explained.value![number].filledIn, number).to.match(/\d/);
     }
   });
 
@@ -76,6 +76,6 @@ describe('usePlanWhy', () => {
     const early = await open(null);
     early.asked.value = 'strength';
     expect(early.rangeText.value).to.equal('');
-    expect(early.explanation.value).not.to.equal(null);
+    expect(early.explained.value).not.to.equal(null);
   });
 });
