@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useEventListener } from '@vueuse/core';
 import { ElAutocomplete, ElDialog } from 'element-plus';
 import 'element-plus/theme-chalk/el-autocomplete.css';
 import { nextTick, ref } from 'vue';
@@ -36,6 +37,11 @@ function enter(event: KeyboardEvent): void {
   event.stopPropagation();
   go(first);
 }
+// While the dialog comes in, its field is there and has not the keys yet.
+useEventListener(window, 'keydown', (event) => {
+  const isElsewhere = !(event.target as HTMLElement).closest('input, button');
+  if (open.value && event.key === 'Enter' && isElsewhere) enter(event);
+});
 async function focus(): Promise<void> {
   await nextTick();
   field.value?.focus();
