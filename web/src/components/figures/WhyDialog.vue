@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { markText, type Explanation } from '@ratio/core/explanation';
+import { useMediaQuery } from '@vueuse/core';
 import { ElDialog } from 'element-plus';
 import LinkButton from '../fields/LinkButton.vue';
 import DataTable from '../tables/DataTable.vue';
@@ -15,14 +16,17 @@ defineProps<{
 }>();
 const emit = defineEmits<{ close: []; walk: [why: string]; back: [] }>();
 
-const USED: readonly DataColumn<Explanation['uses'][number]>[] = [
-  { key: 'symbol', label: 'Symbol', text: ({ symbol }) => symbol, minPx: 60 },
+type Used = Explanation['uses'][number];
+const isPhone = useMediaQuery('(max-width: 640px)');
+const sourceOf = ({ source, mark }: Used): string => `${source} (${markText(mark)})`;
+const USED: readonly DataColumn<Used>[] = [
+  { key: 'symbol', label: 'Symbol', text: ({ symbol }) => symbol, minPx: 44 },
   { key: 'what', label: 'What', text: ({ name }) => name, minPx: 140 },
   { key: 'value', label: 'Value', text: ({ value }) => value, isNumber: true },
   {
     key: 'source',
     label: 'Source',
-    text: ({ source, mark }) => `${source} (${markText(mark)})`,
+    text: sourceOf,
     minPx: 160,
   },
 ];
@@ -47,11 +51,12 @@ const USED: readonly DataColumn<Explanation['uses'][number]>[] = [
         label="Values in it"
         :rows="explanation.uses"
         :key-of="({ symbol, name }) => `${symbol} ${name}`"
-        :columns="USED"
+        :columns="isPhone ? USED.filter(({ key }) => key !== 'source') : USED"
       >
         <template #what-cell="{ row }">
           <LinkButton v-if="row.why" @click="emit('walk', row.why)">{{ row.name }}</LinkButton>
           <template v-else>{{ row.name }}</template>
+          <p v-if="isPhone" class="soft">{{ sourceOf(row) }}</p>
         </template>
       </DataTable>
       <p v-if="range"><strong>Range</strong> {{ range }}</p>
@@ -67,7 +72,14 @@ const USED: readonly DataColumn<Explanation['uses'][number]>[] = [
 .why {
   --ground: var(--panel);
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 12px;
+}
+
+/* Its room for a finger stands out to the left, so that its words stand in line. */
+.why :deep(.el-button.is-link),
+.why :deep(.el-button.is-text) {
+  margin-left: -8px;
 }
 
 .equation {
