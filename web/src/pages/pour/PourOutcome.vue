@@ -127,22 +127,22 @@ useIntersectionObserver(
       :remedies
       @apply="emit('apply', $event)"
     />
-    <FoldAway class="taste" title="After a sip: weaker, stronger, sweeter">
-      <TasteRow @adjust="emit('adjust', $event)" />
-    </FoldAway>
-    <p v-for="{ way, people } in wishes" :key="way" class="asked no-print">
-      {{ people }} asked for it {{ way }}.
-      <ElButton @click="emit('adjust', way)">Make it {{ way }}</ElButton>
-    </p>
-    <KeepRow
-      v-if="changes"
-      :changes
-      :is-new
-      :keeping
-      @usual="emit('usual')"
-      @keep="emit('keep', $event)"
-    />
     <template v-if="isWhole">
+      <FoldAway class="taste" title="After a sip: weaker, stronger, sweeter">
+        <TasteRow @adjust="emit('adjust', $event)" />
+      </FoldAway>
+      <p v-for="{ way, people } in wishes" :key="way" class="asked no-print">
+        {{ people }} asked for it {{ way }}.
+        <ElButton @click="emit('adjust', way)">Make it {{ way }}</ElButton>
+      </p>
+      <KeepRow
+        v-if="changes"
+        :changes
+        :is-new
+        :keeping
+        @usual="emit('usual')"
+        @keep="emit('keep', $event)"
+      />
       <FoldAway v-if="solution.timeline().length > 0" class="stands" title="While the ice melts">
         <StandChart
           :timeline="solution.timeline()"

@@ -82,6 +82,7 @@ useKeys({ n: startNew });
     <FoldAway
       v-model:open="othersOpen"
       class="left no-print"
+      :class="{ below: stage < 1 }"
       :title="`Other drinks, other jugs: ${menu.rows.length} from ${jugs.chosen.label}`"
     >
       <MenuLadder
@@ -106,7 +107,7 @@ useKeys({ n: startNew });
         @keep-usual="keepUsual"
       />
     </FoldAway>
-    <FoldAway class="middle" title="The glass, to scale">
+    <FoldAway class="middle" :class="{ below: stage < 1 }" title="The glass, to scale">
       <section aria-label="The glass">
         <GlassDrawing
           v-if="stage >= 2"
@@ -182,6 +183,11 @@ useKeys({ n: startNew });
 <style scoped>
 .pour {
   grid-template-columns: 262px minmax(0, 1fr) 500px;
+}
+
+/* On a phone it stands under what is not there yet, and would be seen to move. */
+.below {
+  visibility: hidden;
 }
 
 .middle {
