@@ -248,6 +248,7 @@ export const useDraft = defineStore('draft', () => {
   }
   /** What is on the bench under an identity of its own. */
   function renewed(): void {
+    theirs.value = null;
     draft.value = { ...draft.value, id: newId(), version: 0 };
   }
 
@@ -277,6 +278,7 @@ export const useDraft = defineStore('draft', () => {
     const fresh = freshDraft();
     const { shop } = shelf;
     conflict.value = null;
+    theirs.value = null;
     saving.value = 'saved';
     if (!shop) return;
     const { grind, ratio, place, hours, wetting, method } = shop.defaults;

@@ -254,6 +254,28 @@ describe('useDraft', () => {
         expect(drafts.plan.doseG).to.equal(expectedG);
       });
 
+    it('has no other version to settle once it was started', async () => {
+      const { id } = drafts.draft;
+      const other = { ...drafts.draft, version: 4, savedAt: SAVED_AT };
+      browser.answer(
+        saving(() => ({
+          status: 412,
+          body: { detail: 'stale', code: 'stale', current: other },
+        })),
+      );
+      drafts.setAmount('doseG', 700);
+      await wait(SAVED_BY_MS);
+      expect(drafts.theirs).not.to.equal(null);
+      const batch = batchOf({ id, plan: drafts.plan });
+      browser.answer((request) =>
+        request.path === '/api/batches' ? { status: 200, body: [batch] } : lidoShelf(request),
+      );
+      await useBatches().load();
+      await drafts.load();
+      expect(drafts.draft.id).not.to.equal(id);
+      expect(drafts.theirs).to.equal(null);
+    });
+
     it('asks the batches before it takes what is not saved for another one', async () => {
       // Saved once, changed, started on another tablet; what this tablet knows of the batches is older.
       browser.answer(
