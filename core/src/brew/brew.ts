@@ -64,10 +64,9 @@ export interface BrewPoint {
 export function brew(input: BrewInput, model: BrewModel): BrewOutcome {
   requireBrew(input, model);
   const { doseG, waterG, filtration, deviation = NO_DEVIATION } = input;
-  const { reachable, release } = yieldCourse(input, model);
+  const { reachable, release, leftG } = yieldCourse(input, model);
   const releasedFrac = release(input.steepS);
   const extractionYieldFrac = reachable * releasedFrac;
-  const leftG = waterLeftG(waterG, (model.lossFrac ?? 0) + deviation.lossFrac);
   const steeped = strengthFrac({ doseG, waterG: leftG, yieldFrac: extractionYieldFrac });
   const liquidG = leftG + extractionYieldFrac * doseG;
   const filtered = filterSlurry({
@@ -114,9 +113,8 @@ export function brewCurve(
   model: BrewModel,
 ): BrewPoint[] {
   requireBrew(input, model);
-  const { doseG, waterG, horizonS, points, deviation = NO_DEVIATION } = input;
-  const leftG = waterLeftG(waterG, (model.lossFrac ?? 0) + deviation.lossFrac);
-  const { reachable, release } = yieldCourse(input, model);
+  const { doseG, horizonS, points } = input;
+  const { reachable, release, leftG } = yieldCourse(input, model);
   return Array.from({ length: points }, (_, i) => {
     const timeS = (horizonS * i) / (points - 1);
     const yieldFrac = reachable * release(timeS);
@@ -133,6 +131,7 @@ function yieldCourse(input: BrewInput, model: BrewModel) {
   const { deviation = NO_DEVIATION } = input;
   const equilibriumYieldFrac = model.equilibriumYieldFrac * deviation.yieldTimes;
   return {
+    leftG: waterLeftG(waterG, (model.lossFrac ?? 0) + deviation.lossFrac),
     reachable: yieldAtRatioFrac({ ratio: waterG / doseG, equilibriumYieldFrac }),
     release: createRelease({
       grind,

@@ -10,7 +10,7 @@ import {
 import { heatCapacityJPerK, volumeMl } from '../matter/properties.ts';
 import { waterDensityGPerMl } from '../matter/waterDensity.ts';
 import { icePerG, type Ice } from './ice.ts';
-import { meltAt, type MeltInput, type MeltPoint } from './melt.ts';
+import { meltAt, type MeltInput } from './melt.ts';
 
 /** One liquid as it is poured. */
 export interface Pour {
@@ -90,7 +90,7 @@ export function drinkTimeline(input: {
   if (massG(mixed.composition) === 0) return [];
   const points = meltAt(meltOf(glass, mixed), minutes);
   return points.map((point, i) => {
-    const liquid = withMelt({ liquid: mixed.composition, ice: glass.ice, point });
+    const liquid = withMelt(glass, mixed, point.meltedG);
     return {
       minutes: minutes[i]!,
       strengthFrac: coffeeStrengthFrac(liquid),
@@ -135,10 +135,9 @@ export function meltedAtG(moment: {
 
 /** @returns the liquid of a drink at one moment, with what has melted into it by then */
 export function liquidAt(moment: { glass: Glass; mixed: Pour; minutes: number }): Composition {
-  const { glass, mixed, minutes } = moment;
+  const { glass, mixed } = moment;
   if (massG(mixed.composition) === 0) return NOTHING;
-  const [point] = meltAt(meltOf(glass, mixed), [minutes]);
-  return withMelt({ liquid: mixed.composition, ice: glass.ice, point: point! });
+  return withMelt(glass, mixed, meltedAtG(moment));
 }
 
 // Written out: a spread costs more than a step of the integration, and the solver asks all the time.
@@ -151,10 +150,8 @@ const meltOf = (glass: Glass, mixed: Pour): MeltInput => ({
   stirredDown: glass.stirredDown,
 });
 
-function withMelt(input: { liquid: Composition; ice: Ice | null; point: MeltPoint }): Composition {
-  const { liquid, ice, point } = input;
-  return ice === null ? liquid : plus(liquid, point.meltedG, icePerG(ice));
-}
+const withMelt = ({ ice }: Glass, { composition }: Pour, meltedG: number): Composition =>
+  ice === null ? composition : plus(composition, meltedG, icePerG(ice));
 
 /** An ingredient measured by volume at its own temperature. */
 export interface Addition {

@@ -80,6 +80,7 @@ export function coffeeStrengthFrac(composition: Composition): number {
  */
 export function coffeeOf(input: { massG: number; strengthFrac: number }): Composition {
   const coffeeG = input.massG * input.strengthFrac;
+  // Written out: every melt makes one of its ice, and a spread takes longer than the rest.
   return {
     waterG: input.massG - coffeeG,
     coffeeG,

@@ -150,14 +150,19 @@ describe('useDraft', () => {
       ): Handler =>
       (request) =>
         request.method === 'PUT' ? put(request.body, request.version) : lidoShelf(request);
+    const savesIt = saving((body) => ({
+      status: 200,
+      body: { ...(body as object), id: drafts.draft.id, version: 1, savedAt: SAVED_AT },
+    }));
+    const hasAlready = (current: object): Handler =>
+      saving(() => ({ status: 412, body: { detail: 'stale', code: 'stale', current } }));
+    const isBatch =
+      (batch: ReturnType<typeof batchOf>): Handler =>
+      (request) =>
+        request.path === '/api/batches' ? { status: 200, body: [batch] } : lidoShelf(request);
 
     it('waits for a pause, sends the version that it saw, and takes the new one', async () => {
-      browser.answer(
-        saving((body) => ({
-          status: 200,
-          body: { ...(body as object), id: drafts.draft.id, version: 1, savedAt: SAVED_AT },
-        })),
-      );
+      browser.answer(savesIt);
       drafts.setAmount('doseG', 800);
       drafts.setAmount('doseG', 810);
       await wait(SAVED_BY_MS);
@@ -174,12 +179,7 @@ describe('useDraft', () => {
         plan: { ...drafts.plan, doseG: 600 },
         savedAt: SAVED_AT,
       };
-      browser.answer(
-        saving(() => ({
-          status: 412,
-          body: { detail: 'stale', code: 'stale', current: other },
-        })),
-      );
+      browser.answer(hasAlready(other));
       drafts.setAmount('doseG', 700);
       await wait(SAVED_BY_MS);
       expect(drafts.theirs?.plan.doseG).to.equal(600);
@@ -196,12 +196,7 @@ describe('useDraft', () => {
         plan: { ...drafts.plan, doseG: 600 },
         savedAt: SAVED_AT,
       };
-      browser.answer(
-        saving(() => ({
-          status: 412,
-          body: { detail: 'stale', code: 'stale', current: other },
-        })),
-      );
+      browser.answer(hasAlready(other));
       drafts.setAmount('doseG', 700);
       await wait(SAVED_BY_MS);
       drafts.settle('theirs');
@@ -221,12 +216,7 @@ describe('useDraft', () => {
     });
 
     it('is gone from this tablet too once another one started it', async () => {
-      browser.answer(
-        saving((body) => ({
-          status: 200,
-          body: { ...(body as object), id: drafts.draft.id, version: 1, savedAt: SAVED_AT },
-        })),
-      );
+      browser.answer(savesIt);
       drafts.setAmount('doseG', 700);
       await wait(SAVED_BY_MS);
       const { id } = drafts.draft;
@@ -245,9 +235,7 @@ describe('useDraft', () => {
         const { id } = drafts.draft;
         const batch = batchOf({ id, plan: drafts.plan });
         if (typedOnG !== null) drafts.setAmount('doseG', typedOnG);
-        browser.answer((request) =>
-          request.path === '/api/batches' ? { status: 200, body: [batch] } : lidoShelf(request),
-        );
+        browser.answer(isBatch(batch));
         await useBatches().load();
         await drafts.load();
         expect(drafts.draft.id).not.to.equal(id);
@@ -257,19 +245,12 @@ describe('useDraft', () => {
     it('has no other version to settle once it was started', async () => {
       const { id } = drafts.draft;
       const other = { ...drafts.draft, version: 4, savedAt: SAVED_AT };
-      browser.answer(
-        saving(() => ({
-          status: 412,
-          body: { detail: 'stale', code: 'stale', current: other },
-        })),
-      );
+      browser.answer(hasAlready(other));
       drafts.setAmount('doseG', 700);
       await wait(SAVED_BY_MS);
       expect(drafts.theirs).not.to.equal(null);
       const batch = batchOf({ id, plan: drafts.plan });
-      browser.answer((request) =>
-        request.path === '/api/batches' ? { status: 200, body: [batch] } : lidoShelf(request),
-      );
+      browser.answer(isBatch(batch));
       await useBatches().load();
       await drafts.load();
       expect(drafts.draft.id).not.to.equal(id);
@@ -278,19 +259,12 @@ describe('useDraft', () => {
 
     it('asks the batches before it takes what is not saved for another one', async () => {
       // Saved once, changed, started on another tablet; what this tablet knows of the batches is older.
-      browser.answer(
-        saving((body) => ({
-          status: 200,
-          body: { ...(body as object), id: drafts.draft.id, version: 1, savedAt: SAVED_AT },
-        })),
-      );
+      browser.answer(savesIt);
       drafts.setAmount('doseG', 600);
       await wait(SAVED_BY_MS);
       drafts.setAmount('doseG', 700);
       const batch = batchOf({ id: drafts.draft.id, plan: drafts.plan });
-      browser.answer((request) =>
-        request.path === '/api/batches' ? { status: 200, body: [batch] } : lidoShelf(request),
-      );
+      browser.answer(isBatch(batch));
       await drafts.load();
       expect(drafts.draft.id).not.to.equal(batch.id);
       expect(drafts.plan.doseG).to.equal(850);
@@ -336,12 +310,7 @@ describe('useDraft', () => {
       await wait(SAVED_BY_MS);
       expect(drafts.saving).to.equal('offline');
       expect(drafts.draft.unsaved).to.equal(true);
-      browser.answer(
-        saving((body) => ({
-          status: 200,
-          body: { ...(body as object), id: drafts.draft.id, version: 1, savedAt: SAVED_AT },
-        })),
-      );
+      browser.answer(savesIt);
       await drafts.save();
       expect(drafts.draft.unsaved).to.equal(false);
     });
