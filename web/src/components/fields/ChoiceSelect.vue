@@ -8,6 +8,8 @@ defineProps<{
   options: readonly { value: T; label: string; reason?: string }[];
 }>();
 const chosen = defineModel<T>({ required: true });
+/** What stands for no choice; an empty text too, where it is none of the options. */
+const NOTHING: unknown[] = [null, undefined];
 const field = ref<InstanceType<typeof ElSelect> | null>(null);
 defineExpose({
   focus: () => field.value?.focus(),
@@ -21,7 +23,7 @@ defineExpose({
     v-model="chosen"
     class="bare"
     :aria-label="label"
-    :empty-values="[null, undefined]"
+    :empty-values="options.some(({ value }) => value === '') ? NOTHING : [...NOTHING, '']"
     :persistent="false"
     placeholder="Choose"
   >
