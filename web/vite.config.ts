@@ -21,17 +21,19 @@ const fontsFirst: Plugin = {
   },
 };
 
+/** Takes a file of ours for a package that others ask for. */
+const instead = (packageName: string, file: string) => ({
+  find: new RegExp(`^${packageName}$`),
+  replacement: fileURLToPath(new URL(`src/${file}`, import.meta.url)),
+});
+
 export default defineConfig({
   resolve: {
     alias: [
-      {
-        find: /^temporal-polyfill$/,
-        replacement: fileURLToPath(new URL('src/temporal.ts', import.meta.url)),
-      },
-      {
-        find: /^@ctrl\/tinycolor$/,
-        replacement: fileURLToPath(new URL('src/noTint.ts', import.meta.url)),
-      },
+      instead('temporal-polyfill', 'temporal.ts'),
+      instead('@ctrl/tinycolor', 'noTint.ts'),
+      instead('d3-color', 'noColours.ts'),
+      instead('@element-plus/icons-vue', 'elementIcons.ts'),
     ],
   },
   plugins: [
@@ -64,9 +66,10 @@ export default defineConfig({
           groups: [
             // Before any schema is made Zod is told not to probe for eval: in a chunk of its own.
             { name: 'withoutEval', test: /withoutEval|node_modules\/zod\// },
-            // What nearly every page shares, in two files: fewer to ask for, and smaller together.
-            { name: 'kit', test: /node_modules/, minShareCount: 20 },
-            { name: 'common', test: /web\/src|core\/src/, minShareCount: 14 },
+            // What every page needs, in two files: fewer to ask for, and smaller together.
+            { name: 'kit', test: /node_modules/, tags: ['$initial'] },
+            { name: 'common', tags: ['$initial'] },
+            // What some pages share, each with what it needs; small parts join the next best.
           ],
         },
       },
