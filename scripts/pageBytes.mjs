@@ -17,7 +17,9 @@ export function printPageBytes() {
   const bytesOf = (file) => gzipSync(readFileSync(new URL(file, DIST))).length;
   // The document names what every page needs.
   const first = [
-    ...readFileSync(new URL('index.html', DIST), 'utf8').matchAll(/"\/(assets\/[^"]+\.(?:js|css))"/g),
+    ...readFileSync(new URL('index.html', DIST), 'utf8').matchAll(
+      /"\/(assets\/[^"]+\.(?:js|css))"/g,
+    ),
   ].map(([, file]) => file);
   const rows = Object.keys(manifest)
     .filter((key) => /^src\/pages\/.*Page\.vue$/.test(key))

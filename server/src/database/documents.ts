@@ -9,6 +9,7 @@ import {
   type Sequelize,
   type Transaction,
 } from 'sequelize';
+import type { z } from 'zod';
 import type { Caller } from '../caller.ts';
 import { ProblemError } from '../problem.ts';
 import type { RememberedRead } from './rememberReads.ts';
@@ -28,6 +29,8 @@ export interface DocumentTable<T> {
   /** Keys by which lists are sorted, filtered or summed; the others lie in the body together. */
   readonly columns?: { readonly [K in keyof Body<T>]?: 'text' | 'number' };
   readonly order?: readonly (readonly [keyof Body<T> & string, 'ASC' | 'DESC'])[];
+  /** What a document is by now: one that was written before a field existed is read with its usual value. */
+  readonly schema?: z.ZodType<Partial<T>>;
 }
 
 /** A document to write, and the version that the writer saw: 0 for a new one, null for none. */
@@ -130,17 +133,21 @@ export function createDocuments<T extends Identified>(
 
   const where = (shopId: string, id: string) => ({ where: { shopId, id } });
   // Raw rows cost a quarter of instances; Sequelize leaves JSON in them as text.
-  const documentOf = (row: Record<string, unknown>): T =>
-    ({
+  function documentOf(row: Record<string, unknown>): T {
+    const stored = {
       ...(JSON.parse(row['body'] as string) as object),
       ...Object.fromEntries(columns.map(([key]) => [key, row[key]])),
       id: row['id'],
       version: row['version'],
-    }) as unknown as T;
+    };
+    const whole = table.schema?.safeParse(stored);
+    return { ...stored, ...(whole?.success ? whole.data : {}) } as unknown as T;
+  }
 
   function readable(row: Record<string, unknown>): T | null {
     try {
-      return documentOf(row);
+      // Remembered, it is everybody's: nobody changes it.
+      return deepFreeze(documentOf(row));
     } catch {
       unreadable.add(`${table.what} ${String(row['id'])}`);
       return null;
@@ -162,14 +169,19 @@ export function createDocuments<T extends Identified>(
   }
 
   async function find(shopId: string, id: string, transaction?: Transaction): Promise<T | null> {
-    const read = (): Promise<Row | null> =>
-      model.findOne({ ...where(shopId, id), raw: true, transaction: transaction ?? null });
-    const row = await (transaction
+    const read = async (): Promise<{ document: T | null } | null> => {
+      const row = await model.findOne({
+        ...where(shopId, id),
+        raw: true,
+        transaction: transaction ?? null,
+      });
+      return row && { document: readable(row as unknown as Record<string, unknown>) };
+    };
+    const found = await (transaction
       ? read()
       : remembered(JSON.stringify([table.name, shopId, id]), read));
-    if (!row) return null;
-    const document = readable(row as unknown as Record<string, unknown>);
-    if (document) return document;
+    if (!found) return null;
+    if (found.document) return found.document;
     throw new ProblemError(
       'not_possible_now',
       `The ${table.what} “${id}” is damaged and cannot be read. Restore a backup from before.`,
@@ -218,18 +230,19 @@ export function createDocuments<T extends Identified>(
   return {
     list: async (shopId, { above = {}, is = {}, last } = {}, transaction) => {
       const beyond = Object.entries(above).map(([key, value]) => [key, { [Op.gt]: value }]);
-      const read = (): Promise<Row[]> =>
-        model.findAll({
+      const read = async (): Promise<T[]> => {
+        const rows = await model.findAll({
           where: { ...Object.fromEntries(beyond), ...is, shopId },
           order: last === undefined ? order() : backwards(),
           ...(last === undefined ? {} : { limit: last }),
           raw: true,
           transaction: transaction ?? null,
         });
+        const found = last === undefined ? rows : rows.toReversed();
+        return found.flatMap((row) => readable(row as unknown as Record<string, unknown>) ?? []);
+      };
       const key = JSON.stringify([table.name, shopId, { above, is, last }]);
-      const found = (await (transaction ? read() : remembered(key, read))) ?? [];
-      const rows = last === undefined ? found : found.toReversed();
-      return rows.flatMap((row) => readable(row as unknown as Record<string, unknown>) ?? []);
+      return [...((await (transaction ? read() : remembered(key, read))) ?? [])];
     },
     find,
     get,
@@ -281,4 +294,10 @@ export function createDocuments<T extends Identified>(
       return rows.map(({ shopId }) => shopId);
     },
   };
+}
+
+function deepFreeze<T>(value: T): T {
+  if (typeof value !== 'object' || value === null || Object.isFrozen(value)) return value;
+  for (const part of Object.values(value)) deepFreeze(part);
+  return Object.freeze(value);
 }

@@ -8,6 +8,7 @@ import {
   type Sequelize,
   type Transaction,
 } from 'sequelize';
+import type { z } from 'zod';
 import type { Caller } from '../caller.ts';
 import { ProblemError } from '../problem.ts';
 
@@ -28,6 +29,8 @@ export interface RowTable<R> {
   /** Key of the thing that a row is about; there is an index on it. */
   readonly of: keyof R & string;
   readonly columns: { readonly [K in keyof Omit<R, 'id' | 'at'>]: keyof typeof COLUMN_TYPES };
+  /** What a row is by now: what one from before a field existed says has its usual value. */
+  readonly schema?: z.ZodType<Partial<R>>;
 }
 
 const COLUMN_TYPES = {
@@ -90,13 +93,16 @@ export function createRows<R extends Row>(
     } as ModelAttributes<Model>,
     { tableName: table.name },
   ) as ModelStatic<Model>;
-  const rowOf = (raw: Record<string, unknown>): Written<R> =>
-    Object.fromEntries(
+  function rowOf(raw: Record<string, unknown>): Written<R> {
+    const row = Object.fromEntries(
       ['seq', 'id', 'author', 'at', ...columns.map(([key]) => key)].map((key) => {
         const isJson = columns.some(([name, type]) => name === key && type === 'json');
         return [key, isJson ? JSON.parse(raw[key] as string) : raw[key]];
       }),
-    ) as unknown as Written<R>;
+    );
+    const whole = table.schema?.safeParse(row);
+    return { ...row, ...(whole?.success ? whole.data : {}) } as unknown as Written<R>;
+  }
 
   return {
     about: async (shopId, of, transaction) => {

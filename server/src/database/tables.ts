@@ -1,14 +1,29 @@
-import type { Batch, BatchActual, Draft, SampleSet } from '@ratio/core/batch';
-import type { Vessel } from '@ratio/core/brew';
-import type { Coffee } from '@ratio/core/coffee';
+import {
+  batchSchema,
+  draftSchema,
+  sampleSetSchema,
+  type Batch,
+  type BatchActual,
+  type Draft,
+  type SampleSet,
+} from '@ratio/core/batch';
+import { vesselSchema, type Vessel } from '@ratio/core/brew';
+import { coffeeSchema, type Coffee } from '@ratio/core/coffee';
 import type { DayRow } from '@ratio/core/day';
-import type { Drink, DrinkVersion } from '@ratio/core/drink';
-import type { Instrument } from '@ratio/core/instruments';
-import type { FilledJug, Jug, LedgerRow } from '@ratio/core/jug';
+import { drinkSchema, drinkVersionSchema, type Drink, type DrinkVersion } from '@ratio/core/drink';
+import { instrumentSchema, type Instrument } from '@ratio/core/instruments';
+import { jugSchema, type FilledJug, type Jug, type LedgerRow } from '@ratio/core/jug';
 import type { LearnedVersion } from '@ratio/core/log';
-import type { BlindTest, Tasting } from '@ratio/core/tasting';
-import type { HouseRecipe, Opened, PantryItem } from '@ratio/core/pantry';
-import type { Device, Person, Shop } from '@ratio/core/shop';
+import { blindTestSchema, tastingSchema, type BlindTest, type Tasting } from '@ratio/core/tasting';
+import {
+  houseRecipeSchema,
+  openedSchema,
+  pantryItemSchema,
+  type HouseRecipe,
+  type Opened,
+  type PantryItem,
+} from '@ratio/core/pantry';
+import { deviceSchema, shopSchema, type Device, type Person, type Shop } from '@ratio/core/shop';
 import type { Sequelize } from 'sequelize';
 import { createDocuments } from './documents.ts';
 import { createRows } from './rows.ts';
@@ -77,23 +92,26 @@ export function defineTables(of: {
   unreadable: Set<string>;
 }) {
   return {
-    shops: createDocuments<StoredShop>(of, { name: 'shops', what: 'shop' }),
-    coffees: createDocuments<Coffee>(of, { name: 'coffees', what: 'coffee' }),
+    shops: createDocuments<StoredShop>(of, { name: 'shops', what: 'shop', schema: shopSchema }),
+    coffees: createDocuments<Coffee>(of, { name: 'coffees', what: 'coffee', schema: coffeeSchema }),
     vessels: createDocuments<Vessel>(of, {
       name: 'vessels',
       what: 'vessel',
+      schema: vesselSchema,
       columns: { brimMl: 'number' },
       order: [['brimMl', 'DESC']],
     }),
     drinks: createDocuments<Drink>(of, {
       name: 'drinks',
       what: 'drink',
+      schema: drinkSchema,
       columns: { order: 'number' },
       order: [['order', 'ASC']],
     }),
     batches: createDocuments<Batch>(of, {
       name: 'batches',
       what: 'batch',
+      schema: batchSchema,
       columns: {
         coffeeName: 'text',
         status: 'text',
@@ -106,26 +124,41 @@ export function defineTables(of: {
     jugs: createDocuments<StoredJug>(of, {
       name: 'jugs',
       what: 'jug',
+      schema: jugSchema,
       columns: { madeAt: 'text', useBy: 'text', onHandG: 'number' },
       order: [['madeAt', 'ASC']],
     }),
     drafts: createDocuments<Draft>(of, {
       name: 'drafts',
       what: 'draft',
+      schema: draftSchema,
       columns: { savedAt: 'text' },
       order: [['savedAt', 'DESC']],
     }),
-    sampleSets: createDocuments<SampleSet>(of, { name: 'sample_sets', what: 'set of jars' }),
-    pantryItems: createDocuments<PantryItem>(of, { name: 'pantry_items', what: 'ingredient' }),
+    sampleSets: createDocuments<SampleSet>(of, {
+      name: 'sample_sets',
+      what: 'set of jars',
+      schema: sampleSetSchema,
+    }),
+    pantryItems: createDocuments<PantryItem>(of, {
+      name: 'pantry_items',
+      what: 'ingredient',
+      schema: pantryItemSchema,
+    }),
     houseRecipes: createDocuments<HouseRecipe>(of, {
       name: 'house_recipes',
       what: 'house recipe',
+      schema: houseRecipeSchema,
       columns: { name: 'text' },
       order: [['name', 'ASC']],
     }),
-    openedItems: createDocuments<Opened>(of, { name: 'opened_items', what: 'open package' }),
+    openedItems: createDocuments<Opened>(of, {
+      name: 'opened_items',
+      what: 'open package',
+      schema: openedSchema,
+    }),
     people: createDocuments<StoredPerson>(of, { name: 'people', what: 'person' }),
-    devices: createDocuments<Device>(of, { name: 'devices', what: 'tablet' }),
+    devices: createDocuments<Device>(of, { name: 'devices', what: 'tablet', schema: deviceSchema }),
     sessions: createDocuments<StoredSession>(of, { name: 'sessions', what: 'session' }),
     batchActuals: createRows<Omit<BatchActual, 'author'>>(of, {
       name: 'batch_actuals',
@@ -149,6 +182,7 @@ export function defineTables(of: {
     instruments: createDocuments<Instrument>(of, {
       name: 'instruments',
       what: 'instrument',
+      schema: instrumentSchema,
       columns: { name: 'text' },
       order: [['name', 'ASC']],
     }),
@@ -188,17 +222,20 @@ export function defineTables(of: {
     tastings: createRows<Omit<Tasting, 'author'>>(of, {
       name: 'tastings',
       of: 'of',
+      schema: tastingSchema,
       columns: { of: 'text', kind: 'text', taster: 'text', note: 'text', said: 'json' },
     }),
     blindTests: createDocuments<BlindTest>(of, {
       name: 'blind_tests',
       what: 'blind comparison',
+      schema: blindTestSchema,
       columns: { begunAt: 'text' },
       order: [['begunAt', 'DESC']],
     }),
     drinkVersions: createRows<Omit<DrinkVersion, 'author'>>(of, {
       name: 'drink_versions',
       of: 'drinkId',
+      schema: drinkVersionSchema,
       columns: { drinkId: 'text', drink: 'json', change: 'text', forWhom: 'text' },
     }),
     jugEntries: createRows<StoredJugRow>(of, {
