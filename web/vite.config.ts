@@ -32,6 +32,7 @@ export default defineConfig({
     alias: [
       instead('temporal-polyfill', 'temporal.ts'),
       instead('@ctrl/tinycolor', 'noTint.ts'),
+      instead('zod', 'withoutEval.ts'),
       instead('d3-color', 'noColours.ts'),
       instead('@element-plus/icons-vue', 'elementIcons.ts'),
     ],

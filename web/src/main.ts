@@ -1,4 +1,3 @@
-import './withoutEval.ts';
 import '@fontsource-variable/chivo';
 import '@fontsource-variable/chivo-mono';
 import 'element-plus/theme-chalk/base.css';
@@ -18,10 +17,18 @@ import './style/chart.css';
 import { createPinia } from 'pinia';
 import { createApp } from 'vue';
 import App from './App.vue';
+import { checkKept } from './kept/checkKept.ts';
 import { fetchAhead, router } from './router.ts';
 
 // In a task of its own: reading the modules was one already.
 setTimeout(() => {
-  createApp(App).use(createPinia()).use(router).mount('#app');
-  void router.isReady().then(fetchAhead);
+  void begin();
 });
+
+async function begin(): Promise<void> {
+  const app = createApp(App).use(createPinia());
+  await checkKept();
+  app.use(router).mount('#app');
+  await router.isReady();
+  fetchAhead();
+}

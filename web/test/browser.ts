@@ -19,6 +19,10 @@ export function installBrowser(): {
     getItem: (key: string) => storage.get(key) ?? null,
     setItem: (key: string, value: string) => void storage.set(key, value),
     removeItem: (key: string) => void storage.delete(key),
+    key: (at: number) => [...storage.keys()][at] ?? null,
+    get length() {
+      return storage.size;
+    },
   });
   define('fetch', async (path: string, init: RequestInit = {}) => {
     const request: Asked = {

@@ -8,7 +8,8 @@ export { brewSetting, planInput, scalePlan, scoopOf } from './plan.ts';
 export { type PlanOutcome, predictBatch, predictPlan } from './predict.ts';
 export { predictBatchRequest, predictBatchResponse } from './predictSchema.ts';
 export { MOST_SAMPLES, planOfSample, sampleSet } from './samples.ts';
-export { type SampleSet, sampleSetSchema, SCORES } from './samplesSchema.ts';
+export { type SampleSet, sampleSetSchema } from './samplesSchema.ts';
+export { SCORES } from './scores.ts';
 export {
   batchSchedule,
   crewWindows,

@@ -3,9 +3,6 @@ import { GRIND_NAMES } from '../coffee/grinds.ts';
 import { planSchema } from './schema.ts';
 import { documentFields, idSchema, instantSchema } from '../document/schema.ts';
 
-/** How a jar was liked, once it was tasted. */
-export const SCORES = [1, 2, 3, 4, 5] as const;
-
 const sampleJarSchema = z.strictObject({
   number: z.number().int().min(1).max(9),
   grind: z.enum(GRIND_NAMES),

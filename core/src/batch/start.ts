@@ -1,6 +1,7 @@
 import { brew } from '../brew/brew.ts';
 import type { Vessel } from '../brew/schema.ts';
-import { learnedModel, type Learned } from '../brew/learned.ts';
+import { learnedModel } from '../brew/learned.ts';
+import type { Learned } from '../brew/learnedSchema.ts';
 import { modelOf } from '../brew/model.ts';
 import { brewRange } from '../brew/range.ts';
 import { ANY_VESSEL_ID, anyVessel, slurryMl, vesselFit, type VesselFit } from '../brew/vessel.ts';

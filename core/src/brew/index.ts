@@ -2,7 +2,8 @@ export { BATCH_LIMITS } from './limits.ts';
 export { brew, brewCurve, type BrewInput, type BrewPoint } from './brew.ts';
 export { slurryStrengthFrac } from './readings.ts';
 export { NO_DEVIATION } from './release.ts';
-export { type Learned, learnedModel, learnedSchema } from './learned.ts';
+export { learnedModel } from './learned.ts';
+export { type Learned, learnedSchema } from './learnedSchema.ts';
 export { FILTRATION_METHODS, FILTRATIONS } from './filtration.ts';
 export { type BrewModel, looseMassG, modelOf } from './model.ts';
 export {

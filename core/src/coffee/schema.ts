@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { CONSTANTS } from '../constants.ts';
 import { documentFields, nameSchema } from '../document/schema.ts';
+import { ROASTS } from './roasts.ts';
 
 /** What the model needs to know of a coffee. */
 export const coffeeTraitsSchema = z.strictObject({
@@ -9,8 +10,6 @@ export const coffeeTraitsSchema = z.strictObject({
   robustaFrac: z.number().min(0).max(1).default(0),
   decafFrac: z.number().min(0).max(1).default(0),
 });
-
-export const ROASTS = ['light', 'medium', 'dark'] as const;
 
 /** A coffee on the shelf. */
 export const coffeeSchema = z.object({

@@ -1,5 +1,6 @@
 import { CONSTANTS } from '../constants.ts';
-import { ROASTS, type Coffee } from './schema.ts';
+import { ROASTS } from './roasts.ts';
+import type { Coffee } from './schema.ts';
 
 const USUAL = 'usual-';
 

@@ -1,4 +1,5 @@
 export { batchCalendar, type CalendarEntry } from './batchCalendar.ts';
+export { CHECK_LISTS, type CheckList } from './checkLists.ts';
 export { createForecast, type Forecast, type RunOut } from './forecast.ts';
 export { helpsOf, type Help } from './helps.ts';
 export { latestStart, type LatestStart } from './latestStart.ts';
@@ -7,8 +8,6 @@ export { PACE_DAYS } from './pace.ts';
 export { poursByDay } from './poursByDay.ts';
 export { poursOf } from './poursOf.ts';
 export {
-  CHECK_LISTS,
-  type CheckList,
   dateSchema,
   type DayPours,
   dayPoursSchema,

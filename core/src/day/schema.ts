@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { authorSchema, idSchema, instantSchema } from '../document/schema.ts';
+import { CHECK_LISTS } from './checkLists.ts';
 
 /** A date of the shop's calendar, as 2026-06-13. */
 export const dateSchema = z.iso.date();
@@ -18,10 +19,6 @@ export const dayPoursSchema = z.object({
     }),
   ),
 });
-
-/** Lists that a shop goes through each day. */
-export const CHECK_LISTS = ['opening', 'closing'] as const;
-export type CheckList = (typeof CHECK_LISTS)[number];
 
 /** What can be written down of a day. */
 const DAY_ROW_KINDS = ['note', 'checked', 'thrown-away', 'undone'] as const;

@@ -1,3 +1,4 @@
-export { type Change, changeSchema, type Noun, NOUNS } from './change.ts';
+export { type Change, changeSchema } from './change.ts';
+export { type Noun, NOUNS } from './nouns.ts';
 export { type Problem, problemSchema } from './problem.ts';
 export { authorSchema, idSchema, instantSchema } from './schema.ts';

@@ -8,6 +8,7 @@ export { type DrinkCost, drawnG, drinkCost, drinksLeft, fromJugG } from './cost.
 export { diluentTempC } from './diluentTemp.ts';
 export { explainDrink, EXPLAINED_OF_DRINK, type ExplainedOfDrink } from './explain.ts';
 export { type DrinkPoint } from './glass.ts';
+export { GLASSES } from './glasses.ts';
 export { fullIceG, ICE_KINDS, ICE_SHAPES, type IceKind, icePieceG } from './ice.ts';
 export { liquidColour } from './liquidColour.ts';
 export { type Measured, type MeasuredBy, type MeasuredDrink, measuredDrink } from './measured.ts';
@@ -24,7 +25,6 @@ export {
   drinkSchema,
   type DrinkVersion,
   drinkVersionSchema,
-  GLASSES,
   keepDrinkRequest,
   type KeepDrinkRequest,
 } from './schema.ts';

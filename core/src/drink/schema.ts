@@ -9,6 +9,7 @@ import {
 } from '../document/schema.ts';
 import { ICE_KINDS } from './ice.ts';
 import { SERVES } from './serve.ts';
+import { GLASSES } from './glasses.ts';
 
 export const LIQUID_C = z.number().min(0).max(100);
 const ICE_C = z.number().min(-40).max(0);
@@ -80,9 +81,6 @@ export const targetSchema = z.union([
     writtenIn: z.enum(['volume', 'spoons']).default('volume'),
   }),
 ]);
-
-/** Shapes of glass that a drink is drawn in. */
-export const GLASSES = ['tumbler', 'highball', 'mug', 'carafe'] as const;
 
 /** A drink of the menu. */
 export const drinkSchema = z.object({

@@ -1,12 +1,11 @@
 export { averageReadings, brixAt20, readingWarnings, strengthOfBrix } from './brix.ts';
 export { calibrated, calibrationOf } from './calibrated.ts';
+export { INSTRUMENT_KINDS, type InstrumentKind } from './kinds.ts';
 export { ASKS, createLineCutter, type Line, readLine } from './lineProtocol.ts';
 export {
   type Instrument,
-  INSTRUMENT_KINDS,
   type InstrumentActRequest,
   instrumentActRequest,
-  type InstrumentKind,
   instrumentSchema,
   type InstrumentState,
   instrumentStateSchema,

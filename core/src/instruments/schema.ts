@@ -7,9 +7,7 @@ import {
   instantSchema,
   nameSchema,
 } from '../document/schema.ts';
-
-export const INSTRUMENT_KINDS = ['scale', 'refractometer', 'probe'] as const;
-export type InstrumentKind = (typeof INSTRUMENT_KINDS)[number];
+import { INSTRUMENT_KINDS } from './kinds.ts';
 
 const PORT = z.number().int().min(1).max(65_535);
 

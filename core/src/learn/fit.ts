@@ -1,12 +1,7 @@
 import { group } from 'd3-array';
 import { brew, type BrewInput } from '../brew/brew.ts';
-import {
-  learnedModel,
-  SCOOP,
-  type Estimate,
-  type Learned,
-  type LearnedCoffee,
-} from '../brew/learned.ts';
+import { learnedModel, SCOOP } from '../brew/learned.ts';
+import type { Estimate, Learned, LearnedCoffee } from '../brew/learnedSchema.ts';
 import type { FiltrationMethod } from '../brew/filtration.ts';
 import { slurryStrengthFrac } from '../brew/readings.ts';
 import { NO_DEVIATION } from '../brew/release.ts';

@@ -1,7 +1,8 @@
 import { planInput, scoopOf } from '../batch/plan.ts';
 import type { Plan } from '../batch/schema.ts';
 import { brew, type BrewInput } from '../brew/brew.ts';
-import { knownTimes, type LearnedCoffee } from '../brew/learned.ts';
+import { knownTimes } from '../brew/learned.ts';
+import type { LearnedCoffee } from '../brew/learnedSchema.ts';
 import type { BrewModel } from '../brew/model.ts';
 import { slurryStrengthFrac } from '../brew/readings.ts';
 import { NO_DEVIATION } from '../brew/release.ts';

@@ -3,6 +3,7 @@ export {
   type AcceptLearnedRequest,
   learnedVersionSchema,
   type LearnedVersion,
+  type LogAnswer,
   logAnswer,
   LOG_PAGE,
   logQuery,

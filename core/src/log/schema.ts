@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { FILTRATION_METHODS } from '../brew/filtration.ts';
-import { learnedSchema } from '../brew/learned.ts';
+import { learnedSchema } from '../brew/learnedSchema.ts';
 import { GRIND_NAMES } from '../coffee/grinds.ts';
 import { authorSchema, idSchema, instantSchema } from '../document/schema.ts';
 
@@ -82,6 +82,7 @@ export const acceptLearnedRequest = z.strictObject({
 });
 
 export type LogQuery = z.infer<typeof logQuery>;
+export type LogAnswer = z.infer<typeof logAnswer>;
 export type LogRow = z.infer<typeof logRowSchema>;
 export type LearnedVersion = z.infer<typeof learnedVersionSchema>;
 export type AcceptLearnedRequest = z.infer<typeof acceptLearnedRequest>;

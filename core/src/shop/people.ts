@@ -1,17 +1,8 @@
 import { z } from 'zod';
 import { documentFields, idSchema, instantSchema, nameSchema } from '../document/schema.ts';
+import { ROLES } from './roles.ts';
 
-/**
- * What somebody may do, each what those before may too: pours drinks and takes the steps of a steep;
- * brews, which is plans, jugs and the pantry; leads, which is prices, people and backups.
- */
-export const ROLES = ['pours', 'brews', 'leads'] as const;
 export const roleSchema = z.enum(ROLES);
-export type Role = z.infer<typeof roleSchema>;
-
-/** @returns whether a role may do what takes at least another one */
-export const mayDo = (role: Role, least: Role): boolean =>
-  ROLES.indexOf(role) >= ROLES.indexOf(least);
 
 const pinSchema = z.string().regex(/^\d{4,8}$/, 'A PIN has 4 to 8 digits.');
 const passwordSchema = z.string().min(10, 'A password has 10 characters or more.').max(200);

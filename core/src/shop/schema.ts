@@ -7,9 +7,7 @@ import { CONSTANTS } from '../constants.ts';
 import { documentFields, instantSchema, nameSchema } from '../document/schema.ts';
 import { checklistsSchema } from './checklists.ts';
 import { shopStepSchema } from './stepsSchema.ts';
-
-/** What a brew is strained through. */
-export const FILTER_KINDS = ['bag', 'paper', 'insert'] as const;
+import { FILTER_KINDS } from './filterKinds.ts';
 
 /** So many settings of the mill are remembered. */
 export const MOST_SETTINGS = 200;

@@ -1,5 +1,6 @@
 import { createRandom } from '../numeric/random.ts';
-import type { BlindKind, Serving } from './schema.ts';
+import type { BlindKind } from './blindKinds.ts';
+import type { Serving } from './schema.ts';
 
 type Side = 'A' | 'B';
 const orders = (...texts: string[]): readonly (readonly Side[])[] =>

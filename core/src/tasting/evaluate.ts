@@ -1,4 +1,5 @@
-import type { BlindKind, Serving } from './schema.ts';
+import type { BlindKind } from './blindKinds.ts';
+import type { Serving } from './schema.ts';
 
 /** How likely a guess is right. */
 const CHANCE: Readonly<Record<BlindKind, number>> = {

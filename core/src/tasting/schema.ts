@@ -6,19 +6,8 @@ import {
   instantSchema,
   nameSchema,
 } from '../document/schema.ts';
-
-/** Plain scales, each from 1 to 5, and what their ends are called. */
-export const SCALES = {
-  strength: { name: 'Strength', low: 'thin', high: 'heavy' },
-  sourness: { name: 'Sourness', low: 'flat', high: 'sharp' },
-  bitterness: { name: 'Bitterness', low: 'none', high: 'harsh' },
-  sweetness: { name: 'Sweetness', low: 'dry', high: 'sweet' },
-  body: { name: 'Body', low: 'watery', high: 'thick' },
-  clean: { name: 'Clean', low: 'muddy', high: 'clean' },
-  liking: { name: 'Liking', low: 'not at all', high: 'very much' },
-} as const satisfies Record<string, { name: string; low: string; high: string }>;
-export type Scale = keyof typeof SCALES;
-export const SCALE_NAMES = Object.keys(SCALES) as [Scale, ...Scale[]];
+import { BLIND_KINDS } from './blindKinds.ts';
+import { SCALE_NAMES } from './scales.ts';
 
 /** What can be tasted. */
 const TASTED_KINDS = ['batch', 'jug', 'drink', 'jar'] as const;
@@ -52,10 +41,6 @@ export const tastingRequest = z.strictObject({
   said: z.strictObject(saidFields),
   at: instantSchema.optional(),
 });
-
-/** Ways to taste without knowing which is which. */
-export const BLIND_KINDS = ['triangle', 'duo-trio', 'preference'] as const;
-export type BlindKind = (typeof BLIND_KINDS)[number];
 
 const sideSchema = z.enum(['A', 'B']);
 /** What one taster gets: cups in an order, each with a code that says nothing. */

@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import jstat from 'jstat';
 import { blindPlan } from '../../src/tasting/blindPlan.ts';
 import { evaluateBlind, isRight, leastRight, powerFrac, tail } from '../../src/tasting/evaluate.ts';
-import type { BlindKind } from '../../src/tasting/schema.ts';
+import type { BlindKind } from '../../src/tasting/blindKinds.ts';
 import { expectNear } from '../near.ts';
 
 describe('leastRight', () => {

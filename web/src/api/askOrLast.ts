@@ -1,4 +1,4 @@
-import type { z } from 'zod';
+import { isOurs, keptText, keptValue } from '../kept/ours.ts';
 import { useConnection } from '../stores/connection.ts';
 import { ask, Unreachable } from './client.ts';
 
@@ -11,18 +11,15 @@ const keyOf = (path: string): string => `ratio.last.${path}`;
  * @throws {RequestProblem} with the server's problem document
  * @throws {Unreachable} where no answer came, and none is kept
  */
-export async function askOrLast<S extends z.ZodType>(
-  schema: S,
-  path: string,
-): Promise<z.output<S>> {
+export async function askOrLast<T>(path: string): Promise<T> {
   const connection = useConnection();
   try {
-    const answer = await ask(schema, path);
+    const answer = await ask<T>(path);
     connection.away = false;
     keep(path, answer);
     return answer;
   } catch (error) {
-    const last = error instanceof Unreachable ? kept(schema, path) : undefined;
+    const last = error instanceof Unreachable ? kept<T>(path) : undefined;
     if (last === undefined) throw error;
     connection.away = true;
     return last;
@@ -31,17 +28,18 @@ export async function askOrLast<S extends z.ZodType>(
 
 function keep(path: string, answer: unknown): void {
   try {
-    localStorage.setItem(keyOf(path), JSON.stringify(answer));
+    localStorage.setItem(keyOf(path), keptText(answer));
   } catch {
     // A full store loses the memory of what was seen, never what was written.
     localStorage.removeItem(keyOf(path));
   }
 }
 
-function kept<S extends z.ZodType>(schema: S, path: string): z.output<S> | undefined {
+/** What was seen last, by a program of these shapes. */
+function kept<T>(path: string): T | undefined {
+  const text = localStorage.getItem(keyOf(path));
   try {
-    const parsed = schema.safeParse(JSON.parse(localStorage.getItem(keyOf(path)) ?? 'null'));
-    return parsed.success ? parsed.data : undefined;
+    return text !== null && isOurs(text) ? (keptValue(text) as T) : undefined;
   } catch {
     return undefined;
   }

@@ -1,18 +1,17 @@
-import { problemSchema, type Problem } from '@ratio/core/document';
+import type { Problem } from '@ratio/core/document';
 import { createEventHook } from '@vueuse/core';
 import { v4 } from 'uuid';
-import { z } from 'zod';
 import { firstAnswer } from './firstAnswers.ts';
 
-/** A problem with the document as it is now, for a stale write. */
-const refusalSchema = problemSchema.extend({ current: z.unknown().optional() });
+/** A problem, with the document as it is now for a stale write. */
+type Refusal = Problem & { readonly current?: unknown };
 
 /** A request that the server refused, with the reason in its own words. */
 export class RequestProblem extends Error {
   override readonly name = 'RequestProblem';
-  readonly problem: Problem & { current?: unknown };
+  readonly problem: Refusal;
 
-  constructor(problem: Problem & { current?: unknown }) {
+  constructor(problem: Refusal) {
     super(problem.detail);
     this.problem = problem;
   }
@@ -36,20 +35,16 @@ export interface Asking {
 }
 
 /**
- * Asks the server.
+ * Asks the server. It checks what it is sent and fills in what it answers: an answer is what its address
+ * says, and pages carry no schema to see.
  *
- * @param schema what the answer must be; one that is not counts as none
  * @throws {RequestProblem} with the server's problem document
- * @throws {Unreachable} where no answer came
+ * @throws {Unreachable} where no answer came, or one that is none of the server's
  */
-export async function ask<S extends z.ZodType>(
-  schema: S,
-  path: string,
-  options: Asking = {},
-): Promise<z.output<S>> {
+export async function ask<T>(path: string, options: Asking = {}): Promise<T> {
   const { method = 'GET', body, version } = options;
-  const known = method === 'GET' ? schema.safeParse(await firstAnswer(path)) : null;
-  if (known?.success) return known.data;
+  const known = method === 'GET' ? await firstAnswer(path) : undefined;
+  if (isAnswer(known)) return known as T;
   const response = await fetch(path, {
     method,
     headers: {
@@ -63,17 +58,18 @@ export async function ask<S extends z.ZodType>(
     throw new Unreachable('The server does not answer. Nothing is lost; try again.', { cause });
   });
   const answer: unknown = await response.json().catch(() => null);
-  const parsed = response.ok ? schema.safeParse(answer) : null;
-  if (parsed?.success) return parsed.data;
-  const refusal = refusalSchema.safeParse(answer);
-  if (refusal.success) {
-    if (refusal.data.code === 'sign_in') void signInAsked.trigger(refusal.data);
-    throw new RequestProblem(refusal.data);
+  if (response.ok && isAnswer(answer)) return answer as T;
+  if (!response.ok && isRefusal(answer)) {
+    if (answer.code === 'sign_in') void signInAsked.trigger(answer);
+    throw new RequestProblem(answer);
   }
-  throw new Unreachable('The server’s answer cannot be read. Nothing is lost; reload the page.', {
-    cause: parsed?.error,
-  });
+  throw new Unreachable('The server’s answer cannot be read. Nothing is lost; reload the page.');
 }
+
+const isAnswer = (answer: unknown): answer is object =>
+  typeof answer === 'object' && answer !== null;
+const isRefusal = (answer: unknown): answer is Refusal =>
+  isAnswer(answer) && 'code' in answer && 'detail' in answer && typeof answer.detail === 'string';
 
 /** @returns a sentence for whoever stands at the page */
 export const sentenceOf = (error: unknown): string =>

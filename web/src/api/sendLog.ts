@@ -1,13 +1,11 @@
-import { z } from 'zod';
-
 /** What the server says line by line, and last of all. */
-const saidSchema = z.object({
-  lines: z.number().optional(),
-  taken: z.number().default(0),
-  known: z.number().default(0),
-  problem: z.string().optional(),
-  detail: z.string().optional(),
-});
+interface Said {
+  readonly lines?: number;
+  readonly taken?: number;
+  readonly known?: number;
+  readonly problem?: string;
+  readonly detail?: string;
+}
 
 /**
  * Sends the batches of an old log.
@@ -28,7 +26,7 @@ export async function sendLog(
     body: lines,
     signal,
   });
-  let last = saidSchema.parse({});
+  let last: Said = {};
   let held = '';
   const decoder = new TextDecoder();
   const reader = response.body!.getReader();
@@ -38,12 +36,12 @@ export async function sendLog(
     const said = held.split('\n');
     held = done ? '' : said.pop()!;
     for (const line of said.filter(Boolean)) {
-      last = saidSchema.parse(JSON.parse(line));
+      last = JSON.parse(line) as Said;
       if (last.lines !== undefined) tell(last.lines);
     }
     if (done) break;
   }
   const problem = last.problem ?? (response.ok ? undefined : last.detail);
   if (problem !== undefined) throw new Error(problem);
-  return { taken: last.taken, known: last.known };
+  return { taken: last.taken ?? 0, known: last.known ?? 0 };
 }

@@ -1,4 +1,4 @@
-import { changeSchema, NOUNS, type Noun } from '@ratio/core/document';
+import { NOUNS, type Change, type Noun } from '@ratio/core/document';
 import { useEventListener, useTimeoutFn } from '@vueuse/core';
 import { onScopeDispose, watch } from 'vue';
 import { useBatches } from '../stores/batches.ts';
@@ -50,8 +50,9 @@ export function useChanges(isReady: () => boolean = () => true): void {
         void feed.said.trigger(data);
       });
     next.onmessage = ({ data }: MessageEvent<string>) => {
-      const change = changeSchema.safeParse(JSON.parse(data));
-      if (change.success) void reload(change.data.noun, change.data.id);
+      const { noun, id } = JSON.parse(data) as Change;
+      // A noun of a newer server is none of this page's.
+      if (noun in stores) void reload(noun, id);
     };
     next.onerror = () => {
       dropped = true;

@@ -1,5 +1,4 @@
 import { computed, shallowRef, type Ref } from 'vue';
-import { z } from 'zod';
 import { askOrLast } from '../api/askOrLast.ts';
 import { useOutbox, type Write } from '../stores/outbox.ts';
 
@@ -18,14 +17,10 @@ export interface Documents<T extends Identified> {
   readonly remove: (document: Identified) => Promise<void>;
 }
 
-/** @returns documents at an address, each answer parsed */
-export function useDocuments<T extends Identified>(
-  path: string,
-  schema: z.ZodType<T>,
-): Documents<T> {
+/** @returns documents at an address */
+export function useDocuments<T extends Identified>(path: string): Documents<T> {
   const outbox = useOutbox();
   const loaded = shallowRef<T[]>([]);
-  const listSchema = z.array(schema);
   const all = computed(() =>
     outbox.waiting
       .filter((write) => write.path.startsWith(`${path}/`))
@@ -36,7 +31,7 @@ export function useDocuments<T extends Identified>(
   );
 
   async function load(): Promise<void> {
-    loaded.value = await askOrLast(listSchema, path);
+    loaded.value = await askOrLast<T[]>(path);
   }
 
   return {
@@ -52,7 +47,7 @@ export function useDocuments<T extends Identified>(
         before: bodyOf(all.value.find((one) => one.id === id)),
         what: nameOf(document),
       };
-      const sent = await outbox.write(schema, write, (saved) => {
+      const sent = await outbox.write<T>(write, (saved) => {
         loaded.value = withOne(loaded.value, saved);
       });
       if (sent.kept) return document;
@@ -63,7 +58,7 @@ export function useDocuments<T extends Identified>(
       const { id, version } = document;
       const what = `${nameOf(document)}: taken away`;
       const write = { method: 'DELETE' as const, path: `${path}/${id}`, version, what };
-      const sent = await outbox.write(z.object({ id: z.string() }), write, () => {
+      const sent = await outbox.write(write, () => {
         loaded.value = loaded.value.filter((one) => one.id !== id);
       });
       if (!sent.kept) await load();

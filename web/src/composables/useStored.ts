@@ -1,38 +1,33 @@
 import { useStorage } from '@vueuse/core';
 import type { Ref } from 'vue';
-import type { z } from 'zod';
+import { isOurs, keptText, keptValue } from '../kept/ours.ts';
+import type { Kept } from '../kept/shapes.ts';
 import { useSetAside } from '../stores/setAside.ts';
 
 /**
- * A value that this browser keeps through a reload. What it holds and cannot be read any more is set
- * aside, not lost and not taken for something else.
+ * A value that this browser keeps through a reload. What a program of other shapes kept has been checked
+ * before a page stands; what comes from one meanwhile is set aside.
  *
  * @param key name under which it is kept
- * @param schema what it must be
  * @param initial value where nothing is kept
  */
-export function useStored<T>(key: string, schema: z.ZodType<T>, initial: T): Ref<T> {
+export function useStored<K extends keyof Kept>(key: K, initial: Kept[K]): Ref<Kept[K]> {
   const aside = useSetAside();
-  return useStorage<T>(key, initial, localStorage, {
+  return useStorage<Kept[K]>(key, initial, localStorage, {
     writeDefaults: false,
     // Another tab of this tablet is another hand: what it changes comes by the server.
     listenToStorageChanges: false,
     serializer: {
       read: (text) => {
-        const parsed = schema.safeParse(readJson(text));
-        if (parsed.success) return parsed.data;
+        try {
+          if (isOurs(text)) return keptValue(text) as Kept[K];
+        } catch {
+          // Cut off: as good as foreign.
+        }
         aside.add({ key, text });
         return initial;
       },
-      write: (value) => JSON.stringify(value),
+      write: keptText,
     },
   });
-}
-
-function readJson(text: string): unknown {
-  try {
-    return JSON.parse(text);
-  } catch {
-    return undefined;
-  }
 }

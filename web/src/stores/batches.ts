@@ -1,9 +1,5 @@
 import {
-  batchInFullSchema,
-  batchSchema,
-  noteActualRequest,
   NOTHING_NOTED,
-  startBatchRequest,
   startedBatch,
   filterUse,
   uncleanedAfter,
@@ -21,7 +17,6 @@ import {
 } from '@ratio/core/batch';
 import { defineStore } from 'pinia';
 import { computed, shallowRef } from 'vue';
-import { z } from 'zod';
 import { ask } from '../api/client.ts';
 import { askOrLast } from '../api/askOrLast.ts';
 import { useOutbox } from './outbox.ts';
@@ -30,8 +25,6 @@ import { useShop } from './shop.ts';
 
 const pathOf = (id: string): string => `/api/batches/${id}`;
 const STRAIN_PATH = /^\/api\/batches\/([^/]+)\/strain$/;
-const inFullsSchema = z.array(batchInFullSchema);
-const batchesSchema = z.array(batchSchema);
 
 /** Batches, as the server keeps them. */
 export const useBatches = defineStore('batches', () => {
@@ -50,18 +43,18 @@ export const useBatches = defineStore('batches', () => {
   };
 
   async function loadInFull(id: string): Promise<void> {
-    keepInFull(await askOrLast(batchInFullSchema, pathOf(id)));
+    keepInFull(await askOrLast<BatchInFull>(pathOf(id)));
   }
   /** All that steep, with what was noted of each. */
   async function loadRunning(): Promise<void> {
-    for (const batch of await askOrLast(inFullsSchema, '/api/running')) keepInFull(batch);
+    for (const batch of await askOrLast<BatchInFull[]>('/api/running')) keepInFull(batch);
   }
 
   /** @param changed the one that changed; all of them where nobody says which */
   async function load(changed?: string): Promise<void> {
     const open = [...inFull.value.keys()].filter((id) => changed === undefined || id === changed);
     const [list] = await Promise.all([
-      askOrLast(batchesSchema, '/api/batches'),
+      askOrLast<Batch[]>('/api/batches'),
       ...open.map((id) => loadInFull(id).catch(() => undefined)),
     ]);
     batches.value = list;
@@ -71,7 +64,7 @@ export const useBatches = defineStore('batches', () => {
   async function note(id: string, request: NoteActualRequest, what: string): Promise<void> {
     const path = `${pathOf(id)}/actuals`;
     const write = { method: 'POST' as const, path, body: request, what };
-    const sent = await outbox.write(batchInFullSchema, write, keepInFull);
+    const sent = await outbox.write(write, keepInFull);
     if (!sent.kept) await load(id);
   }
 
@@ -79,9 +72,8 @@ export const useBatches = defineStore('batches', () => {
   function actualsOf(id: string): BatchActual[] {
     const known = inFull.value.get(id)?.actuals ?? [];
     const waiting = outbox.waiting.flatMap(({ path, body }) => {
-      const request = path === `${pathOf(id)}/actuals` ? noteActualRequest.safeParse(body) : null;
-      if (!request?.success) return [];
-      const { at = new Date(shelf.readMs()).toISOString(), ...seen } = request.data;
+      if (path !== `${pathOf(id)}/actuals`) return [];
+      const { at = new Date(shelf.readMs()).toISOString(), ...seen } = body as NoteActualRequest;
       return [{ ...NOTHING_NOTED, ...seen, at, batchId: id, author: '' } as BatchActual];
     });
     return [...known, ...waiting.filter((row) => !known.some((one) => one.id === row.id))];
@@ -90,7 +82,7 @@ export const useBatches = defineStore('batches', () => {
   /** @returns the batch; null while the start is kept here because the server does not answer */
   async function start(request: StartBatchRequest, what: string): Promise<Batch | null> {
     const write = { method: 'POST' as const, path: '/api/batches', body: request, what };
-    const sent = await outbox.write(batchSchema, write);
+    const sent = await outbox.write<Batch>(write);
     if (sent.kept) return null;
     await load();
     return sent.answer;
@@ -106,12 +98,12 @@ export const useBatches = defineStore('batches', () => {
 
   /** Splits a running batch; the server decides, so that nobody counts a share twice. */
   async function split(id: string, request: SplitBatchRequest): Promise<void> {
-    await ask(batchSchema, `${pathOf(id)}/split`, { method: 'POST', body: request });
+    await ask(`${pathOf(id)}/split`, { method: 'POST', body: request });
     await load(id);
   }
 
   async function strain(batch: Batch, request: StrainBatchRequest): Promise<void> {
-    const sent = await outbox.write(batchSchema, {
+    const sent = await outbox.write({
       method: 'POST',
       path: `/api/batches/${batch.id}/strain`,
       body: request,
@@ -124,9 +116,8 @@ export const useBatches = defineStore('batches', () => {
   /** What was started here and the server has not acknowledged yet; it has version 0. */
   const waitingStarts = computed<Batch[]>(() =>
     outbox.waiting.flatMap(({ method, path, body }) => {
-      const request = startBatchRequest.safeParse(body);
-      if (method !== 'POST' || path !== '/api/batches' || !request.success) return [];
-      const { id, plan, startedAt } = request.data;
+      if (method !== 'POST' || path !== '/api/batches') return [];
+      const { id, plan, startedAt } = body as StartBatchRequest;
       const coffee = shelf.coffeeOf(plan.coffeeId);
       const vessel = vesselOf(plan, shelf.vessels);
       if (!coffee || !vessel) return [];

@@ -1,6 +1,5 @@
 import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
-import { z } from 'zod';
 import { useStored } from '../composables/useStored.ts';
 
 /** Two quiet notes, Hz, and how long each sounds, s. */
@@ -10,8 +9,8 @@ const LOUDNESS = 0.08;
 
 /** How this tablet calls somebody when something is due: each only where somebody switched it on. */
 export const useCalls = defineStore('calls', () => {
-  const sound = useStored('ratio.sound', z.boolean(), false);
-  const notification = useStored('ratio.notification', z.boolean(), false);
+  const sound = useStored('ratio.sound', false);
+  const notification = useStored('ratio.notification', false);
   // Neither a secure context nor every browser is a matter of course: tablets come by plain HTTP.
   const canNotify = 'Notification' in globalThis && globalThis.isSecureContext;
   const refusal = ref('');

@@ -1,21 +1,11 @@
-import {
-  dayPoursSchema,
-  dayRowRequest,
-  dayRowSchema,
-  type DayPours,
-  type DayRow,
-  type DayRowRequest,
-} from '@ratio/core/day';
+import type { DayPours, DayRow, DayRowRequest } from '@ratio/core/day';
 import { localDate } from '@ratio/core/calendar';
 import { defineStore } from 'pinia';
 import { computed, shallowRef } from 'vue';
-import { z } from 'zod';
 import { askOrLast } from '../api/askOrLast.ts';
 import { useOutbox } from './outbox.ts';
 import { useShop } from './shop.ts';
 
-const poursSchema = z.array(dayPoursSchema);
-const rowsSchema = z.array(dayRowSchema);
 const ROWS_PATH = /^\/api\/days\/([^/]+)\/rows$/;
 const NOTHING_SAID = { list: null, item: '', note: '', price: null, undoes: null, author: '' };
 
@@ -30,19 +20,17 @@ export const useDays = defineStore('days', () => {
   };
 
   async function loadPours(): Promise<void> {
-    pours.value = await askOrLast(poursSchema, '/api/pours');
+    pours.value = await askOrLast<DayPours[]>('/api/pours');
   }
   async function loadDay(date: string): Promise<void> {
-    keep(date, await askOrLast(rowsSchema, `/api/days/${date}`));
+    keep(date, await askOrLast<DayRow[]>(`/api/days/${date}`));
   }
 
   /** What was written down of a day, acknowledged or not. */
   function rowsOf(date: string): DayRow[] {
     const waiting = outbox.waiting.flatMap(({ path, body }): DayRow[] => {
       if (ROWS_PATH.exec(path)?.[1] !== date) return [];
-      const request = dayRowRequest.safeParse(body);
-      if (!request.success) return [];
-      const { at = new Date(shelf.readMs()).toISOString(), ...said } = request.data;
+      const { at = new Date(shelf.readMs()).toISOString(), ...said } = body as DayRowRequest;
       return [{ ...NOTHING_SAID, ...said, at, date, undone: false }];
     });
     const rows = [...(known.value.get(date) ?? [])];
@@ -55,8 +43,7 @@ export const useDays = defineStore('days', () => {
   async function write(date: string, request: DayRowRequest, what: string): Promise<void> {
     const path = `/api/days/${date}/rows`;
     const body = { at: new Date(shelf.readMs()).toISOString(), ...request };
-    const sent = await outbox.write(
-      rowsSchema,
+    const sent = await outbox.write<DayRow[]>(
       { method: 'POST' as const, path, body, what },
       (rows) => keep(date, rows),
     );

@@ -1,11 +1,4 @@
-import {
-  brewSetting,
-  draftSchema,
-  planSchema,
-  saveDraftRequest,
-  type Draft,
-  type Plan,
-} from '@ratio/core/batch';
+import { brewSetting, type Draft, type Plan } from '@ratio/core/batch';
 import {
   ANY_VESSEL_ID,
   BATCH_LIMITS,
@@ -20,25 +13,18 @@ import {
   type TargetKey,
 } from '@ratio/core/brew';
 import { CONSTANTS } from '@ratio/core/constants';
-import { idSchema } from '@ratio/core/document';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
-import { z } from 'zod';
 import { ask, newId, RequestProblem, Unreachable } from '../api/client.ts';
 import { useBatches } from './batches.ts';
 import { useSession } from './session.ts';
 import { useShop } from './shop.ts';
+import { isSame } from '../composables/isSame.ts';
 import { useStored } from '../composables/useStored.ts';
+import type { Kept } from '../kept/shapes.ts';
 
-const draftsSchema = z.array(draftSchema);
-const localDraftSchema = saveDraftRequest.extend({
-  id: idSchema,
-  /** 0 before the server has it. */
-  version: z.number().int().min(0),
-  unsaved: z.boolean(),
-});
 /** The draft on this tablet, and which version of it the server is known to have. */
-export type LocalDraft = Readonly<z.infer<typeof localDraftSchema>>;
+export type LocalDraft = Readonly<Kept['ratio.plan']>;
 
 /** An amount that could not be set, and why. */
 export interface Conflict {
@@ -64,12 +50,6 @@ const MOST = [
 const UNDECIDED: readonly number[] = [401, 408, 429];
 const SAVE_AFTER_MS = 400;
 const RETRY_AFTER_MS = 4000;
-
-/** Whether two plans say the same, in whatever order. */
-const isSamePlan = (one: Plan, other: Plan): boolean => {
-  const [a, b] = [one, other].map((plan) => JSON.stringify(planSchema.parse(plan)));
-  return a === b;
-};
 
 const freshDraft = (): LocalDraft => ({
   id: newId(),
@@ -102,7 +82,7 @@ export const useDraft = defineStore('draft', () => {
   const shelf = useShop();
   const session = useSession();
   const batches = useBatches();
-  const draft = useStored<LocalDraft>('ratio.plan', localDraftSchema, freshDraft());
+  const draft = useStored('ratio.plan', freshDraft());
   const conflict = shallowRef<Conflict | null>(null);
   /** What another tablet made of this draft while it was changed here. */
   const theirs = shallowRef<Draft | null>(null);
@@ -204,7 +184,7 @@ export const useDraft = defineStore('draft', () => {
     const { id, version, unsaved: _, ...body } = draft.value;
     saving.value = 'saving';
     try {
-      const saved = await ask(draftSchema, `/api/drafts/${id}`, { method: 'PUT', body, version });
+      const saved = await ask<Draft>(`/api/drafts/${id}`, { method: 'PUT', body, version });
       saving.value = 'saved';
       if (draft.value.id !== id) return;
       // Typed on meanwhile? Then what was typed still has to be saved.
@@ -218,9 +198,9 @@ export const useDraft = defineStore('draft', () => {
 
   async function notSaved(error: unknown): Promise<void> {
     const problem = error instanceof RequestProblem ? error.problem : null;
-    const current = draftSchema.safeParse(problem?.current);
-    if (current.success) {
-      theirs.value = current.data;
+    const current = problem?.current as Draft | null | undefined;
+    if (current) {
+      theirs.value = current;
       saving.value = 'saved';
     } else if (problem && (problem.code === 'already_exists' || problem.status === 412)) {
       await letGo();
@@ -236,7 +216,7 @@ export const useDraft = defineStore('draft', () => {
   function letGoOfStarted(): boolean {
     const started = batches.withId(draft.value.id);
     if (!started) return false;
-    if (isSamePlan(started.plan, startingPlan.value)) restart();
+    if (isSame(started.plan, startingPlan.value)) restart();
     else renewed();
     return true;
   }
@@ -308,7 +288,7 @@ export const useDraft = defineStore('draft', () => {
   async function load(): Promise<void> {
     loads += 1;
     const mine = loads;
-    const drafts = await ask(draftsSchema, '/api/drafts').catch((error: unknown) => {
+    const drafts = await ask<Draft[]>('/api/drafts').catch((error: unknown) => {
       // The draft on this tablet is there without the server.
       if (error instanceof Unreachable) return null;
       throw error;

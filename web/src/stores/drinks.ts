@@ -1,7 +1,4 @@
 import {
-  keepDrinkRequest,
-  drinkSchema,
-  drinkVersionSchema,
   isUsualDrink,
   USUAL_MENU,
   type Drink,
@@ -10,23 +7,21 @@ import {
 } from '@ratio/core/drink';
 import { defineStore } from 'pinia';
 import { computed } from 'vue';
-import { z } from 'zod';
 import { ask, newId } from '../api/client.ts';
 import { useOutbox, type Write } from './outbox.ts';
 import { useStored } from '../composables/useStored.ts';
 import { useDocuments } from '../composables/useDocuments.ts';
 
-const versionsSchema = z.array(drinkVersionSchema);
 const LONGEST_CHANGE = 300;
 
 /** The drinks of the menu, as the server keeps them, in the menu's order. */
 export const useDrinks = defineStore('drinks', () => {
   const outbox = useOutbox();
-  const { all, load, remove } = useDocuments('/api/drinks', drinkSchema);
+  const { all, load, remove } = useDocuments<Drink>('/api/drinks');
 
   /** With what was kept here and the server has not acknowledged yet. */
   const own = computed(() => outbox.waiting.reduce(withKept, all.value));
-  const dropped = useStored('ratio.droppedDrinks', z.array(z.string()), []);
+  const dropped = useStored('ratio.droppedDrinks', []);
   /** The usual ones, as long as the shop has none of its own making; those that are kept stay among them. */
   const usual = computed(() =>
     own.value.every(isUsualDrink)
@@ -37,7 +32,7 @@ export const useDrinks = defineStore('drinks', () => {
   );
   const drinks = computed(() => [...own.value, ...usual.value]);
   /** How cold all ice is at this bar today, °C; null where it is as each drink has it. */
-  const iceTodayC = useStored<number | null>('ratio.iceTodayC', z.number().nullable(), null);
+  const iceTodayC = useStored('ratio.iceTodayC', null);
   /** A drink as it is made today. */
   const asToday = (drink: Drink): Drink =>
     iceTodayC.value === null || !drink.ice
@@ -62,7 +57,7 @@ export const useDrinks = defineStore('drinks', () => {
     const path = `/api/drinks/${id}/versions`;
     const what = `${input.drink.name}: ${request.change}`;
     const write = { method: 'POST' as const, path, body: request, version, what };
-    const sent = await outbox.write(drinkSchema, write);
+    const sent = await outbox.write<Drink>(write);
     if (sent.kept) return input.drink;
     await load();
     return sent.answer;
@@ -87,16 +82,16 @@ export const useDrinks = defineStore('drinks', () => {
       if (isUsualDrink(drink)) dropped.value = [...dropped.value, drink.id];
       if (drink.version > 0) await remove(drink);
     },
-    versions: (drinkId: string): Promise<DrinkVersion[]> =>
-      ask(versionsSchema, `/api/drinks/${drinkId}/versions`),
+    versions: (drinkId: string): Promise<DrinkVersion[]> => ask(`/api/drinks/${drinkId}/versions`),
   };
 });
 
 /** The menu with one more write of a drink; what is kept for somebody leaves the usual. */
 function withKept(drinks: Drink[], { path, body, version = 0 }: Write): Drink[] {
   const [, id] = /^\/api\/drinks\/([^/]+)\/versions$/.exec(path) ?? [];
-  const request = keepDrinkRequest.safeParse(body);
-  if (id === undefined || !request.success || request.data.forWhom !== '') return drinks;
-  const kept = { ...request.data.drink, id, version };
+  if (id === undefined) return drinks;
+  const { drink, forWhom } = body as KeepDrinkRequest;
+  if (forWhom !== '') return drinks;
+  const kept = { ...drink, id, version };
   return [...drinks.filter((one) => one.id !== id), kept].toSorted((a, b) => a.order - b.order);
 }

@@ -1,14 +1,12 @@
-import {
-  instrumentSchema,
-  instrumentStateSchema,
-  type InstrumentActRequest,
-  type InstrumentKind,
-  type InstrumentState,
+import type {
+  Instrument,
+  InstrumentActRequest,
+  InstrumentKind,
+  InstrumentState,
 } from '@ratio/core/instruments';
 import { useIntervalFn } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
-import { z } from 'zod';
 import { ask } from '../api/client.ts';
 import { useDocuments } from '../composables/useDocuments.ts';
 import { useInstrumentFeed } from './instrumentFeed.ts';
@@ -17,12 +15,11 @@ const PATH = '/api/instruments';
 /** After so long without a word nobody knows what it would say. */
 const STALE_MS = 5000;
 const UNHEARD = { state: 'silent', detail: 'Nothing is heard of it here.' } as const;
-const statesSchema = z.array(instrumentStateSchema);
 
 /** Instruments of the shop, and what each says now. */
 export const useInstruments = defineStore('instruments', () => {
   const feed = useInstrumentFeed();
-  const documents = useDocuments(PATH, instrumentSchema);
+  const documents = useDocuments<Instrument>(PATH);
   /** Whether it is known by now which there are. */
   const isKnown = ref(false);
   const heard = shallowRef<ReadonlyMap<string, { state: InstrumentState; atMs: number }>>(
@@ -50,7 +47,7 @@ export const useInstruments = defineStore('instruments', () => {
   async function load(): Promise<void> {
     try {
       await documents.load();
-      const now = await ask(statesSchema, `${PATH}/states`).catch(() => []);
+      const now = await ask<InstrumentState[]>(`${PATH}/states`).catch(() => []);
       heard.value = new Map(now.map(hear));
     } finally {
       isKnown.value = true;
@@ -58,8 +55,7 @@ export const useInstruments = defineStore('instruments', () => {
   }
   feed.changed.on(() => void load().catch(() => undefined));
   feed.said.on((text) => {
-    const state = instrumentStateSchema.safeParse(JSON.parse(text));
-    if (state.success) heard.value = new Map(heard.value).set(...hear(state.data));
+    heard.value = new Map(heard.value).set(...hear(JSON.parse(text) as InstrumentState));
   });
 
   return {
@@ -71,9 +67,9 @@ export const useInstruments = defineStore('instruments', () => {
     /** Those of a kind that say something, or might. */
     ofKind: (kind: InstrumentKind) => documents.all.value.filter((one) => one.kind === kind),
     act: (id: string, body: InstrumentActRequest): Promise<InstrumentState> =>
-      ask(instrumentStateSchema, `${PATH}/${id}/acts`, { method: 'POST', body }),
+      ask(`${PATH}/${id}/acts`, { method: 'POST', body }),
     /** What this tablet read at its own serial port. */
     push: (id: string, lines: readonly string[]): Promise<InstrumentState> =>
-      ask(instrumentStateSchema, `${PATH}/${id}/lines`, { method: 'POST', body: { lines } }),
+      ask(`${PATH}/${id}/lines`, { method: 'POST', body: { lines } }),
   };
 });

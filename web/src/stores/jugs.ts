@@ -1,9 +1,6 @@
 import {
   afterRow,
   contentOfJug,
-  jugEntryRequest,
-  jugEntrySchema,
-  jugSchema,
   ledgerRow,
   madeElsewhere,
   type Content,
@@ -16,7 +13,6 @@ import {
 import { massOfStoredG, storedCoffeeMl } from '@ratio/core/matter';
 import { defineStore } from 'pinia';
 import { computed, shallowRef } from 'vue';
-import { z } from 'zod';
 import { askOrLast } from '../api/askOrLast.ts';
 import { ask, newId } from '../api/client.ts';
 import { useStored } from '../composables/useStored.ts';
@@ -27,8 +23,6 @@ const EMPTY_G = 1;
 const ABOUT_ID = 'about';
 /** A usual concentrate: 1 to 5, overnight (common practice). */
 const ABOUT_FRAC = 0.035;
-const jugsSchema = z.array(jugSchema);
-const entriesSchema = z.array(jugEntrySchema);
 
 /** @returns what is left in a jug, mL */
 export const onHandMl = ({
@@ -42,12 +36,12 @@ export const useJugs = defineStore('jugs', () => {
   const outbox = useOutbox();
   const shelf = useShop();
   const loaded = shallowRef<Jug[]>([]);
-  const chosenId = useStored<string | null>('ratio.jug', z.string().nullable(), null);
+  const chosenId = useStored('ratio.jug', null);
   /** With what was done here and the server has not acknowledged yet. */
   const jugs = computed(() => withEntries(loaded.value, waitingEntries(outbox.waiting)));
 
   async function load(): Promise<void> {
-    loaded.value = await askOrLast(jugsSchema, '/api/jugs');
+    loaded.value = await askOrLast<Jug[]>('/api/jugs');
   }
 
   async function enter(jug: Jug, request: JugEntryRequest, what = jug.label): Promise<void> {
@@ -57,14 +51,14 @@ export const useJugs = defineStore('jugs', () => {
       body: { ...request, at: shelf.now.toISOString() },
       what,
     };
-    const sent = await outbox.write(jugSchema, write, (now) => {
+    const sent = await outbox.write<Jug>(write, (now) => {
       loaded.value = loaded.value.map((one) => (one.id === now.id ? now : one));
     });
     if (!sent.kept) await load();
   }
 
   const onHand = computed(() => jugs.value.filter(({ onHandG }) => onHandG >= EMPTY_G));
-  const aboutFrac = useStored('ratio.about', z.number().min(0.001).max(0.2), ABOUT_FRAC);
+  const aboutFrac = useStored('ratio.about', ABOUT_FRAC);
   const about = computed<Jug>(() => {
     const { roomC = 22, fridgeC = 4 } = shelf.shop ?? {};
     const strengthFrac = aboutFrac.value;
@@ -119,10 +113,10 @@ export const useJugs = defineStore('jugs', () => {
         body: request,
         what: request.label,
       };
-      const sent = await outbox.write(jugSchema, write);
+      const sent = await outbox.write(write);
       if (!sent.kept) await load();
     },
-    entries: (id: string): Promise<JugEntry[]> => ask(entriesSchema, `/api/jugs/${id}/entries`),
+    entries: (id: string): Promise<JugEntry[]> => ask(`/api/jugs/${id}/entries`),
     undo: (jug: Jug, entryId: string) =>
       enter(jug, { id: newId(), kind: 'undone', entryId }, `${jug.label}: taken back`),
   };
@@ -136,8 +130,7 @@ interface WaitingEntry {
 function waitingEntries(writes: readonly { path: string; body?: unknown }[]): WaitingEntry[] {
   return writes.flatMap(({ path, body }) => {
     const [, jugId] = /^\/api\/jugs\/([^/]+)\/entries$/.exec(path) ?? [];
-    const request = jugEntryRequest.safeParse(body);
-    return jugId === undefined || !request.success ? [] : [{ jugId, request: request.data }];
+    return jugId === undefined ? [] : [{ jugId, request: body as JugEntryRequest }];
   });
 }
 

@@ -1,60 +1,44 @@
-import { batchInFullSchema, type BatchInFull } from '@ratio/core/batch';
-import {
-  learnedVersionSchema,
-  logAnswer,
-  type AcceptLearnedRequest,
-  type LogQuery,
-} from '@ratio/core/log';
-import {
-  blindTestSchema,
-  tastingSchema,
-  type BlindTest,
-  type TastingRequest,
-  type Tasting,
-} from '@ratio/core/tasting';
+import type { BatchInFull } from '@ratio/core/batch';
+import type { AcceptLearnedRequest, LogAnswer, LogQuery } from '@ratio/core/log';
+import type { BlindTest, Tasting, TastingRequest } from '@ratio/core/tasting';
 import { defineStore } from 'pinia';
 import { shallowRef } from 'vue';
-import { z } from 'zod';
 import { ask } from '../api/client.ts';
 import { askOrLast } from '../api/askOrLast.ts';
 import { useDocuments } from '../composables/useDocuments.ts';
 import { useOutbox } from './outbox.ts';
 import { useShop } from './shop.ts';
 
-const latelySchema = z.array(batchInFullSchema);
-const tastingsSchema = z.array(tastingSchema);
-const versionsSchema = z.array(learnedVersionSchema);
-
 /** The log of the shop, page by page; what it taught; how things tasted. */
 export const useLog = defineStore('log', () => {
   const outbox = useOutbox();
   const shelf = useShop();
   const tastings = shallowRef<ReadonlyMap<string, readonly Tasting[]>>(new Map());
-  const blindTests = useDocuments<BlindTest>('/api/blind-tests', blindTestSchema);
+  const blindTests = useDocuments<BlindTest>('/api/blind-tests');
   const keep = (of: string, rows: readonly Tasting[]): void => {
     tastings.value = new Map(tastings.value).set(of, rows);
   };
   const loadTastings = async (of: string): Promise<void> =>
-    keep(of, await askOrLast(tastingsSchema, `/api/tastings/${of}`));
+    keep(of, await askOrLast(`/api/tastings/${of}`));
 
   return {
     page: (query: LogQuery) => {
       const asked = Object.entries(query).filter(([, value]) => value !== '');
       const text = new URLSearchParams(asked.map(([key, value]) => [key, String(value)]));
-      return askOrLast(logAnswer, `/api/log?${text.toString()}`);
+      return askOrLast<LogAnswer>(`/api/log?${text.toString()}`);
     },
-    one: (id: string): Promise<BatchInFull> => askOrLast(batchInFullSchema, `/api/batches/${id}`),
-    lately: (): Promise<BatchInFull[]> => askOrLast(latelySchema, '/api/log/lately'),
+    one: (id: string): Promise<BatchInFull> => askOrLast(`/api/batches/${id}`),
+    lately: (): Promise<BatchInFull[]> => askOrLast('/api/log/lately'),
     /** Takes what was learned into use, or goes back; every page predicts by it from then on. */
     accept: async (request: AcceptLearnedRequest): Promise<void> => {
-      await ask(versionsSchema, '/api/learned', { method: 'POST', body: request });
+      await ask('/api/learned', { method: 'POST', body: request });
       await shelf.loadLearned();
     },
     tastingsOf: (of: string) => tastings.value.get(of) ?? [],
     loadTastings,
     taste: async (request: TastingRequest, what: string): Promise<void> => {
       const write = { method: 'POST' as const, path: '/api/tastings', body: request, what };
-      await outbox.write(tastingsSchema, write, (rows) => keep(request.of, rows));
+      await outbox.write<Tasting[]>(write, (rows) => keep(request.of, rows));
     },
     blindTests: blindTests.all,
     saveBlindTest: blindTests.save,

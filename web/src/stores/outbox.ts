@@ -1,40 +1,58 @@
 import { useEventListener, useTimeoutFn } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
-import { z } from 'zod';
 import { ask, newId, RequestProblem, Unreachable } from '../api/client.ts';
 import { conflicts } from '../composables/conflicts.ts';
+import { isSame } from '../composables/isSame.ts';
 import { rebased } from '../composables/rebased.ts';
 import { useSetAside } from './setAside.ts';
 
-const writeSchema = z.object({
-  id: z.string(),
-  method: z.enum(['POST', 'PUT', 'DELETE']),
-  path: z.string(),
-  body: z.unknown().optional(),
-  /** The version that was seen. */
-  version: z.number().optional(),
-  /** The document that a change was made on, without who it is: what the change left alone is not written. */
-  before: z.unknown().optional(),
-  /** What it is about, for whoever stands at the page. */
-  what: z.string(),
-});
 /** A write, as it is kept until the server has acknowledged it. */
-export type Write = z.infer<typeof writeSchema>;
-
-const heldSchema = z.object({
-  write: writeSchema,
-  reason: z.string(),
-  /** The document as it is now, where two changed the same thing. */
-  current: z.unknown().optional(),
-  /** The fields that both changed. */
-  fields: z.array(z.string()),
-});
+export interface Write {
+  readonly id: string;
+  readonly method: 'POST' | 'PUT' | 'DELETE';
+  readonly path: string;
+  readonly body?: unknown;
+  /** The version that was seen. */
+  readonly version?: number;
+  /** The document that a change was made on, without who it is: what the change left alone is not written. */
+  readonly before?: unknown;
+  /** What it is about, for whoever stands at the page. */
+  readonly what: string;
+}
 /** A write that the server refused, with the reason: somebody decides. */
-export type Held = z.infer<typeof heldSchema>;
+export interface Held {
+  readonly write: Write;
+  readonly reason: string;
+  /** The document as it is now, where two changed the same thing. */
+  readonly current?: unknown;
+  /** The fields that both changed. */
+  readonly fields: readonly string[];
+}
+interface Kept {
+  readonly waiting: readonly Write[];
+  readonly held: readonly Held[];
+}
 
-const keptSchema = z.object({ waiting: z.array(writeSchema), held: z.array(heldSchema) });
-type Kept = z.infer<typeof keptSchema>;
+const METHODS: readonly unknown[] = ['POST', 'PUT', 'DELETE'];
+const isObject = (value: unknown): value is Record<string, unknown> =>
+  typeof value === 'object' && value !== null;
+const isWrite = (value: unknown): value is Write =>
+  isObject(value) &&
+  METHODS.includes(value['method']) &&
+  [value['id'], value['path'], value['what']].every((text) => typeof text === 'string') &&
+  (value['method'] !== 'POST' || isObject(value['body']));
+const isHeld = (value: unknown): value is Held =>
+  isObject(value) &&
+  isWrite(value['write']) &&
+  typeof value['reason'] === 'string' &&
+  Array.isArray(value['fields']);
+const isKept = (value: unknown): value is Kept =>
+  isObject(value) &&
+  Array.isArray(value['waiting']) &&
+  value['waiting'].every(isWrite) &&
+  Array.isArray(value['held']) &&
+  value['held'].every(isHeld);
 
 /** How a write ended for now: acknowledged with an answer, or kept until the server is back. */
 export type Sent<T> = { readonly kept: false; readonly answer: T } | { readonly kept: true };
@@ -72,13 +90,11 @@ export const useOutbox = defineStore('outbox', () => {
   function read(): Kept {
     const text = localStorage.getItem(KEY);
     if (text === null) return { waiting: [], held: [] };
-    try {
-      return keptSchema.parse(JSON.parse(text));
-    } catch {
-      aside.add({ key: KEY, text });
-      localStorage.removeItem(KEY);
-      return { waiting: [], held: [] };
-    }
+    const found = readJson(text);
+    if (isKept(found)) return found;
+    aside.add({ key: KEY, text });
+    localStorage.removeItem(KEY);
+    return { waiting: [], held: [] };
   }
 
   // Another tab of this browser keeps its writes here too: what is stored is read anew before each change.
@@ -117,7 +133,7 @@ export const useOutbox = defineStore('outbox', () => {
   async function sendOne(write: Write): Promise<boolean> {
     const { id, method, path, body, version } = write;
     try {
-      const answer = await ask(z.unknown(), path, {
+      const answer = await ask<unknown>(path, {
         method,
         ...(body === undefined ? {} : { body }),
         ...(version === undefined ? {} : { version }),
@@ -163,9 +179,7 @@ export const useOutbox = defineStore('outbox', () => {
     const { id: _, version: now, ...there } = (current ?? {}) as Record<string, unknown>;
     const { id, method, body, before } = write;
     const isDone =
-      method === 'DELETE'
-        ? (current ?? null) === null
-        : method === 'PUT' && JSON.stringify(sorted(there)) === JSON.stringify(sorted(body));
+      method === 'DELETE' ? (current ?? null) === null : method === 'PUT' && isSame(there, body);
     // Its answer was lost, or somebody did the very same.
     if (isDone) return done(id, current);
     const fields =
@@ -204,12 +218,10 @@ export const useOutbox = defineStore('outbox', () => {
     /**
      * Writes: kept here first, then sent after all that wait.
      *
-     * @param schema what the answer must be
      * @param arrive takes the answer in, at the moment at which the write stops being shown as waiting
      * @throws {RequestProblem} where the server refuses it
      */
     async write<T>(
-      schema: z.ZodType<T>,
       of: Omit<Write, 'id'>,
       arrive: (answer: T) => void = () => undefined,
     ): Promise<Sent<T>> {
@@ -219,16 +231,13 @@ export const useOutbox = defineStore('outbox', () => {
         waiters.set(id, {
           resolve,
           reject,
-          arrive: (answer) => {
-            const parsed = schema.safeParse(answer);
-            if (parsed.success) arrive(parsed.data);
-          },
+          arrive: (answer) => arrive(answer as T),
         }),
       );
       // One under way takes this one along, unless it has just looked for the last time.
       void send().then(() => (waiters.has(id) ? send() : undefined));
       const ended = await sent;
-      return ended.kept ? ended : { kept: false, answer: schema.parse(ended.answer) };
+      return ended.kept ? ended : { kept: false, answer: ended.answer as T };
     },
     /** Sends a held write again, over what is there now. */
     insist(held: Held): void {
@@ -249,10 +258,10 @@ export const useOutbox = defineStore('outbox', () => {
   };
 });
 
-/** Keys in one order, so that two documents compare by what they say. */
-function sorted(value: unknown): unknown {
-  if (Array.isArray(value)) return value.map(sorted);
-  if (typeof value !== 'object' || value === null) return value;
-  const entries = Object.entries(value).toSorted(([a], [b]) => (a < b ? -1 : 1));
-  return Object.fromEntries(entries.map(([key, of]) => [key, sorted(of)]));
+function readJson(text: string): unknown {
+  try {
+    return JSON.parse(text);
+  } catch {
+    return undefined;
+  }
 }

@@ -1,12 +1,12 @@
-import { houseRecipeSchema, openedSchema, pantryItemSchema } from '@ratio/core/pantry';
+import type { HouseRecipe, Opened, PantryItem } from '@ratio/core/pantry';
 import { defineStore } from 'pinia';
 import { useDocuments } from '../composables/useDocuments.ts';
 
 /** What the shop's pantry is written as: packages, house recipes, what stands open. */
 export const usePantryDocuments = defineStore('pantryDocuments', () => {
-  const items = useDocuments('/api/pantry', pantryItemSchema);
-  const houseRecipes = useDocuments('/api/house-recipes', houseRecipeSchema);
-  const opened = useDocuments('/api/opened', openedSchema);
+  const items = useDocuments<PantryItem>('/api/pantry');
+  const houseRecipes = useDocuments<HouseRecipe>('/api/house-recipes');
+  const opened = useDocuments<Opened>('/api/opened');
   const load = async (): Promise<void> => {
     await Promise.all([items.load(), houseRecipes.load(), opened.load()]);
   };

@@ -1,4 +1,4 @@
-import { sampleSetSchema } from '@ratio/core/batch';
+import type { SampleSet } from '@ratio/core/batch';
 import { defineStore } from 'pinia';
 import { computed } from 'vue';
 import { useDocuments } from '../composables/useDocuments.ts';
@@ -8,7 +8,7 @@ const NOT_STARTED = '~';
 
 /** Sets of small jars, as the server keeps them, the one started last at the head. */
 export const useSamples = defineStore('samples', () => {
-  const { all, load, save } = useDocuments('/api/samples', sampleSetSchema);
+  const { all, load, save } = useDocuments<SampleSet>('/api/samples');
   const sets = computed(() =>
     all.value.toSorted((a, b) =>
       (b.startedAt ?? NOT_STARTED).localeCompare(a.startedAt ?? NOT_STARTED),

@@ -1,10 +1,4 @@
-import {
-  mayDo,
-  sessionSchema,
-  type Role,
-  type Session,
-  type SignInRequest,
-} from '@ratio/core/shop';
+import { mayDo, type Role, type Session, type SignInRequest } from '@ratio/core/shop';
 import { defineStore } from 'pinia';
 import { computed, shallowRef } from 'vue';
 import { ask } from '../api/client.ts';
@@ -17,14 +11,14 @@ export const useSession = defineStore('session', () => {
   const session = shallowRef<Session | null>(null);
 
   async function change(method: 'POST' | 'DELETE', path: string, body?: object): Promise<void> {
-    session.value = await ask(sessionSchema, path, { method, ...(body ? { body } : {}) });
+    session.value = await ask<Session>(path, { method, ...(body ? { body } : {}) });
   }
 
   return {
     session,
     needsSignIn: computed(() => session.value?.needsSignIn ?? false),
     load: async (): Promise<void> => {
-      session.value = await askOrLast(sessionSchema, PATH);
+      session.value = await askOrLast<Session>(PATH);
     },
     /** Whether what takes at least a role can be done by whoever stands here. */
     can: (least: Role): boolean => mayDo(session.value?.role ?? 'leads', least),

@@ -1,10 +1,11 @@
 import { defineStore } from 'pinia';
 import { shallowRef } from 'vue';
-import { z } from 'zod';
 
-const asideSchema = z.array(z.object({ key: z.string(), text: z.string() }));
 /** Something that this browser kept and that cannot be read any more. */
-export type SetAside = z.infer<typeof asideSchema>[number];
+export interface SetAside {
+  readonly key: string;
+  readonly text: string;
+}
 
 const KEY = 'ratio.setAside';
 
@@ -32,9 +33,17 @@ export const useSetAside = defineStore('setAside', () => {
 
 function kept(): readonly SetAside[] {
   try {
-    const parsed = asideSchema.safeParse(JSON.parse(localStorage.getItem(KEY) ?? '[]'));
-    return parsed.success ? parsed.data : [];
+    const found: unknown = JSON.parse(localStorage.getItem(KEY) ?? '[]');
+    return Array.isArray(found) && found.every(isSetAside) ? found : [];
   } catch {
     return [];
   }
 }
+
+const isSetAside = (one: unknown): one is SetAside =>
+  typeof one === 'object' &&
+  one !== null &&
+  'key' in one &&
+  'text' in one &&
+  typeof one.key === 'string' &&
+  typeof one.text === 'string';

@@ -1,13 +1,12 @@
 import { usePreferredDark } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, watchEffect } from 'vue';
-import { z } from 'zod';
 import { useStored } from '../composables/useStored.ts';
 
 /** How this tablet shows things: units and theme. */
 export const useSettings = defineStore('settings', () => {
-  const units = useStored('ratio.units', z.enum(['metric', 'us']), 'metric');
-  const theme = useStored('ratio.theme', z.enum(['system', 'day', 'night']), 'system');
+  const units = useStored('ratio.units', 'metric');
+  const theme = useStored('ratio.theme', 'system');
   const systemIsDark = usePreferredDark();
   const isNight = computed(
     () => theme.value === 'night' || (theme.value === 'system' && systemIsDark.value),

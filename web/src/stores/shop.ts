@@ -1,12 +1,10 @@
-import { vesselSchema } from '@ratio/core/brew';
-import { learnedModel, modelOf, type BrewModel } from '@ratio/core/brew';
-import { coffeeSchema, USUAL_COFFEES, type Coffee } from '@ratio/core/coffee';
-import { learnedVersionSchema, type LearnedVersion } from '@ratio/core/log';
-import { shopSchema, type Shop } from '@ratio/core/shop';
+import { learnedModel, modelOf, type BrewModel, type Vessel } from '@ratio/core/brew';
+import { USUAL_COFFEES, type Coffee } from '@ratio/core/coffee';
+import type { LearnedVersion } from '@ratio/core/log';
+import type { Shop } from '@ratio/core/shop';
 import { useIntervalFn } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
-import { z } from 'zod';
 import { askOrLast } from '../api/askOrLast.ts';
 import { bodyOf, useDocuments, type Documents } from '../composables/useDocuments.ts';
 import { useConnection } from './connection.ts';
@@ -15,12 +13,12 @@ import { useOutbox } from './outbox.ts';
 
 const SHOP_PATH = '/api/shop';
 const TICK_MS = 5000;
-const learnedSchema = z.array(learnedVersionSchema);
-const answerSchema = shopSchema.extend({
-  now: z.iso.datetime(),
-  clockFrozen: z.boolean(),
-  clockBehindMs: z.number().default(0),
-});
+/** The shop, and what its server's clock says. */
+type ShopNow = Shop & {
+  readonly now: string;
+  readonly clockFrozen: boolean;
+  readonly clockBehindMs: number;
+};
 
 /** The shop and its shelf, and what its clock says. */
 export const useShop = defineStore('shop', () => {
@@ -32,8 +30,8 @@ export const useShop = defineStore('shop', () => {
       .filter(({ path }) => path === SHOP_PATH)
       .reduce<Shop | null>((now, { body }) => now && { ...now, ...(body as object) }, loaded.value),
   );
-  const coffees = useDocuments('/api/coffees', coffeeSchema);
-  const vessels = useDocuments('/api/vessels', vesselSchema);
+  const coffees = useDocuments<Coffee>('/api/coffees');
+  const vessels = useDocuments<Vessel>('/api/vessels');
   const brewable = computed<Coffee[]>(() => [...coffees.all.value, ...USUAL_COFFEES]);
   const now = ref(new Date());
   /** How far the machine's clock is behind what was written last, ms. */
@@ -41,12 +39,7 @@ export const useShop = defineStore('shop', () => {
   const connection = useConnection();
 
   async function loadShop(): Promise<void> {
-    const {
-      now: time,
-      clockFrozen,
-      clockBehindMs,
-      ...own
-    } = await askOrLast(answerSchema, SHOP_PATH);
+    const { now: time, clockFrozen, clockBehindMs, ...own } = await askOrLast<ShopNow>(SHOP_PATH);
     behindMs.value = clockBehindMs;
     followClock(new Date(time), clockFrozen);
     loaded.value = own;
@@ -54,7 +47,7 @@ export const useShop = defineStore('shop', () => {
   /** What the log taught, the version in use first. */
   const learned = shallowRef<LearnedVersion[]>([]);
   async function loadLearned(): Promise<void> {
-    learned.value = await askOrLast(learnedSchema, '/api/learned');
+    learned.value = await askOrLast<LearnedVersion[]>('/api/learned');
   }
   async function load(): Promise<void> {
     await Promise.all([loadShop(), coffees.load(), vessels.load(), loadLearned()]);
@@ -68,7 +61,7 @@ export const useShop = defineStore('shop', () => {
       : model;
   }
 
-  const aheadMs = useStored('ratio.aheadMs', z.number(), 0);
+  const aheadMs = useStored('ratio.aheadMs', 0);
   const isFrozen = ref(false);
   /** The server's clock, to the millisecond. */
   const readMs = (): number => (isFrozen.value ? now.value.getTime() : Date.now() + aheadMs.value);
@@ -97,7 +90,7 @@ export const useShop = defineStore('shop', () => {
         before: bodyOf(shop.value ?? undefined),
         what: 'The shop',
       };
-      const sent = await outbox.write(shopSchema, write, (saved) => (loaded.value = saved));
+      const sent = await outbox.write<Shop>(write, (saved) => (loaded.value = saved));
       if (sent.kept) return document;
       await loadShop();
       return sent.answer;

@@ -1,4 +1,3 @@
-import '../withoutEval.ts';
 import type { BatchInFull } from '@ratio/core/batch';
 import { fitLog, observationOf, type Fit } from '@ratio/core/learn';
 import { expose } from 'comlink';

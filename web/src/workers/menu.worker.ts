@@ -1,4 +1,3 @@
-import '../withoutEval.ts';
 import { expose } from 'comlink';
 import { createMenuCounter } from './menuCounter.ts';
 

@@ -1,4 +1,3 @@
-import '../withoutEval.ts';
 import { planInput, scoopOf, type Plan } from '@ratio/core/batch';
 import { createMonteCarlo, type BrewModel, type MonteCarloResult } from '@ratio/core/brew';
 import { expose } from 'comlink';

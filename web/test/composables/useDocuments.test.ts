@@ -1,13 +1,12 @@
 import { expect } from 'chai';
-import { z } from 'zod';
 import { createPinia, setActivePinia } from 'pinia';
 import { RequestProblem } from '../../src/api/client.ts';
 import { useConnection } from '../../src/stores/connection.ts';
 import { useDocuments } from '../../src/composables/useDocuments.ts';
 import { installBrowser } from '../browser.ts';
 
-const thingSchema = z.object({ id: z.string(), version: z.number(), name: z.string() });
 const spoon = { id: 'spoon', version: 2, name: 'Bar spoon' };
+type Thing = typeof spoon;
 
 describe('useDocuments', () => {
   let browser: ReturnType<typeof installBrowser>;
@@ -19,7 +18,7 @@ describe('useDocuments', () => {
     browser.storage.clear();
     setActivePinia(createPinia());
   });
-  const things = () => useDocuments('/api/things', thingSchema);
+  const things = () => useDocuments<Thing>('/api/things');
 
   it('reads all of a kind', async () => {
     browser.answer(() => ({ status: 200, body: [spoon] }));
@@ -56,7 +55,7 @@ describe('useDocuments', () => {
     browser.answer(() => ({ status: 412, body: { detail: 'Somebody else was first.' } }));
     const refused = await documents.save(spoon).catch((error: unknown) => error);
     expect(refused).to.be.instanceOf(RequestProblem);
-    browser.answer(() => ({ status: 200, body: [{ id: 'spoon' }] }));
+    browser.answer(() => ({ status: 200, body: 'rubbish' }));
     await documents.load();
     expect(useConnection().away).to.equal(true);
     expect(documents.all.value).to.deep.equal([spoon]);

@@ -1,20 +1,18 @@
 import { expect } from 'chai';
 import { createPinia, setActivePinia } from 'pinia';
 import { watch } from 'vue';
-import { z } from 'zod';
 import { RequestProblem } from '../../src/api/client.ts';
 import { useDocuments } from '../../src/composables/useDocuments.ts';
 import { useOutbox } from '../../src/stores/outbox.ts';
 import { installBrowser, type Asked } from '../browser.ts';
 
-const schema = z.object({
-  id: z.string(),
-  version: z.number(),
-  name: z.string(),
-  openHours: z.number(),
-  mill: z.object({ name: z.string() }),
-});
-type Thing = z.infer<typeof schema>;
+interface Thing {
+  readonly id: string;
+  readonly version: number;
+  readonly name: string;
+  readonly openHours: number;
+  readonly mill: { readonly name: string };
+}
 const shop: Thing = { id: 'x', version: 3, name: 'Lido', openHours: 7, mill: { name: 'Old' } };
 
 describe('useOutbox', () => {
@@ -46,7 +44,7 @@ describe('useOutbox', () => {
     return losesAnswers ? { status: 0, body: null } : { status: 200, body: stored };
   }
   const things = async () => {
-    const documents = useDocuments('/api/things', schema);
+    const documents = useDocuments<Thing>('/api/things');
     await documents.load();
     return documents;
   };
@@ -59,7 +57,7 @@ describe('useOutbox', () => {
     expect(documents.all.value[0]!.openHours).to.equal(6);
     // A reload: everything anew but what the browser kept.
     setActivePinia(createPinia());
-    const again = useDocuments('/api/things', schema);
+    const again = useDocuments<Thing>('/api/things');
     await again.load();
     expect(again.all.value[0]!.openHours).to.equal(6);
     isDown = false;
@@ -134,8 +132,8 @@ describe('useOutbox', () => {
     isDown = true;
     const outbox = useOutbox();
     const post = { method: 'POST' as const, path: '/api/x', body: {}, what: 'A pour' };
-    expect(await outbox.write(z.unknown(), post)).to.deep.equal({ kept: true });
-    const documents = useDocuments('/api/things', schema);
+    expect(await outbox.write(post)).to.deep.equal({ kept: true });
+    const documents = useDocuments<Thing>('/api/things');
     await documents.save({ ...shop, name: 'After it' });
     isDown = false;
     await outbox.send();
@@ -148,7 +146,7 @@ describe('useOutbox', () => {
     for (const status of [507, 503, 401, 429]) {
       browser.answer(() => ({ status, body: { detail: `Answer ${status}.` } }));
       const post = { method: 'POST' as const, path: '/api/x', body: {}, what: 'A pour' };
-      expect(await outbox.write(z.unknown(), post)).to.deep.equal({ kept: true });
+      expect(await outbox.write(post)).to.deep.equal({ kept: true });
       expect(outbox.stopped).to.equal(`Answer ${status}.`);
     }
     expect(outbox.waiting).to.have.length(4);

@@ -1,5 +1,5 @@
 import { ref } from 'vue';
-import { problemSchema } from '@ratio/core/document';
+import type { Problem } from '@ratio/core/document';
 
 const PATH = '/api/archive';
 
@@ -22,8 +22,8 @@ export function useArchive() {
       });
       if (answer.ok) location.reload();
       else {
-        const problem = problemSchema.safeParse(await answer.json().catch(() => null));
-        refused.value = `${problem.success ? problem.data.detail : 'It was not taken in.'} Nothing was changed.`;
+        const problem = (await answer.json().catch(() => null)) as Problem | null;
+        refused.value = `${problem?.detail ?? 'It was not taken in.'} Nothing was changed.`;
       }
     } catch {
       refused.value = 'It did not get through. Nothing was changed.';

@@ -1,17 +1,15 @@
 import { tryOnMounted, useTimeoutPoll } from '@vueuse/core';
 import { ref, shallowRef } from 'vue';
-import { z } from 'zod';
 import { ask, sentenceOf, Unreachable } from '../../api/client.ts';
 import { useNotice } from '../../stores/notice.ts';
 
-const backupSchema = z.object({
-  name: z.string(),
-  by: z.enum(['day', 'hand', 'update', 'restore']),
-  at: z.string(),
-  bytes: z.number(),
-});
-const backupsSchema = z.array(backupSchema);
-export type Backup = z.infer<typeof backupSchema>;
+/** A copy of the shop. */
+export interface Backup {
+  readonly name: string;
+  readonly by: 'day' | 'hand' | 'update' | 'restore';
+  readonly at: string;
+  readonly bytes: number;
+}
 
 const PATH = '/api/backups';
 const ASK_AGAIN_MS = 500;
@@ -24,7 +22,7 @@ export function useBackups() {
   const restoring = ref(false);
 
   async function load(): Promise<void> {
-    backups.value = await ask(backupsSchema, PATH);
+    backups.value = await ask<Backup[]>(PATH);
   }
   async function does(work: () => Promise<string>): Promise<void> {
     busy.value = true;
@@ -41,7 +39,7 @@ export function useBackups() {
   const { resume } = useTimeoutPoll(
     async () => {
       if (!restoring.value) return;
-      const answer = await ask(z.unknown(), '/api/shop').catch((error: unknown) => error);
+      const answer = await ask('/api/shop').catch((error: unknown) => error);
       if (!(answer instanceof Unreachable)) location.reload();
     },
     ASK_AGAIN_MS,
@@ -55,13 +53,13 @@ export function useBackups() {
     restoring,
     make: () =>
       does(async () => {
-        const made = await ask(backupSchema, PATH, { method: 'POST' });
+        const made = await ask<Backup>(PATH, { method: 'POST' });
         await load();
         return `Copied and checked: ${made.name}.`;
       }),
     restore: ({ name }: Backup) =>
       does(async () => {
-        await ask(z.unknown(), `${PATH}/${name}/restore`, { method: 'POST' });
+        await ask(`${PATH}/${name}/restore`, { method: 'POST' });
         restoring.value = true;
         resume();
         return 'The copy is sound, and is being taken into use.';

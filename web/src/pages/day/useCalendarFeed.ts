@@ -1,10 +1,11 @@
 import { ref } from 'vue';
-import { z } from 'zod';
 import { ask, sentenceOf } from '../../api/client.ts';
 import { useNotice } from '../../stores/notice.ts';
 import { useSession } from '../../stores/session.ts';
 
-const addressSchema = z.object({ feeds: z.array(z.string()), addresses: z.array(z.string()) });
+interface Feeds {
+  readonly feeds: readonly string[];
+}
 
 /** The secret address of the calendar feed; leads see it, and change it. */
 export function useCalendarFeed() {
@@ -15,14 +16,14 @@ export function useCalendarFeed() {
 
   async function load(): Promise<void> {
     if (!isLead) return;
-    ({ feeds: feeds.value } = await ask(addressSchema, '/api/calendar'));
+    ({ feeds: feeds.value } = await ask<Feeds>('/api/calendar'));
   }
   void load().catch((error: unknown) => notice.say({ tone: 'wrong', text: sentenceOf(error) }));
 
   async function renew(): Promise<void> {
     const isFirst = feeds.value.length === 0;
     try {
-      ({ feeds: feeds.value } = await ask(addressSchema, '/api/calendar/key', { method: 'POST' }));
+      ({ feeds: feeds.value } = await ask<Feeds>('/api/calendar/key', { method: 'POST' }));
       notice.say({
         tone: 'done',
         text: isFirst

@@ -10,7 +10,6 @@ import {
   type MadeRecipe,
 } from '@ratio/core/pantry';
 import { computed, watch } from 'vue';
-import { z } from 'zod';
 import { useRoute } from 'vue-router';
 import { newId } from '../../api/client.ts';
 import { useEdits } from '../../composables/useEdits.ts';
@@ -32,7 +31,7 @@ export function useHouseRecipes() {
   const store = usePantry();
   const menu = useMenu();
   const route = useRoute();
-  const chosenId = useStored<string | null>('ratio.recipe', z.string().nullable(), null);
+  const chosenId = useStored('ratio.recipe', null);
   watch(
     () => route.query['recipe'],
     (asked) => {

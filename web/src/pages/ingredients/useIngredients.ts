@@ -1,42 +1,22 @@
 import { DomainError } from '@ratio/core/errors';
-import { idSchema } from '@ratio/core/document';
 import {
-  ALLERGENS,
   compositionOfPackage,
-  INGREDIENT_KINDS,
   INGREDIENTS,
-  PACKAGE_BASES,
   packageOfComposition,
   type Ingredient,
   type PantryItem,
 } from '@ratio/core/pantry';
 import { computed, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
-import { z } from 'zod';
 import { newId } from '../../api/client.ts';
 import { usePantry } from '../../stores/pantry.ts';
 import { useStored } from '../../composables/useStored.ts';
+import type { Kept } from '../../kept/shapes.ts';
 import { useOpened } from '../../composables/useOpened.ts';
 import { useEdits } from '../../composables/useEdits.ts';
 
-const packageFormSchema = z.object({
-  /** The ingredient that it is about; null for a new one. */
-  id: idSchema.nullable(),
-  name: z.string(),
-  kind: z.enum(INGREDIENT_KINDS),
-  per: z.enum(PACKAGE_BASES),
-  fatG: z.number(),
-  carbohydrateG: z.number(),
-  sugarG: z.number(),
-  proteinG: z.number(),
-  saltG: z.number(),
-  alcoholFrac: z.number(),
-  allergens: z.array(z.enum(ALLERGENS)),
-  openedDays: z.number().nullable(),
-  pricePerKg: z.number().nullable(),
-});
 /** An ingredient as its package has it, before it is on the shelf. */
-export type PackageForm = z.infer<typeof packageFormSchema>;
+export type PackageForm = Kept['ratio.package'];
 
 const emptyForm = (): PackageForm => ({
   id: null,
@@ -66,7 +46,7 @@ export function useIngredients() {
     },
     { immediate: true },
   );
-  const form = useStored('ratio.package', packageFormSchema, emptyForm());
+  const form = useStored('ratio.package', emptyForm());
 
   const rows = computed(() => {
     const words = sought.value.toLowerCase().split(/\s+/).filter(Boolean);

@@ -6,7 +6,6 @@ import { ElCollapse, ElCollapseItem } from 'element-plus';
 import 'element-plus/theme-chalk/el-collapse.css';
 import 'element-plus/theme-chalk/el-collapse-item.css';
 import { computed, onMounted, ref, shallowRef } from 'vue';
-import { z } from 'zod';
 import { ask, sentenceOf } from '../../api/client.ts';
 import ProbesChart from '../../components/charts/ProbesChart.vue';
 import LinkButton from '../../components/fields/LinkButton.vue';
@@ -32,16 +31,14 @@ const serial = useSerialPort();
 const format = useAmountFormat();
 useInstrumentFeed().watchHere();
 
-const historySchema = z.array(
-  z.object({
-    instrumentId: z.string(),
-    samples: z.array(z.object({ atMs: z.number(), tempC: z.number() })),
-  }),
-);
-const history = shallowRef<z.infer<typeof historySchema>>([]);
+interface History {
+  readonly instrumentId: string;
+  readonly samples: { readonly atMs: number; readonly tempC: number }[];
+}
+const history = shallowRef<readonly History[]>([]);
 async function load(): Promise<void> {
   await instruments.load();
-  history.value = await ask(historySchema, '/api/instruments/history');
+  history.value = await ask<History[]>('/api/instruments/history');
 }
 onMounted(() => void load().catch(() => undefined));
 

@@ -3,37 +3,17 @@ import { vesselTakesMl } from '@ratio/core/brew';
 import { massOfStoredG, storedCoffeeMl } from '@ratio/core/matter';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import { z } from 'zod';
 import { newId, sentenceOf } from '../../api/client.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { useStored } from '../../composables/useStored.ts';
+import type { Kept } from '../../kept/shapes.ts';
 import { useStores } from '../../stores/useStores.ts';
 
-/** How its strength is known. */
-const KNOWN_BY = ['reading', 'recipe', 'taste'] as const;
 const NO_VESSEL = 'none';
 const NO_COFFEE = 'unknown';
 const UNTITLED = 'Jug from elsewhere';
 
-const formSchema = z.object({
-  id: z.string(),
-  label: z.string(),
-  vesselId: z.string(),
-  coffeeId: z.string(),
-  /** As it was seen, in g or mL; null before anybody has said it. */
-  amount: z.number().positive().nullable(),
-  seenAs: z.enum(['mass', 'volume']),
-  /** ms since 1970 UTC; null for now. */
-  madeMs: z.number().nullable(),
-  knownBy: z.enum(KNOWN_BY),
-  readFrac: z.number().nullable(),
-  ratio: z.number(),
-  hours: z.number(),
-  place: z.enum(['fridge', 'counter']),
-  /** Parts of water to one of it at which it tastes right. */
-  rest: z.number(),
-});
-type Form = z.infer<typeof formSchema>;
+type Form = Kept['ratio.newJug'];
 
 /** A jug that was made elsewhere, or before Ratio: what is in it, and how strong it is taken to be. */
 export function useNewJug() {
@@ -56,7 +36,7 @@ export function useNewJug() {
     place: 'fridge',
     rest: 1,
   });
-  const form = useStored('ratio.newJug', formSchema, nothing());
+  const form = useStored('ratio.newJug', nothing());
   const change = (part: Partial<Form>): void => {
     form.value = { ...form.value, ...part };
   };

@@ -3,7 +3,6 @@ import { ElButton, ElInputNumber } from 'element-plus';
 import 'element-plus/theme-chalk/el-input-number.css';
 import { computed, ref, watch } from 'vue';
 import { RouterLink } from 'vue-router';
-import { z } from 'zod';
 import PickButtons from '../../components/fields/PickButtons.vue';
 import { useStored } from '../../composables/useStored.ts';
 import LabelFace from './LabelFace.vue';
@@ -13,7 +12,7 @@ import { useLabel } from './useLabel.ts';
 /** Labels of a vessel, a jug or a bottle, on the paper that the shop has. */
 const { label, shop, code } = useLabel();
 const NAMES = Object.keys(PAPERS) as [PaperName, ...PaperName[]];
-const paperName = useStored<PaperName>('ratio.paper', z.enum(NAMES), 'large');
+const paperName = useStored('ratio.paper', 'large');
 const paper = computed(() => PAPERS[paperName.value]);
 const start = ref(1);
 const count = ref(1);

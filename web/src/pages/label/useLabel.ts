@@ -2,7 +2,6 @@ import { vesselNameOf } from '@ratio/core/batch';
 import { CONSTANTS } from '@ratio/core/constants';
 import { waterToStrengthG } from '@ratio/core/jug';
 import { computed, ref, watch } from 'vue';
-import { z } from 'zod';
 import { ask } from '../../api/client.ts';
 import { useRoute } from 'vue-router';
 import { clockTime, dateName, dayName } from '../../format/formatClock.ts';
@@ -29,7 +28,6 @@ export interface Label {
   readonly from: string;
 }
 
-const addressesSchema = z.object({ addresses: z.array(z.string()) });
 /** What a tablet on the shop's network cannot reach. */
 const OWN_NAMES = ['localhost', '127.0.0.1', '[::1]'];
 const NO_ALLERGENS = 'none of the listed allergens';
@@ -133,7 +131,7 @@ export function useLabel() {
   /** Where a tablet's camera is led to: this page's own address, where others reach that. */
   const address = ref(OWN_NAMES.includes(location.hostname) ? '' : location.origin);
   if (address.value === '')
-    void ask(addressesSchema, '/api/addresses')
+    void ask<{ addresses: readonly string[] }>('/api/addresses')
       .then(({ addresses }) => (address.value = addresses[0] ?? location.origin))
       .catch(() => (address.value = location.origin));
 

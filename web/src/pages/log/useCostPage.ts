@@ -1,8 +1,7 @@
 import type { Plan } from '@ratio/core/batch';
-import { otherWays, weekSchema, type OtherWay } from '@ratio/core/log';
+import { otherWays, type OtherWay, type Week } from '@ratio/core/log';
 import { percentText } from '@ratio/core/units';
 import { computed } from 'vue';
-import { z } from 'zod';
 import { askOrLast } from '../../api/askOrLast.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { dateName } from '../../format/formatClock.ts';
@@ -22,7 +21,6 @@ const TITLES: Readonly<
   rinse: ({ now, mass }) => `rinsed with ${mass(now.doseG)} of water`,
 };
 
-const weeksSchema = z.array(weekSchema);
 /** A month of such weeks as the last four were. */
 const WEEKS_A_MONTH = 4.35;
 
@@ -30,9 +28,7 @@ const WEEKS_A_MONTH = 4.35;
 export function useCostPage() {
   const { drafts } = useStores();
   const format = useAmountFormat();
-  const { loaded, state, failure, load } = useLoaded(() =>
-    askOrLast(weeksSchema, '/api/log/weeks'),
-  );
+  const { loaded, state, failure, load } = useLoaded(() => askOrLast<Week[]>('/api/log/weeks'));
   const weeks = computed(() => loaded.value ?? []);
   void load();
   const money = (price: number | null): string =>

@@ -1,22 +1,9 @@
-import {
-  deviceSchema,
-  pairingSchema,
-  personSchema,
-  type Device,
-  type Pairing,
-  type Person,
-  type Role,
-  type SavePersonRequest,
-} from '@ratio/core/shop';
+import type { Device, Pairing, Person, Role, SavePersonRequest } from '@ratio/core/shop';
 import { tryOnMounted } from '@vueuse/core';
 import { ref, shallowRef } from 'vue';
-import { z } from 'zod';
 import { ask, newId, sentenceOf } from '../../api/client.ts';
 import { useNotice } from '../../stores/notice.ts';
 import { useSession } from '../../stores/session.ts';
-
-const peopleSchema = z.array(personSchema);
-const devicesSchema = z.array(deviceSchema);
 
 /** People, their tablets, and whether the machine itself asks who it is: written at once, with the server there. */
 export function usePeople() {
@@ -29,8 +16,8 @@ export function usePeople() {
 
   async function load(): Promise<void> {
     [people.value, devices.value] = await Promise.all([
-      ask(peopleSchema, '/api/people'),
-      ask(devicesSchema, '/api/devices'),
+      ask<Person[]>('/api/people'),
+      ask<Device[]>('/api/devices'),
     ]);
   }
 
@@ -54,7 +41,7 @@ export function usePeople() {
   });
 
   const put = (id: string, version: number, body: SavePersonRequest) =>
-    ask(personSchema, `/api/people/${id}`, { method: 'PUT', body, version });
+    ask<Person>(`/api/people/${id}`, { method: 'PUT', body, version });
 
   return {
     people,
@@ -66,23 +53,17 @@ export function usePeople() {
     change: ({ id, version, name, role }: Person, change: Partial<SavePersonRequest>) =>
       does(() => put(id, version, { name, role, ...change }), `${name} is changed.`),
     remove: ({ id, version, name }: Person) =>
-      does(
-        () => ask(z.unknown(), `/api/people/${id}`, { method: 'DELETE', version }),
-        `${name} is gone.`,
-      ),
+      does(() => ask(`/api/people/${id}`, { method: 'DELETE', version }), `${name} is gone.`),
     forget: ({ id, version, name }: Device) =>
-      does(
-        () => ask(z.unknown(), `/api/devices/${id}`, { method: 'DELETE', version }),
-        `${name} is forgotten.`,
-      ),
+      does(() => ask(`/api/devices/${id}`, { method: 'DELETE', version }), `${name} is forgotten.`),
     showCode: (role: Role) =>
       does(async () => {
         const path = '/api/pairing';
-        pairing.value = await ask(pairingSchema, path, { method: 'POST', body: { role } });
+        pairing.value = await ask<Pairing>(path, { method: 'POST', body: { role } });
       }, 'The code holds for ten minutes.'),
     askHere: (signInHere: boolean) =>
       does(
-        () => ask(z.unknown(), '/api/access', { method: 'PUT', body: { signInHere } }),
+        () => ask('/api/access', { method: 'PUT', body: { signInHere } }),
         signInHere ? 'This machine asks who it is from now on.' : 'This machine asks nobody.',
       ),
   };

@@ -1,19 +1,17 @@
-import { planSchema, predictPlan, vesselOf, type Plan, type PlanOutcome } from '@ratio/core/batch';
+import { predictPlan, vesselOf, type Plan, type PlanOutcome } from '@ratio/core/batch';
 import { FILTRATIONS } from '@ratio/core/brew';
-import { idSchema } from '@ratio/core/document';
 import { percentText } from '@ratio/core/units';
 import { computed } from 'vue';
-import { z } from 'zod';
 import { newId } from '../../api/client.ts';
 import { useDraft } from '../../stores/draft.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { useShop } from '../../stores/shop.ts';
 import { useStored } from '../../composables/useStored.ts';
+import type { Kept } from '../../kept/shapes.ts';
 import { horizonOf } from './usePlan.ts';
 
-const variantSchema = z.object({ id: idSchema, plan: planSchema });
 /** A plan that was put aside to be compared. */
-export type Variant = Readonly<z.infer<typeof variantSchema>>;
+export type Variant = Kept['ratio.variants'][number];
 
 const MOST = 3;
 
@@ -22,7 +20,7 @@ export function useVariants() {
   const shelf = useShop();
   const drafts = useDraft();
   const format = useAmountFormat();
-  const variants = useStored<Variant[]>('ratio.variants', z.array(variantSchema), []);
+  const variants = useStored('ratio.variants', []);
 
   function outcomeOf(
     plan: Plan,

@@ -1,22 +1,17 @@
 import {
   adjustDrink,
   drinkChanges,
-  drinkSchema,
   STARTING_DRINKS,
   type Adjustment,
   type Drink,
 } from '@ratio/core/drink';
 import { computed, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
-import { z } from 'zod';
 import { newId, sentenceOf } from '../../api/client.ts';
 import { useStored } from '../../composables/useStored.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { usePantry } from '../../stores/pantry.ts';
 import { useStores } from '../../stores/useStores.ts';
-
-/** A drink that is not on the menu yet has version 0. */
-const editedSchema = drinkSchema.extend({ version: z.number().int().min(0) }).nullable();
 
 /** A drink before anybody has said anything about it. */
 const newDrink = (order: number): Drink => ({
@@ -30,7 +25,7 @@ const newDrink = (order: number): Drink => ({
 /** The drink as it is changed or new, kept in this browser; null where it is as the menu has it. */
 export function useEditedDrink() {
   const { drinks } = useStores();
-  const edited = useStored<Drink | null>('ratio.drink.edited', editedSchema, null);
+  const edited = useStored('ratio.drink.edited', null);
   return {
     edited,
     /** A new drink with so much of it entered, for Pour to show. */
@@ -49,7 +44,7 @@ export function useDrinkInHand() {
   const pantry = usePantry();
   const format = useAmountFormat();
   const route = useRoute();
-  const chosenId = useStored<string | null>('ratio.drink', z.string().nullable(), null);
+  const chosenId = useStored('ratio.drink', null);
   const { edited } = useEditedDrink();
   const keeping = ref(false);
   let keptId = newId();

@@ -6,11 +6,10 @@ import {
   measuredDrink,
   siphonPlan,
   solveDrink,
-  type MeasuredBy,
 } from '@ratio/core/drink';
 import { computed, ref, watch } from 'vue';
-import { z } from 'zod';
 import { useStored } from '../../composables/useStored.ts';
+import type { Kept } from '../../kept/shapes.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { useBuild } from './useBuild.ts';
 import { usePouring } from './usePouring.ts';
@@ -21,11 +20,8 @@ import { useMenu } from '../../stores/menu.ts';
 import { usePantry } from '../../stores/pantry.ts';
 import { useStores } from '../../stores/useStores.ts';
 
-const MEASURINGS = ['jigger', 'scale', 'exact'] as const satisfies readonly (
-  MeasuredBy | 'exact'
-)[];
 /** How the bar measures on this tablet. */
-export type Measuring = (typeof MEASURINGS)[number];
+export type Measuring = Kept['ratio.measuring'];
 
 /** A cup that is warm to drink and does not scald (common practice). */
 const WARM_CUP_C = 62;
@@ -40,7 +36,7 @@ export function usePour() {
   const format = useAmountFormat();
   const hand = useDrinkInHand();
   const { drink } = hand;
-  const measuring = useStored<Measuring>('ratio.measuring', z.enum(MEASURINGS), 'jigger');
+  const measuring = useStored('ratio.measuring', 'jigger');
   /** How many of it are poured at once. */
   const count = ref(1);
   watch(

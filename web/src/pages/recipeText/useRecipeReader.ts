@@ -1,7 +1,6 @@
 import { splitBatch, type Plan } from '@ratio/core/batch';
 import { predictRecipe, type PredictedRecipe } from '@ratio/core/recipeText';
 import { computed } from 'vue';
-import { z } from 'zod';
 import { useShop } from '../../stores/shop.ts';
 import { useStored } from '../../composables/useStored.ts';
 
@@ -22,7 +21,7 @@ export interface RecipeOnPage {
 /** Recipes in words, side by side; kept in this browser. */
 export function useRecipeReader() {
   const shelf = useShop();
-  const texts = useStored('ratio.recipes', z.array(z.string()), EXAMPLES);
+  const texts = useStored('ratio.recipes', EXAMPLES);
   const recipes = computed<RecipeOnPage[]>(() =>
     texts.value.map((text) => {
       if (text.trim() === '') return { text, read: null, wrong: '' };

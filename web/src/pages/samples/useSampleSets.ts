@@ -3,7 +3,6 @@ import { GRIND_NAMES, type Grind } from '@ratio/core/coffee';
 import { storeToRefs } from 'pinia';
 import { computed, ref, watchEffect } from 'vue';
 import { useRouter } from 'vue-router';
-import { z } from 'zod';
 import { newId, sentenceOf } from '../../api/client.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { useStored } from '../../composables/useStored.ts';
@@ -13,7 +12,6 @@ import { useStores } from '../../stores/useStores.ts';
 
 const HOUR_MS = 3_600_000;
 const SMALL_JAR_G = 500;
-const numbersSchema = z.array(z.number().positive());
 
 /** A set of small jars made from the draft, and the sets that were started. */
 export function useSampleSets() {
@@ -28,13 +26,10 @@ export function useSampleSets() {
     .load()
     .catch((error: unknown) => notice.say({ tone: 'wrong', text: sentenceOf(error) }));
 
-  const jarId = useStored('ratio.samples.jar', z.string(), '');
-  const ratios = useStored('ratio.samples.ratios', numbersSchema, [5, 7]);
-  const grinds = useStored<Grind[]>('ratio.samples.grinds', z.array(z.enum(GRIND_NAMES)), [
-    'coarse',
-    'medium',
-  ]);
-  const hours = useStored('ratio.samples.hours', numbersSchema, [18]);
+  const jarId = useStored('ratio.samples.jar', '');
+  const ratios = useStored('ratio.samples.ratios', [5, 7]);
+  const grinds = useStored('ratio.samples.grinds', ['coarse', 'medium']);
+  const hours = useStored('ratio.samples.hours', [18]);
 
   const jar = computed(
     () => shelf.steepers.find(({ id }) => id === jarId.value) ?? shelf.steepers.at(-1) ?? null,

@@ -1,9 +1,8 @@
 import { jarOf } from '@ratio/core/brew';
-import { ROASTS, USUAL_COFFEES, type Coffee } from '@ratio/core/coffee';
+import { USUAL_COFFEES, type Coffee } from '@ratio/core/coffee';
 import type { Shop } from '@ratio/core/shop';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import { z } from 'zod';
 import { newId, sentenceOf } from '../../api/client.ts';
 import { useStored } from '../../composables/useStored.ts';
 import { useStores } from '../../stores/useStores.ts';
@@ -16,19 +15,15 @@ export function useSetUp() {
   const { shelf, drinks, drafts, notice } = useStores();
   const router = useRouter();
   /** Where it stopped. */
-  const at = useStored('ratio.setUp', z.number().int().min(0).max(QUESTIONS.length), 0);
+  const at = useStored('ratio.setUp', 0);
   const doing = ref(false);
 
-  const coffee = useStored(
-    'ratio.setUp.coffee',
-    z.object({ name: z.string(), roast: z.enum(ROASTS), pricePerKg: z.number().nullable() }),
-    { name: '', roast: 'medium', pricePerKg: null },
-  );
-  const vessel = useStored(
-    'ratio.setUp.vessel',
-    z.object({ name: z.string(), brimMl: z.number().nullable() }),
-    { name: '', brimMl: null },
-  );
+  const coffee = useStored('ratio.setUp.coffee', {
+    name: '',
+    roast: 'medium',
+    pricePerKg: null,
+  });
+  const vessel = useStored('ratio.setUp.vessel', { name: '', brimMl: null });
   const shop = computed(() => shelf.shop);
 
   async function next(does: () => Promise<unknown> = () => Promise.resolve()): Promise<void> {

@@ -8,7 +8,6 @@ import type { InstrumentKind } from '@ratio/core/instruments';
 import type { Step } from '@ratio/core/steps';
 import { CONSTANTS } from '@ratio/core/constants';
 import { computed, onScopeDispose, ref, watch, type Ref } from 'vue';
-import { z } from 'zod';
 import { useStored } from '../../composables/useStored.ts';
 import { useInstrumentFeed } from '../../stores/instrumentFeed.ts';
 import { useInstruments } from '../../stores/instruments.ts';
@@ -67,9 +66,8 @@ export function useStepValue(of: {
   watch([attending, batchId], () => attend(batchId.value));
   onScopeDispose(() => attend(null));
 
-  const keySchema = z.object({ key: z.string(), fromG: z.number() });
   /** What the scale held as a pour began, kept through a reload. */
-  const begun = useStored('ratio.pourFrom', keySchema, { key: '', fromG: 0 });
+  const begun = useStored('ratio.pourFrom', { key: '', fromG: 0 });
   const stepKey = computed(() => `${batchId.value} ${step.value?.key ?? ''}`);
   const typed = ref<number | null>(null);
   const byHand = ref(false);

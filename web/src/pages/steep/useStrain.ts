@@ -8,22 +8,15 @@ import { vesselTakesMl } from '@ratio/core/brew';
 import { roomFor } from '@ratio/core/jug';
 import { massOfStoredG, storedCoffeeMl } from '@ratio/core/matter';
 import { computed, ref, type Ref } from 'vue';
-import { z } from 'zod';
 import { newId, sentenceOf } from '../../api/client.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { useStored } from '../../composables/useStored.ts';
+import type { Kept } from '../../kept/shapes.ts';
 import { duration } from '../../format/formatClock.ts';
 import { useStores } from '../../stores/useStores.ts';
-import { fillSchema, OTHER_JUG, type Fill } from './fills.ts';
+import { OTHER_JUG, type Fill } from './fills.ts';
 
-const enteredSchema = z.object({
-  fills: z.array(fillSchema).min(1),
-  strengthFrac: z.number().nullable(),
-  /** ms since 1970 UTC; null for now. */
-  strainedMs: z.number().nullable(),
-});
-
-type Entered = z.infer<typeof enteredSchema>;
+type Entered = Kept['ratio.strain'][string];
 
 /** Straining a batch: what came out, when, into which jugs; kept through a reload. */
 export function useStrain(batch: Readonly<Ref<Batch>>) {
@@ -41,7 +34,7 @@ export function useStrain(batch: Readonly<Ref<Batch>>) {
     amount: null,
     seenAs: 'volume',
   });
-  const kept = useStored('ratio.strain', z.record(z.string(), enteredSchema), {});
+  const kept = useStored('ratio.strain', {});
   const entered = computed<Entered>(
     () =>
       kept.value[batch.value.id] ?? { fills: [newFill()], strengthFrac: null, strainedMs: null },

@@ -42,7 +42,7 @@ describe('useVariants', () => {
     used.take(0);
     expect(drafts.plan.doseG).to.equal(850);
     await nextTick();
-    expect(JSON.parse(browser.storage.get('ratio.variants')!)).to.have.length(1);
+    expect(JSON.parse(browser.storage.get('ratio.variants')!).value).to.have.length(1);
   });
 
   it('leaves out one whose coffee is no longer on the shelf', async () => {
