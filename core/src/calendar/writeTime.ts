@@ -1,23 +1,25 @@
-const formatters = new Map<string, Intl.DateTimeFormat>();
+import { wallMs } from './localTime.ts';
 
-function formatter(zone: string): Intl.DateTimeFormat {
-  const known = formatters.get(zone);
-  if (known) return known;
-  const made = new Intl.DateTimeFormat('en-GB', {
-    timeZone: zone,
-    weekday: 'short',
-    hour: '2-digit',
-    minute: '2-digit',
-    hourCycle: 'h23',
-  });
-  formatters.set(zone, made);
-  return made;
+// Not by Intl: a page's first use of it reads tables for 50 ms before anything is shown.
+const DAYS = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'];
+const MONTHS = 'Jan Feb Mar Apr May Jun Jul Aug Sept Oct Nov Dec'.split(' ');
+
+interface Instant {
+  /** ms since 1970 UTC. */
+  readonly atMs: number;
+  /** IANA name. */
+  readonly zone: string;
+}
+const two = (value: number): string => String(value).padStart(2, '0');
+
+/** @returns "Sat 08:10" on the wall clock of the zone */
+export function dayAndTime(input: Instant): string {
+  const wall = new Date(wallMs(input));
+  return `${DAYS[wall.getUTCDay()]} ${two(wall.getUTCHours())}:${two(wall.getUTCMinutes())}`;
 }
 
-/**
- * @param input.atMs ms since 1970 UTC
- * @param input.zone IANA name
- * @returns "Sat 08:10" on the wall clock of the zone
- */
-export const dayAndTime = (input: { atMs: number; zone: string }): string =>
-  formatter(input.zone).format(input.atMs).replace(',', '');
+/** @returns "Sat 20 Jun" on the wall clock of the zone */
+export function dayAndDate(input: Instant): string {
+  const wall = new Date(wallMs(input));
+  return `${DAYS[wall.getUTCDay()]} ${wall.getUTCDate()} ${MONTHS[wall.getUTCMonth()]}`;
+}

@@ -1,14 +1,10 @@
-import { Temporal } from 'temporal-polyfill';
-import { zoned } from '../calendar/localTime.ts';
 import type { Ingredient } from './ingredients.ts';
 import { daysLeft, useBy } from '../calendar/useBy.ts';
+import { dayAndDate } from '../calendar/writeTime.ts';
 import type { Caution } from '../caution.ts';
 
 /** Since when something stands open, by the id of what it is. */
 export type OpenedAt = Readonly<Record<string, string>>;
-
-const dayText = (date: Temporal.PlainDate): string =>
-  date.toLocaleString('en-GB', { weekday: 'short', day: 'numeric', month: 'short' });
 
 /**
  * Cautions about ingredients that stand open: those past their last day.
@@ -32,8 +28,8 @@ export function openedCautions(input: {
     if (daysLeft({ lastDay, today }) >= 0) return [];
     const [done, again] =
       mark === 'ours' ? ['made', 'Make it again'] : ['opened', 'Open a new one'];
-    const since = dayText(zoned({ atMs: fromMs, zone }).toPlainDate());
-    const last = dayText(Temporal.PlainDate.from(lastDay));
+    const since = dayAndDate({ atMs: fromMs, zone });
+    const last = dayAndDate({ atMs: Date.parse(`${lastDay}T12:00:00Z`), zone: 'UTC' });
     const text = `${name} was ${done} ${since} and was for use until ${last}. ${again}; the local food code decides.`;
     return [{ code: 'past_open_life', severity: 'warn' as const, text }];
   });

@@ -10,6 +10,7 @@ import {
   type ShopUnits,
   type UnitId,
 } from '@ratio/core/units';
+import { moneyText } from './moneyText.ts';
 
 /** How amounts, temperatures, percentages and money are written here. Plain data for views. */
 export interface AmountFormat extends AmountTexts {
@@ -29,15 +30,6 @@ export interface AmountFormat extends AmountTexts {
   readonly plainLargeVolume: UnitId;
 }
 
-const made = new Map<string, Intl.NumberFormat>();
-/** Made when the first price is written: the first one of a page takes longer than a frame. */
-function pricesIn(currency: string): Intl.NumberFormat {
-  const prices =
-    made.get(currency) ?? new Intl.NumberFormat('en-GB', { style: 'currency', currency });
-  made.set(currency, prices);
-  return prices;
-}
-
 /**
  * @param input.currency ISO 4217 code
  * @returns how a tablet writes amounts in its units and its shop's money
@@ -53,7 +45,7 @@ export function amountFormat(input: { units: ShopUnits; currency: string }): Amo
       amountText(writeVolume({ volumeMl, units: isMetric ? 'us' : 'metric' })),
     temp: (tempC) => amountText(writeTemp({ tempC, units })),
     percent: (frac, decimals = 2) => `${percentFigure(frac, decimals)}\u2009%`,
-    money: (price) => pricesIn(currency).format(price),
+    money: (price) => moneyText(price, currency),
     degrees: (tempC) => (isMetric ? tempC : celsiusToFahrenheit(tempC)),
     glassUnitMl: isMetric ? 1 : convert({ value: 1, from: 'fluidOunce', to: 'millilitre' }),
     vesselUnitMl: isMetric ? 1000 : convert({ value: 1, from: 'quart', to: 'millilitre' }),

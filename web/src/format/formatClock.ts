@@ -1,4 +1,4 @@
-import { dayAndTime } from '@ratio/core/calendar';
+import { dayAndDate, dayAndTime } from '@ratio/core/calendar';
 
 /** @returns "Sat 08:10" in a zone */
 export const clockTime = (input: { at: Date; zone: string }): string =>
@@ -12,21 +12,9 @@ export const hourTime = (input: { at: Date; zone: string }): string =>
 export const dateAndTime = (input: { at: Date; zone: string }): string =>
   `${dayName(input)} ${hourTime(input)}`;
 
-// To make one takes a hundred times as long as to use it.
-const dayFormats = new Map<string, Intl.DateTimeFormat>();
-
-function dayFormat(timeZone: string): Intl.DateTimeFormat {
-  const known = dayFormats.get(timeZone);
-  if (known) return known;
-  const parts = { weekday: 'short', day: 'numeric', month: 'short' } as const;
-  const made = new Intl.DateTimeFormat('en-GB', { timeZone, ...parts });
-  dayFormats.set(timeZone, made);
-  return made;
-}
-
 /** @returns "Sat 20 Jun" in a zone */
 export const dayName = (input: { at: Date; zone: string }): string =>
-  dayFormat(input.zone).format(input.at).replace(',', '');
+  dayAndDate({ atMs: input.at.getTime(), zone: input.zone });
 
 /** @returns "Sat 20 Jun" of a date like 2026-06-20 */
 export const dateName = (date: string): string =>
