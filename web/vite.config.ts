@@ -1,9 +1,11 @@
+import { readFileSync, writeFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import vue from '@vitejs/plugin-vue';
 import icons from 'unplugin-icons/vite';
 import { defineConfig, type Plugin } from 'vite';
 import { compression } from 'vite-plugin-compression2';
 import { VitePWA } from 'vite-plugin-pwa';
+import { PAGES } from './src/pages.ts';
 
 /** Asks for the two fonts with the page, before its styles are read. */
 const fontsFirst: Plugin = {
@@ -21,11 +23,47 @@ const fontsFirst: Plugin = {
   },
 };
 
+interface Chunk {
+  readonly file: string;
+  readonly css?: readonly string[];
+  readonly imports?: readonly string[];
+}
+/** Writes down which files each page needs besides those of every page, for whoever fetches them ahead. */
+const pageFiles: Plugin = {
+  name: 'page-files',
+  apply: 'build',
+  closeBundle() {
+    const dist = (file: string): URL => new URL(`dist/${file}`, import.meta.url);
+    const chunks = JSON.parse(readFileSync(dist('.vite/manifest.json'), 'utf8')) as Record<
+      string,
+      Chunk
+    >;
+    const document = readFileSync(dist('index.html'), 'utf8');
+    const filesOf = (key: string, seen: Set<string>): Set<string> => {
+      const { file, css = [], imports = [] } = chunks[key]!;
+      if (seen.has(`/${file}`)) return seen;
+      for (const one of [file, ...css]) seen.add(`/${one}`);
+      for (const one of imports) filesOf(one, seen);
+      return seen;
+    };
+    const byPath = PAGES.map(({ path, file }) => [
+      path,
+      [...filesOf(`src/pages/${file}.vue`, new Set())].filter((one) => !document.includes(one)),
+    ]);
+    writeFileSync(dist('page-files.json'), JSON.stringify(Object.fromEntries(byPath)));
+  },
+};
+
 /** Takes a file of ours for a package that others ask for. */
 const instead = (packageName: string, file: string) => ({
   find: new RegExp(`^${packageName}$`),
   replacement: fileURLToPath(new URL(`src/${file}`, import.meta.url)),
 });
+
+const FIELDS =
+  /components\/(?:fields\/(?:Amount|Typed|Choice|Pick|Time|Text|LeaveOut|Act|refusals|amountKind)|figures\/)|core\/src\/units\//;
+const DRAWINGS =
+  /components\/(?:drawings|charts)\/(?:SvgHandle|VesselOutline|colour|vesselShape|Axis|ChartTable)|d3-(?:array|format|interpolate|path|scale|shape)/;
 
 export default defineConfig({
   resolve: {
@@ -43,6 +81,7 @@ export default defineConfig({
     fontsFirst,
     // Once here instead of at every request.
     compression({ algorithms: ['gzip', 'brotliCompress'], include: /assets\/.*\.(?:js|css)$/ }),
+    pageFiles,
     // Where the browser allows it, pages open without the server.
     VitePWA({
       registerType: 'autoUpdate',
@@ -61,6 +100,11 @@ export default defineConfig({
     target: 'es2022',
     assetsInlineLimit: 0,
     manifest: true,
+    // Scripts find what they import by themselves: to ask for each by a link took longer.
+    modulePreload: {
+      polyfill: false,
+      resolveDependencies: (_, files) => files.filter((file) => file.endsWith('.css')),
+    },
     rolldownOptions: {
       output: {
         codeSplitting: {
@@ -70,6 +114,9 @@ export default defineConfig({
             // What every page needs, in two files: fewer to ask for, and smaller together.
             { name: 'kit', test: /node_modules/, tags: ['$initial'] },
             { name: 'common', tags: ['$initial'] },
+            // What the stations share: small parts that are never fetched one without the other.
+            { name: 'fields', test: FIELDS, minShareCount: 4 },
+            { name: 'drawings', test: DRAWINGS, minShareCount: 4 },
             // What some pages share, each with what it needs; small parts join the next best.
           ],
         },

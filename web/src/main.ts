@@ -2,14 +2,8 @@ import '@fontsource-variable/chivo';
 import '@fontsource-variable/chivo-mono';
 import 'element-plus/theme-chalk/base.css';
 import 'element-plus/theme-chalk/el-button.css';
-import 'element-plus/theme-chalk/el-dialog.css';
 import 'element-plus/theme-chalk/el-input.css';
-import 'element-plus/theme-chalk/el-option.css';
-import 'element-plus/theme-chalk/el-overlay.css';
-import 'element-plus/theme-chalk/el-popper.css';
-import 'element-plus/theme-chalk/el-scrollbar.css';
 import 'element-plus/theme-chalk/el-segmented.css';
-import 'element-plus/theme-chalk/el-select.css';
 import './style/tokens.css';
 import './style/element.css';
 import './style/base.css';
@@ -30,5 +24,5 @@ async function begin(): Promise<void> {
   await checkKept();
   app.use(router).mount('#app');
   await router.isReady();
-  fetchAhead();
+  void fetchAhead();
 }

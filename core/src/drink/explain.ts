@@ -1,5 +1,6 @@
 import { CONSTANTS } from '../constants.ts';
-import { fromJugG, type DrinkCost } from './cost.ts';
+import type { DrinkCost } from './cost.ts';
+import { fromJugG } from './fromJug.ts';
 import { liquidAt } from './glass.ts';
 import { coldDebtJ, iceAreaM2, iceComposition } from './ice.ts';
 import { COMPONENTS } from '../matter/components.ts';

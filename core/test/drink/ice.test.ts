@@ -1,5 +1,6 @@
 import { expect } from 'chai';
-import { drinkCost, fromJugG } from '../../src/drink/cost.ts';
+import { drinkCost } from '../../src/drink/cost.ts';
+import { fromJugG } from '../../src/drink/fromJug.ts';
 import { iceComposition, icePerG, type Ice } from '../../src/drink/ice.ts';
 import { solveDrink } from '../../src/drink/solve.ts';
 import { massG } from '../../src/matter/composition.ts';

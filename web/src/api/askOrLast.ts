@@ -2,6 +2,9 @@ import { isOurs, keptText, keptValue } from '../kept/ours.ts';
 import { useConnection } from '../stores/connection.ts';
 import { ask, Unreachable } from './client.ts';
 
+/** Behind what it was asked for: to write a long list down takes longer than a picture. */
+const later = globalThis.requestIdleCallback ?? ((work: () => void) => work());
+
 const keyOf = (path: string): string => `ratio.last.${path}`;
 
 /**
@@ -16,7 +19,7 @@ export async function askOrLast<T>(path: string): Promise<T> {
   try {
     const answer = await ask<T>(path);
     connection.away = false;
-    keep(path, answer);
+    later(() => keep(path, answer));
     return answer;
   } catch (error) {
     const last = error instanceof Unreachable ? kept<T>(path) : undefined;

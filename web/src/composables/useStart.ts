@@ -10,6 +10,9 @@ import { usePantryDocuments } from '../stores/pantryDocuments.ts';
 import { useSession } from '../stores/session.ts';
 import { useShop } from '../stores/shop.ts';
 
+/** What was read is taken in by one task, and a page is put up by the next. */
+const nextTask = (): Promise<void> => new Promise((resolve) => setTimeout(resolve));
+
 /** Reads the whole shop once, and again where that failed. */
 export function useStart() {
   const first = [useShop(), usePantryDocuments(), useDrinks(), useBatches(), useJugs()];
@@ -31,6 +34,7 @@ export function useStart() {
       const isSending = outbox.waiting.length > 0;
       await Promise.all(first.map((store) => store.load()));
       await drafts.load();
+      await nextTask();
       state.value = 'ready';
       // What was kept from before may have got through behind what was read.
       if (isSending) void outbox.send().then(refresh);

@@ -26,7 +26,7 @@ describe('useStart', () => {
   before(() => {
     browser = installBrowser();
   });
-  const settled = () => new Promise((resolve) => setTimeout(resolve, 5));
+  const settled = () => new Promise((resolve) => setTimeout(resolve, 20));
 
   it('reads the whole shop before a page is shown', async () => {
     const { start, shelf } = await withApp({

@@ -1,5 +1,4 @@
-import { drag, type D3DragEvent, type DragContainerElement } from 'd3-drag';
-import { select } from 'd3-selection';
+import type { D3DragEvent, DragContainerElement } from 'd3-drag';
 import { onScopeDispose, watch, type Ref } from 'vue';
 
 type DragEvent = D3DragEvent<SVGGElement, unknown, unknown>;
@@ -17,12 +16,17 @@ export function useSvgDrag(input: {
   moved: (point: { x: number; y: number }) => void;
 }): void {
   let frame = 0;
-  const behaviour = drag<SVGGElement, unknown>()
-    .container((): DragContainerElement => input.svg.value!)
-    .on('drag', ({ x, y }: DragEvent) => {
-      cancelAnimationFrame(frame);
-      frame = requestAnimationFrame(() => input.moved({ x, y }));
-    });
-  watch(input.handle, (handle) => handle && select(handle).call(behaviour));
+  // Fetched behind what is shown: keys move it before, a pointer a moment later.
+  async function attach(handle: SVGGElement): Promise<void> {
+    const [{ drag }, { select }] = await Promise.all([import('d3-drag'), import('d3-selection')]);
+    const behaviour = drag<SVGGElement, unknown>()
+      .container((): DragContainerElement => input.svg.value!)
+      .on('drag', ({ x, y }: DragEvent) => {
+        cancelAnimationFrame(frame);
+        frame = requestAnimationFrame(() => input.moved({ x, y }));
+      });
+    select(handle).call(behaviour);
+  }
+  watch(input.handle, (handle) => handle && void attach(handle));
   onScopeDispose(() => cancelAnimationFrame(frame));
 }

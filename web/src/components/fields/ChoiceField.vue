@@ -5,14 +5,16 @@ import type ChoiceSelect from './ChoiceSelect.vue';
 import { whenIdle } from '../../composables/whenIdle.ts';
 
 /** One of a few, each with a reason why one would take it. */
-defineProps<{
+const props = defineProps<{
   label: string;
   options: readonly { value: T; label: string; reason?: string }[];
+  /** Of many: found by a few letters. */
+  filterable?: boolean;
 }>();
 const chosen = defineModel<T>({ required: true });
 
-// What is chosen stands there from the first; the list that opens comes when the page is idle, or when
-// somebody reaches for it.
+// What is chosen stands there from the first; the list that opens is fetched when the page is idle, and put
+// up when somebody reaches for it: a page has up to eight. A field to type in is one from then on.
 const Select = shallowRef<typeof ChoiceSelect | null>(null);
 const select = ref<{ focus: () => void; open: () => void } | null>(null);
 /** Where nothing answers, what is chosen stays in sight, and the next reach asks again. */
@@ -26,12 +28,17 @@ async function reach(how: 'focus' | 'open'): Promise<void> {
   select.value?.[how]();
 }
 let stopWaiting = (): void => undefined;
-onMounted(() => (stopWaiting = whenIdle(() => void fetchSelect())));
+onMounted(() => {
+  stopWaiting = whenIdle(() => {
+    if (props.filterable) void fetchSelect();
+    else void import('./ChoiceSelect.vue').catch(() => null);
+  });
+});
 onBeforeUnmount(() => stopWaiting());
 </script>
 
 <template>
-  <component :is="Select" v-if="Select" ref="select" v-model="chosen" :label :options />
+  <component :is="Select" v-if="Select" ref="select" v-model="chosen" :label :options :filterable />
   <div
     v-else
     class="chosen"

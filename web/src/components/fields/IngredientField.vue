@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import type { Ingredient } from '@ratio/core/pantry';
-import { ElOption, ElSelect } from 'element-plus';
+import { computed } from 'vue';
+import ChoiceField from './ChoiceField.vue';
 
 /** One of everything that can be poured, found by a few letters. */
-defineProps<{ label: string; ingredients: readonly Ingredient[] }>();
+const props = defineProps<{ label: string; ingredients: readonly Ingredient[] }>();
 const chosen = defineModel<string>({ required: true });
 
 const reason = ({ mark, allergens, openedDays }: Ingredient): string =>
@@ -14,20 +15,11 @@ const reason = ({ mark, allergens, openedDays }: Ingredient): string =>
   ]
     .filter(Boolean)
     .join(', ');
+const options = computed(() =>
+  props.ingredients.map((one) => ({ value: one.id, label: one.name, reason: reason(one) })),
+);
 </script>
 
 <template>
-  <ElSelect
-    v-model="chosen"
-    class="bare"
-    :aria-label="label"
-    filterable
-    :persistent="false"
-    placeholder="Choose"
-  >
-    <ElOption v-for="one in ingredients" :key="one.id" :value="one.id" :label="one.name">
-      {{ one.name }}
-      <span v-if="reason(one)" class="option-reason">{{ reason(one) }}</span>
-    </ElOption>
-  </ElSelect>
+  <ChoiceField v-model="chosen" :label :options filterable />
 </template>

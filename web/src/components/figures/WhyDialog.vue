@@ -2,6 +2,8 @@
 import { markText, type Explanation } from '@ratio/core/explanation';
 import { useMediaQuery } from '@vueuse/core';
 import { ElDialog } from 'element-plus';
+import 'element-plus/theme-chalk/el-overlay.css';
+import 'element-plus/theme-chalk/el-dialog.css';
 import LinkButton from '../fields/LinkButton.vue';
 import DataTable from '../tables/DataTable.vue';
 import type { DataColumn } from '../tables/dataColumn.ts';

@@ -1,6 +1,10 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core';
 import { ElAutocomplete, ElDialog } from 'element-plus';
+import 'element-plus/theme-chalk/el-popper.css';
+import 'element-plus/theme-chalk/el-scrollbar.css';
+import 'element-plus/theme-chalk/el-overlay.css';
+import 'element-plus/theme-chalk/el-dialog.css';
 import 'element-plus/theme-chalk/el-autocomplete.css';
 import { nextTick, ref } from 'vue';
 

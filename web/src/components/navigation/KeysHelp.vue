@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { ElDialog } from 'element-plus';
+import 'element-plus/theme-chalk/el-overlay.css';
+import 'element-plus/theme-chalk/el-dialog.css';
 
 /** The keys that the pages know. */
 const open = defineModel<boolean>({ required: true });

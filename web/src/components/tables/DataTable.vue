@@ -1,6 +1,8 @@
 <script setup lang="ts" generic="T extends object">
 import { ascending } from 'd3-array';
 import { ElTable, ElTableColumn } from 'element-plus';
+import 'element-plus/theme-chalk/el-popper.css';
+import 'element-plus/theme-chalk/el-scrollbar.css';
 import 'element-plus/theme-chalk/el-table.css';
 import { useMediaQuery } from '@vueuse/core';
 import { useInPieces } from '../../composables/useInPieces.ts';

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { ElButton, ElDialog } from 'element-plus';
+import 'element-plus/theme-chalk/el-overlay.css';
+import 'element-plus/theme-chalk/el-dialog.css';
 import { computed, ref } from 'vue';
 import TextField from '../../components/fields/TextField.vue';
 import LinkButton from '../../components/fields/LinkButton.vue';

@@ -1,9 +1,11 @@
-import { explainPlan, type Explained, type PlanOutcome } from '@ratio/core/batch';
+import type { Explained, PlanOutcome } from '@ratio/core/batch';
 import { NARROWED_BY, type MonteCarloResult } from '@ratio/core/brew';
-import { percentFigure, percentText } from '@ratio/core/units';
+import { percentText } from '@ratio/core/units';
 import { storeToRefs } from 'pinia';
-import { computed, ref, type Ref } from 'vue';
+import { computed, ref, shallowRef, watch, type Ref } from 'vue';
+import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { useDraft } from '../../stores/draft.ts';
+import type { explainPlan } from './explainPlan.ts';
 
 /** Below this share of a range's variance an input is not named. */
 const NAMED_FROM_FRAC = 0.05;
@@ -15,12 +17,16 @@ export function usePlanWhy(input: {
 }) {
   const { result, sampled } = input;
   const { plan, coffee, model } = storeToRefs(useDraft());
+  const format = useAmountFormat();
   const asked = ref<Explained | null>(null);
 
+  // Fetched when somebody asks for the first time.
+  const explain = shallowRef<typeof explainPlan | null>(null);
+  watch(asked, async () => (explain.value ??= (await import('./explainPlan.ts')).explainPlan));
   /** Every number of it, as one leads to another; null until somebody asks. */
   const explained = computed(() =>
-    asked.value && result.value && coffee.value && model.value
-      ? explainPlan({
+    explain.value && asked.value && result.value && coffee.value && model.value
+      ? explain.value({
           plan: plan.value,
           model: model.value,
           pricePerKg: coffee.value.pricePerKg,
@@ -34,20 +40,20 @@ export function usePlanWhy(input: {
     const from = sampled.value;
     switch (from && asked.value) {
       case 'strength':
-        return { of: from!.strengthFrac, figure: percentFigure, unit: '%' };
+        return { of: from!.strengthFrac, text: format.value.percent };
       case 'extraction':
-        return { of: from!.extractionYieldFrac, figure: percentFigure, unit: '%' };
+        return { of: from!.extractionYieldFrac, text: format.value.percent };
       case 'brew':
-        return { of: from!.brewMl, figure: (ml: number) => ml.toFixed(0), unit: 'mL' };
+        return { of: from!.brewMl, text: format.value.volume };
       default:
         return null;
     }
   });
   const rangeText = computed(() => {
     if (!range.value) return '';
-    const { of, figure, unit } = range.value;
+    const { of, text } = range.value;
     const draws = `5th to 95th percentile of ${sampled.value?.draws} draws`;
-    return `${figure(of.low)} to ${figure(of.high)} ${unit}, ${draws}`;
+    return `${text(of.low)} to ${text(of.high)}, ${draws}`;
   });
   const narrowedBy = computed(() =>
     (range.value?.of.contributions ?? [])

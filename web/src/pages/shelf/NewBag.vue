@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { ROASTS, type Coffee } from '@ratio/core/coffee';
 import { ElDialog } from 'element-plus';
+import 'element-plus/theme-chalk/el-overlay.css';
+import 'element-plus/theme-chalk/el-dialog.css';
 import { computed, ref } from 'vue';
 import ActButton from '../../components/fields/ActButton.vue';
 import AmountRow from '../../components/fields/AmountRow.vue';

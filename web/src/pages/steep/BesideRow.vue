@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import type { Vessel } from '@ratio/core/brew';
 import { ElButton, ElDialog, ElUpload } from 'element-plus';
+import 'element-plus/theme-chalk/el-overlay.css';
+import 'element-plus/theme-chalk/el-dialog.css';
 import 'element-plus/theme-chalk/el-upload.css';
 import { computed, ref } from 'vue';
 import { measuredKind, percentKind, tempKind } from '../../components/fields/amountKind.ts';

@@ -34,6 +34,8 @@ describe('usePlanWhy', () => {
       })
     ).used;
 
+  const fetched = () => new Promise((resolve) => setTimeout(resolve, 20));
+
   it('says nothing until somebody asks', async () => {
     const why = await open();
     expect(why.explained.value).to.equal(null);
@@ -52,6 +54,7 @@ describe('usePlanWhy', () => {
       'cost',
     ] as const) {
       why.asked.value = number;
+      await fetched();
       expect(why.explained.value![number].equation, number).not.to.equal('');
       expect(why.explained.value![number].filledIn, number).to.match(/\d/);
     }
@@ -60,11 +63,13 @@ describe('usePlanWhy', () => {
   it('writes each range in its own unit, and what would narrow it', async () => {
     const why = await open();
     why.asked.value = 'strength';
-    expect(why.rangeText.value).to.equal('2.90 to 3.60 %, 5th to 95th percentile of 5000 draws');
+    expect(why.rangeText.value).to.equal(
+      '2.90\u2009% to 3.60\u2009%, 5th to 95th percentile of 5000 draws',
+    );
     why.asked.value = 'extraction';
-    expect(why.rangeText.value).to.match(/^16\.00 to 20\.00 %, /);
+    expect(why.rangeText.value).to.match(/^16\.00\u2009% to 20\.00\u2009%, /);
     why.asked.value = 'brew';
-    expect(why.rangeText.value).to.match(/^2480 to 2711 mL, /);
+    expect(why.rangeText.value).to.match(/^2\.48\u2009L to 2\.71\u2009L, /);
     expect(why.narrowedBy.value).to.have.length(1);
     expect(why.narrowedBy.value[0]).to.match(/^60 % of its variance would go: /);
   });
@@ -75,6 +80,7 @@ describe('usePlanWhy', () => {
     expect(why.rangeText.value).to.equal('');
     const early = await open(null);
     early.asked.value = 'strength';
+    await fetched();
     expect(early.rangeText.value).to.equal('');
     expect(early.explained.value).not.to.equal(null);
   });

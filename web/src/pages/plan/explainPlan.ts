@@ -1,0 +1,1 @@
+export { explainPlan } from '@ratio/core/batch';
