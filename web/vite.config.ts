@@ -57,7 +57,7 @@ const pageFiles: Plugin = {
 /** Takes a file of ours for a package that others ask for. */
 const instead = (packageName: string, file: string) => ({
   find: new RegExp(`^${packageName}$`),
-  replacement: fileURLToPath(new URL(`src/${file}`, import.meta.url)),
+  replacement: fileURLToPath(new URL(`src/instead/${file}`, import.meta.url)),
 });
 
 const FIELDS =
