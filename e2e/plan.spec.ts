@@ -95,6 +95,33 @@ test('every figure says why', async ({ page, lido }) => {
   await expect(dialog).toBeHidden();
 });
 
+test('a why stands beside its number, and a tap outside closes it', async ({ page, lido }) => {
+  await page.goto(`${lido.url}/plan`);
+  const outcome = page.getByRole('region', { name: 'What comes out' });
+  const why = outcome.getByRole('button', { name: 'Why' }).nth(1);
+  await why.focus();
+  await page.keyboard.press('Enter');
+  const dialog = page.getByRole('dialog', { name: 'Strength' });
+  await expect(dialog).toBeFocused();
+  const [panel, column] = [(await dialog.boundingBox())!, (await outcome.boundingBox())!];
+  expect(panel.x + panel.width).toBeLessThanOrEqual(column.x);
+  await page.keyboard.press('Escape');
+  await expect(why).toBeFocused();
+
+  await why.click();
+  await expect(dialog).toBeVisible();
+  await page.getByRole('heading', { name: 'Brew, after straining' }).click();
+  await expect(dialog).toBeHidden();
+
+  // In units of the shop's own, each value says what it is in them.
+  await page.getByRole('button', { name: /^Units/ }).click();
+  await why.click();
+  await expect(dialog).toContainText('850.0 g, 30.0\u2009oz');
+  await page.setViewportSize({ width: 390, height: 844 });
+  await why.scrollIntoViewIfNeeded();
+  await expect(dialog).toBeInViewport({ ratio: 1 });
+});
+
 test('two tablets on one draft: both versions are shown, none is lost', async ({
   page,
   lido,

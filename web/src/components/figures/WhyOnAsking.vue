@@ -1,20 +1,23 @@
 <script setup lang="ts" generic="K extends string">
 import type { Explanation } from '@ratio/core/explanation';
-import { computed, defineAsyncComponent, ref, watch } from 'vue';
+import { useEventListener } from '@vueuse/core';
+import { computed, defineAsyncComponent, ref, shallowRef, watch } from 'vue';
 
 /**
  * Where a number comes from, fetched when somebody asks for the first time, and walked from number to
- * number back to what was typed.
+ * number back to what was typed. It stands beside what was touched to ask.
  */
 const props = defineProps<{
   explained: Readonly<Record<K, Explanation>> | null;
   range: string;
   narrowedBy: readonly string[];
+  /** A value with what it is in the units of the page, where those are others. */
+  written: (value: string) => string;
 }>();
 /** The number that somebody asks about. */
 const asked = defineModel<K | null>({ required: true });
 
-const WhyDialog = defineAsyncComponent(() => import('./WhyDialog.vue'));
+const WhyPopover = defineAsyncComponent(() => import('./WhyPopover.vue'));
 const wasAsked = ref(false);
 /** The numbers that one came by. */
 const trail = ref<string[]>([]);
@@ -22,8 +25,19 @@ const titleOf = (key: string | undefined): string =>
   (key !== undefined && props.explained?.[key as K]?.title) || '';
 const explanation = computed(() => (asked.value && props.explained?.[asked.value]) || null);
 
-watch(asked, (now) => {
+// A key that is pressed on a button is a click on it too.
+const touched = shallowRef<HTMLElement | null>(null);
+/** What was touched to ask. */
+const anchor = shallowRef<HTMLElement | null>(null);
+useEventListener(
+  'click',
+  ({ target }: MouseEvent) =>
+    (touched.value = target instanceof Element ? target.closest<HTMLElement>('button') : null),
+  { capture: true },
+);
+watch(asked, (now, last) => {
   wasAsked.value ||= now !== null;
+  if (last === null) anchor.value = touched.value;
   if (now === null) trail.value = [];
 });
 function walk(why: string): void {
@@ -36,15 +50,17 @@ function back(): void {
 </script>
 
 <template>
-  <WhyDialog
+  <WhyPopover
     v-if="wasAsked"
     :explanation
+    :anchor
     :before="titleOf(trail.at(-1))"
     :range
     :narrowed-by
+    :written
     @walk="walk"
     @back="back"
     @close="asked = null"
     ><slot
-  /></WhyDialog>
+  /></WhyPopover>
 </template>

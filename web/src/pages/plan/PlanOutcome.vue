@@ -203,8 +203,8 @@ const noStart = computed(() => {
 .outcome {
   display: grid;
   align-content: start;
-  gap: 10px;
-  padding: 10px 24px 0;
+  gap: 8px;
+  padding: 8px 24px 0;
 }
 
 .head {
@@ -273,6 +273,15 @@ const noStart = computed(() => {
   margin: 0;
 }
 
+/* What goes on below fades, so that no line looks cut. */
+.start::before {
+  content: '';
+  position: absolute;
+  inset: -17px 0 100%;
+  background: linear-gradient(transparent, var(--paper));
+  pointer-events: none;
+}
+
 @media (max-width: 1100px) {
   .outcome {
     grid-template-columns: 1fr 1fr;
@@ -283,6 +292,10 @@ const noStart = computed(() => {
   .start {
     position: static;
     grid-column: 1 / -1;
+  }
+
+  .start::before {
+    display: none;
   }
 }
 

@@ -89,7 +89,9 @@ export function usePlanClock(hours: Ref<number>) {
       const effect = moved
         ? 'the same'
         : `extraction ${change < 0 ? '−' : '+'}${percentFigure(Math.abs(change), 1)}\u202f%`;
-      const what = moved ? `start ${at(fit.startMs)}` : duration(Math.round(fit.steepHours * 60));
+      const what = moved
+        ? `start ${at(fit.startMs)}`
+        : `${Number(fit.steepHours.toFixed(2))}\u00a0h`;
       return { ...fit, text: `${what}, strain ${at(strainMs)}, ${effect}` };
     });
   });

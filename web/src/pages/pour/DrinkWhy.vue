@@ -5,14 +5,17 @@ import PickButtons from '../../components/fields/PickButtons.vue';
 import WhyOnAsking from '../../components/figures/WhyOnAsking.vue';
 
 /** Where a number of the drink comes from; the others are one tap away. */
-defineProps<{ explained: Readonly<Record<ExplainedOfDrink, Explanation>> | null }>();
+defineProps<{
+  explained: Readonly<Record<ExplainedOfDrink, Explanation>> | null;
+  written: (value: string) => string;
+}>();
 /** The number that somebody asks about. */
 const asked = defineModel<ExplainedOfDrink | null>({ required: true });
 const OTHERS = EXPLAINED_OF_DRINK.map((value) => ({ value, text: value }));
 </script>
 
 <template>
-  <WhyOnAsking v-model="asked" :explained range="" :narrowed-by="[]">
+  <WhyOnAsking v-model="asked" :explained range="" :narrowed-by="[]" :written>
     <p>
       Why
       <PickButtons v-model="asked" label="Why another number" :options="OTHERS" />

@@ -27,6 +27,7 @@ import CautionList from '../../components/figures/CautionList.vue';
 import BuildList from './BuildList.vue';
 import BulkCard from './BulkCard.vue';
 import DrinkFacts from './DrinkFacts.vue';
+import { alsoIn } from '../../format/alsoIn.ts';
 import DrinkWhy from './DrinkWhy.vue';
 import KeepRow from './KeepRow.vue';
 import RemedyPanel from './RemedyPanel.vue';
@@ -182,7 +183,7 @@ useIntersectionObserver(
       />
       <div ref="cautionList"><CautionList :cautions /></div>
     </template>
-    <DrinkWhy v-model="asked" :explained />
+    <DrinkWhy v-model="asked" :explained :written="(value) => alsoIn(value, format)" />
     <div class="go no-print">
       <p v-if="assumed" class="fine">
         Pour it so. To count what is poured,
