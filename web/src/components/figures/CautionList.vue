@@ -1,14 +1,17 @@
 <script setup lang="ts">
 import type { Caution } from '@ratio/core/caution';
+import type { AmountFormat } from '../../format/amountFormat.ts';
+import { inUnits } from '../../format/inUnits.ts';
 
 /** Cautions, each with its reason and what to do. */
-defineProps<{ cautions: readonly Caution[] }>();
+defineProps<{ cautions: readonly Caution[]; format: AmountFormat }>();
 </script>
 
 <template>
   <ul v-if="cautions.length > 0" class="cautions" aria-label="Cautions">
     <li v-for="caution in cautions" :key="caution.text" :class="caution.severity">
-      <strong>{{ caution.severity === 'warn' ? 'Caution' : 'Note' }}</strong> {{ caution.text }}
+      <strong>{{ caution.severity === 'warn' ? 'Caution' : 'Note' }}</strong>
+      {{ inUnits(caution.text, format) }}
     </li>
   </ul>
 </template>

@@ -116,7 +116,7 @@ const per100 = computed(() => {
       :format
       @scale="(factor, what) => emit('scale', factor, what)"
     />
-    <CautionList :cautions="made.cautions" />
+    <CautionList :cautions="made.cautions" :format />
   </section>
 </template>
 

@@ -30,7 +30,8 @@ const props = defineProps<{
   format: AmountFormat;
   pours: readonly { drink: Drink; count: number }[];
   /** Money for the coffee over litres of brew; null where nothing comes out. */
-  costPerL: string | null;
+  /** In the shop's money, for a litre or a quart. */
+  cost: { figure: string; unit: string } | null;
   starting: boolean;
   /** Whether whoever stands here may start it. */
   mayStart: boolean;
@@ -52,9 +53,7 @@ const asked = computed(() => {
   const { caffeineMgPerG, extractionYieldFrac } = props.result.outcome;
   const yieldText = percentFigure(extractionYieldFrac, 1);
   return [
-    ...(props.costPerL
-      ? [{ about: 'cost' as const, label: 'Cost, why', figure: props.costPerL, unit: 'per L' }]
-      : []),
+    ...(props.cost ? [{ about: 'cost' as const, label: 'Cost, why', ...props.cost }] : []),
     {
       about: 'caffeine' as const,
       label: 'Caffeine, why',
@@ -181,9 +180,9 @@ const noStart = computed(() => {
         @why="emit('why', about)"
       />
     </div>
-    <CautionList :cautions="cautions.warn" />
+    <CautionList :cautions="cautions.warn" :format />
     <slot name="clock" />
-    <CautionList :cautions="cautions.note" />
+    <CautionList :cautions="cautions.note" :format />
     <div class="start no-print">
       <ActButton
         v-if="mayStart"

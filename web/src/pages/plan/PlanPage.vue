@@ -40,7 +40,7 @@ const shelf = useShop();
 const drafts = useDraft();
 const { draft, plan, coffee, model, conflict, theirs } = storeToRefs(drafts);
 const page = usePlan();
-const { vessel, hours, result, failure, sampled, drawing, chart, pours, costPerL, format } = page;
+const { vessel, hours, result, failure, sampled, drawing, chart, pours, cost, format } = page;
 const clock = usePlanClock(hours);
 const vessels = usePlanVessels(clock.startMs);
 useRefusals();
@@ -159,7 +159,7 @@ const refused = computed(() =>
       :refused
       :format
       :pours
-      :cost-per-l
+      :cost
       :starting
       :may-start="session.can('brews')"
       :began="clock.pastText.value !== ''"

@@ -135,11 +135,15 @@ export function usePlan() {
       return eachG === undefined ? [] : [{ drink, eachG, count: drinksLeft({ eachG, onHandG }) }];
     });
   });
-  const costPerL = computed(() => {
+  /** What a litre of it costs, or a quart. */
+  const cost = computed(() => {
     const brewMl = result.value?.outcome.brewMl ?? 0;
     const pricePerKg = coffee.value.pricePerKg;
     if (pricePerKg === null || brewMl <= 0) return null;
-    return ((plan.value.doseG * pricePerKg) / brewMl).toFixed(2);
+    const { units, vesselUnitMl } = format.value;
+    const perUnitMl = units === 'metric' ? 1000 : vesselUnitMl;
+    const price = (plan.value.doseG / 1000) * pricePerKg * (perUnitMl / brewMl);
+    return { figure: price.toFixed(2), unit: units === 'metric' ? 'per L' : 'per qt' };
   });
 
   return {
@@ -152,7 +156,7 @@ export function usePlan() {
     drawing,
     chart,
     pours,
-    costPerL,
+    cost,
     format,
     volume,
   };

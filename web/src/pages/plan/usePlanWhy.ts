@@ -4,7 +4,7 @@ import { percentText } from '@ratio/core/units';
 import { storeToRefs } from 'pinia';
 import { computed, ref, shallowRef, watch, type Ref } from 'vue';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
-import { alsoIn } from '../../format/alsoIn.ts';
+import { alsoIn } from '../../format/inUnits.ts';
 import { useDraft } from '../../stores/draft.ts';
 import type { explainPlan } from './explainPlan.ts';
 

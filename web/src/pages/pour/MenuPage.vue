@@ -7,6 +7,7 @@ import { useDrinks } from '../../stores/drinks.ts';
 import { useShop } from '../../stores/shop.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { dayName } from '../../format/formatClock.ts';
+import { inUnits } from '../../format/inUnits.ts';
 import { jugOption } from '../../format/jugOption.ts';
 import IceToday from './IceToday.vue';
 import MenuTable from './MenuTable.vue';
@@ -74,7 +75,8 @@ const print = (): void => window.print();
       <h2 id="cautions">Cautions</h2>
       <ul>
         <li v-for="caution in cautions" :key="caution.text">
-          <strong>{{ caution.drinks.join(', ') }}:</strong> {{ caution.text }}
+          <strong>{{ caution.drinks.join(', ') }}:</strong>
+          {{ inUnits(caution.text, format) }}
         </li>
       </ul>
       <p class="soft">

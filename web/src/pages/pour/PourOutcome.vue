@@ -27,7 +27,7 @@ import CautionList from '../../components/figures/CautionList.vue';
 import BuildList from './BuildList.vue';
 import BulkCard from './BulkCard.vue';
 import DrinkFacts from './DrinkFacts.vue';
-import { alsoIn } from '../../format/alsoIn.ts';
+import { alsoIn } from '../../format/inUnits.ts';
 import DrinkWhy from './DrinkWhy.vue';
 import KeepRow from './KeepRow.vue';
 import RemedyPanel from './RemedyPanel.vue';
@@ -123,6 +123,7 @@ useIntersectionObserver(
     />
     <RemedyPanel
       v-if="solution.status !== 'met'"
+      :format
       class="reach"
       :why="solved.cautions[0]!"
       :remedies
@@ -181,7 +182,7 @@ useIntersectionObserver(
         :left
         @why="asked = $event"
       />
-      <div ref="cautionList"><CautionList :cautions /></div>
+      <div ref="cautionList"><CautionList :cautions :format /></div>
     </template>
     <DrinkWhy v-model="asked" :explained :written="(value) => alsoIn(value, format)" />
     <div class="go no-print">

@@ -2,10 +2,12 @@
 import type { Caution } from '@ratio/core/caution';
 import CautionList from '../../components/figures/CautionList.vue';
 import { ElButton } from 'element-plus';
+import type { AmountFormat } from '../../format/amountFormat.ts';
 
 /** Why a drink is out of reach, and what would reach it: each applied by a tap where it can be. */
 defineProps<{
   why: Caution;
+  format: AmountFormat;
   remedies: readonly {
     readonly name: string;
     readonly text: string;
@@ -17,7 +19,7 @@ const emit = defineEmits<{ apply: [name: string] }>();
 
 <template>
   <div class="reach">
-    <CautionList :cautions="[why]" />
+    <CautionList :cautions="[why]" :format />
     <template v-if="remedies.length > 0">
       <p><strong>What would reach it</strong></p>
       <ul>

@@ -15,12 +15,15 @@ import 'element-plus/theme-chalk/el-collapse-item.css';
 import { computed } from 'vue';
 import { piecesOf } from './textPieces.ts';
 import type { RecipeOnPage } from './useRecipeReader.ts';
+import type { AmountFormat } from '../../format/amountFormat.ts';
+import { inUnits } from '../../format/inUnits.ts';
 
 /** One recipe: its text, what each piece of it became, and what it really is. */
 const props = defineProps<{
   recipe: RecipeOnPage;
   letter: string;
   units: ShopUnits;
+  format: AmountFormat;
   only: boolean;
 }>();
 const emit = defineEmits<{
@@ -139,12 +142,16 @@ const assumed = computed(
       </p>
       <p v-if="after" class="fine">{{ after }}</p>
       <ul>
-        <li v-for="note in grave" :key="note.code + note.text" class="due">{{ note.text }}</li>
+        <li v-for="note in grave" :key="note.code + note.text" class="due">
+          {{ inUnits(note.text, format) }}
+        </li>
       </ul>
       <ElCollapse v-if="assumed.length > 0">
         <ElCollapseItem :title="`${assumed.length} assumed`">
           <ul>
-            <li v-for="note in assumed" :key="note.code + note.text">{{ note.text }}</li>
+            <li v-for="note in assumed" :key="note.code + note.text">
+              {{ inUnits(note.text, format) }}
+            </li>
           </ul>
         </ElCollapseItem>
       </ElCollapse>

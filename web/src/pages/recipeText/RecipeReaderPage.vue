@@ -9,9 +9,11 @@ import { useEditedDrink } from '../pour/useDrinkInHand.ts';
 import RecipeAxis from './RecipeAxis.vue';
 import RecipeCard from './RecipeCard.vue';
 import { useRecipeReader } from './useRecipeReader.ts';
+import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 
 const drafts = useDraft();
 const settings = useSettings();
+const format = useAmountFormat();
 const router = useRouter();
 const reader = useRecipeReader();
 const { takeInHand } = useEditedDrink();
@@ -60,6 +62,7 @@ async function pourIt(i: number): Promise<void> {
         :recipe
         :letter="LETTERS[i]!"
         :units="settings.units"
+        :format
         :only="recipes.length === 1"
         @text="reader.set(i, $event)"
         @remove="reader.remove(i)"

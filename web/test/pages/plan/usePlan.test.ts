@@ -56,13 +56,14 @@ describe('usePlan', () => {
     const { brewG, brewMl } = used.result.value!.outcome;
     expect(black!.count).to.equal(Math.floor(brewG / black!.eachG!));
     // 850 g at 31.00 a kilogram over the litres that come out.
-    expect(Number(used.costPerL.value)).to.be.closeTo((850 * 31) / brewMl, 0.006);
+    expect(used.cost.value!.unit).to.equal('per L');
+    expect(Number(used.cost.value!.figure)).to.be.closeTo((850 * 31) / brewMl, 0.006);
   });
 
   it('pours nothing where the bed drinks all the water', async () => {
     const { used } = await open({ doseG: 1000, waterG: 1500 });
     expect(used.pours.value).to.deep.equal([]);
-    expect(used.costPerL.value).to.equal(null);
+    expect(used.cost.value).to.equal(null);
   });
 
   it('looks as far as a long steep goes', () => {

@@ -1,0 +1,43 @@
+import type { AmountFormat } from './amountFormat.ts';
+
+/** Units of sentences and equations, how each is written on the page, and how much of that it is. */
+const WAYS = {
+  g: { as: 'mass', times: 1 },
+  kg: { as: 'mass', times: 1000 },
+  mL: { as: 'volume', times: 1 },
+  L: { as: 'volume', times: 1000 },
+  '°C': { as: 'temp', times: 1 },
+} as const;
+/** One amount, or from one to another; not what is by a gram, by a litre or in quotation marks. */
+const AMOUNT =
+  /“[^”]*”|([−-]?\d[\d.]*)(?:( to |–)([−-]?\d[\d.]*))?[\s\u2009\u202f](kg|g|mL|L|°C)(?![\w/]| per )/g;
+
+/**
+ * A sentence with its amounts in the units of the page.
+ *
+ * @param text in grams, millilitres and degrees Celsius
+ */
+export function inUnits(text: string, format: AmountFormat): string {
+  if (format.units === 'metric') return text;
+  return text.replaceAll(
+    AMOUNT,
+    (all, from?: string, to?: string, until?: string, unit?: string) => {
+      if (from === undefined) return all;
+      const { as, times } = WAYS[unit as keyof typeof WAYS];
+      const write = (figure: string): string =>
+        format[as](times * Number(figure.replace('−', '-')));
+      return until === undefined ? write(from) : `${write(from)}${to}${write(until)}`;
+    },
+  );
+}
+
+/**
+ * A value as an equation takes it, with what it is in the units of the page where those are others.
+ *
+ * @param value such as "850 g"
+ * @returns such as "850 g, 30.0 oz"
+ */
+export function alsoIn(value: string, format: AmountFormat): string {
+  const own = inUnits(value, format);
+  return own === value ? value : `${value}, ${own}`;
+}
