@@ -5,7 +5,6 @@ import icons from 'unplugin-icons/vite';
 import { defineConfig, type Plugin } from 'vite';
 import { compression } from 'vite-plugin-compression2';
 import { VitePWA } from 'vite-plugin-pwa';
-import { PAGES } from './src/pages.ts';
 
 /** Asks for the two fonts with the page, before its styles are read. */
 const fontsFirst: Plugin = {
@@ -26,31 +25,22 @@ const fontsFirst: Plugin = {
 interface Chunk {
   readonly file: string;
   readonly css?: readonly string[];
-  readonly imports?: readonly string[];
 }
-/** Writes down which files each page needs besides those of every page, for whoever fetches them ahead. */
-const pageFiles: Plugin = {
-  name: 'page-files',
+/** Writes down every file that the document does not name, for whoever fetches them ahead: pages first. */
+const laterFiles: Plugin = {
+  name: 'later-files',
   apply: 'build',
   closeBundle() {
     const dist = (file: string): URL => new URL(`dist/${file}`, import.meta.url);
-    const chunks = JSON.parse(readFileSync(dist('.vite/manifest.json'), 'utf8')) as Record<
-      string,
-      Chunk
-    >;
+    const text = readFileSync(dist('.vite/manifest.json'), 'utf8');
+    const chunks = Object.entries(JSON.parse(text) as Record<string, Chunk>);
     const document = readFileSync(dist('index.html'), 'utf8');
-    const filesOf = (key: string, seen: Set<string>): Set<string> => {
-      const { file, css = [], imports = [] } = chunks[key]!;
-      if (seen.has(`/${file}`)) return seen;
-      for (const one of [file, ...css]) seen.add(`/${one}`);
-      for (const one of imports) filesOf(one, seen);
-      return seen;
-    };
-    const byPath = PAGES.map(({ path, file }) => [
-      path,
-      [...filesOf(`src/pages/${file}.vue`, new Set())].filter((one) => !document.includes(one)),
-    ]);
-    writeFileSync(dist('page-files.json'), JSON.stringify(Object.fromEntries(byPath)));
+    const files = chunks
+      .toSorted(([a], [b]) => Number(b.endsWith('Page.vue')) - Number(a.endsWith('Page.vue')))
+      .flatMap(([, { file, css = [] }]) => [file, ...css])
+      .filter((file) => /\.(?:js|css)$/.test(file) && !document.includes(file))
+      .map((file) => `/${file}`);
+    writeFileSync(dist('later-files.json'), JSON.stringify([...new Set(files)]));
   },
 };
 
@@ -61,7 +51,7 @@ const instead = (packageName: string, file: string) => ({
 });
 
 const FIELDS =
-  /components\/(?:fields\/(?:Amount|Typed|Choice|Pick|Time|Text|LeaveOut|Act|refusals|amountKind)|figures\/)|core\/src\/units\//;
+  /components\/(?:fields\/(?:Amount|Typed|Choice|PickRow|Time|Text|LeaveOut|Act|refusals|amountKind)|figures\/)|core\/src\/units\//;
 const DRAWINGS =
   /components\/(?:drawings|charts)\/(?:SvgHandle|VesselOutline|colour|vesselShape|Axis|ChartTable)|d3-(?:array|format|interpolate|path|scale|shape)/;
 
@@ -81,7 +71,7 @@ export default defineConfig({
     fontsFirst,
     // Once here instead of at every request.
     compression({ algorithms: ['gzip', 'brotliCompress'], include: /assets\/.*\.(?:js|css)$/ }),
-    pageFiles,
+    laterFiles,
     // Where the browser allows it, pages open without the server.
     VitePWA({
       registerType: 'autoUpdate',

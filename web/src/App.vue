@@ -4,7 +4,6 @@ import { computed, defineAsyncComponent, ref } from 'vue';
 import { RouterLink, RouterView, useRoute, useRouter } from 'vue-router';
 import NoticeBar from './components/navigation/NoticeBar.vue';
 import SetAsideStrip from './components/navigation/SetAsideStrip.vue';
-import StateStrip from './components/navigation/StateStrip.vue';
 import TheLine from './components/navigation/TheLine.vue';
 import { saveFile } from './api/saveFile.ts';
 import { useChanges } from './composables/useChanges.ts';
@@ -15,6 +14,7 @@ import { useLine } from './composables/useLine.ts';
 import { useTypedAhead } from './composables/useTypedAhead.ts';
 import { useStateStrip } from './composables/useStateStrip.ts';
 import { useStart } from './composables/useStart.ts';
+import { whenIdle } from './composables/whenIdle.ts';
 import { useDraft } from './stores/draft.ts';
 import { useNotice } from './stores/notice.ts';
 import { useSession } from './stores/session.ts';
@@ -23,10 +23,16 @@ import { useSettings } from './stores/settings.ts';
 import { ElButton } from 'element-plus';
 import { authorOf } from './format/authorOf.ts';
 
+// Without the server it has to be here: fetched as soon as the page has nothing else to do.
+const fetchStrip = () => import('./components/navigation/StateStrip.vue');
+const StateStrip = defineAsyncComponent(fetchStrip);
+whenIdle(() => void fetchStrip().catch(() => null));
 const FinderPage = defineAsyncComponent(() => import('./pages/finder/FinderPage.vue'));
 const KeysHelp = defineAsyncComponent(() => import('./components/navigation/KeysHelp.vue'));
 const SignInPage = defineAsyncComponent(() => import('./pages/people/SignInPage.vue'));
 
+/** Stands until both the shop and the page are there. */
+const FETCHING = 'Fetching the shop …';
 /** Pages whose `n` makes one of what they hold. */
 const STARTS_ITS_OWN = ['/pour', '/shelf', '/shelf/house-recipes', '/shelf/ingredients'];
 
@@ -39,7 +45,7 @@ const route = useRoute();
 const session = useSession();
 const { state, failure, load, refresh } = useStart();
 useChanges(() => state.value === 'ready');
-const { strip, tryNow, insist, letGo } = useStateStrip(refresh);
+const { strip, isNews, tryNow, insist, letGo } = useStateStrip(refresh);
 const { stations } = useLine();
 const hands = useHands();
 useDueCall();
@@ -99,15 +105,18 @@ useKeys({
     @export="saveFile({ name: 'ratio-set-aside.json', data: aside.exported() })"
     @discard="aside.discard"
   />
-  <StateStrip v-bind="strip" @send="tryNow" @insist="insist" @let-go="letGo" />
+  <StateStrip v-if="isNews" v-bind="strip" @send="tryNow" @insist="insist" @let-go="letGo" />
   <main id="page" tabindex="-1" :class="{ bare: route.meta['bare'] }">
-    <RouterView v-if="state === 'ready' && isAllowed" @done="signedIn" />
+    <RouterView v-if="state === 'ready' && isAllowed" v-slot="{ Component }">
+      <component :is="Component" v-if="Component" @done="signedIn" />
+      <h1 v-else class="wait soft">{{ FETCHING }}</h1>
+    </RouterView>
     <SignInPage v-else-if="state === 'signIn'" @done="signedIn" />
     <div v-else-if="state === 'ready'" class="wait">
       <h1>This page takes somebody who {{ least }}</h1>
       <p><RouterLink to="/sign-in">Sign in as somebody else</RouterLink></p>
     </div>
-    <h1 v-else-if="state === 'loading'" class="wait soft">Fetching the shop …</h1>
+    <h1 v-else-if="state === 'loading'" class="wait soft">{{ FETCHING }}</h1>
     <div v-else class="wait" role="alert">
       <h1>The shop’s server does not answer</h1>
       <p>{{ failure }} What you typed is kept on this tablet.</p>

@@ -3,7 +3,6 @@ import '@fontsource-variable/chivo-mono';
 import 'element-plus/theme-chalk/base.css';
 import 'element-plus/theme-chalk/el-button.css';
 import 'element-plus/theme-chalk/el-input.css';
-import 'element-plus/theme-chalk/el-segmented.css';
 import './style/tokens.css';
 import './style/element.css';
 import './style/base.css';

@@ -35,16 +35,13 @@ router.onError(async (_error, to) => {
 });
 
 /**
- * Fetches the files of pages that are not open yet, one after another while nothing else is to be done:
- * they are read when their page opens, and not before.
+ * Fetches every file that is not here yet, one after another while nothing else is to be done: each is
+ * read when somebody asks for what is in it, and not before. Without the server they are here.
  */
 export async function fetchAhead(): Promise<void> {
-  const answer = await fetch('/page-files.json').catch(() => null);
-  const filesOf: Readonly<Record<string, readonly string[]>> = answer?.ok
-    ? await answer.json()
-    : {};
-  for (const href of new Set(Object.values(filesOf).flat()))
-    whenIdle(() => document.head.append(ahead(href)));
+  const answer = await fetch('/later-files.json').catch(() => null);
+  const files = answer?.ok ? ((await answer.json()) as readonly string[]) : [];
+  for (const href of files) whenIdle(() => document.head.append(ahead(href)));
 }
 
 const ahead = (href: string): HTMLLinkElement =>

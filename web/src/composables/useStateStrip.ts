@@ -20,28 +20,38 @@ export function useStateStrip(refresh: () => Promise<unknown>) {
   const photos = usePhotos();
   const heldBy = (id: string) => outbox.held.find(({ write }) => write.id === id);
 
-  return {
-    strip: computed(() => ({
-      stopped:
-        outbox.stopped ||
-        (drafts.saving === 'offline' || photos.isStopped ? 'The server does not answer.' : ''),
-      away: connection.away,
-      waiting: [
-        ...outbox.waiting.map(({ what }) => what),
-        ...photos.waiting.map(({ what }) => what),
-        ...(drafts.saving === 'offline' ? ['the plan on the bench'] : []),
-      ],
-      draftRefused: drafts.saving === 'refused' ? drafts.refusal : '',
-      held: outbox.held.map((held) => ({
-        id: held.write.id,
-        what: held.write.what,
-        reason: held.reason,
-        fields: fieldsOf(held),
-        /** A document can be written over; what was done to a jug cannot. */
-        canInsist: held.write.version !== undefined,
-      })),
-      clockBehind: shelf.behindMs > 0 ? duration(Math.round(shelf.behindMs / 60_000)) : '',
+  const strip = computed(() => ({
+    stopped:
+      outbox.stopped ||
+      (drafts.saving === 'offline' || photos.isStopped ? 'The server does not answer.' : ''),
+    away: connection.away,
+    waiting: [
+      ...outbox.waiting.map(({ what }) => what),
+      ...photos.waiting.map(({ what }) => what),
+      ...(drafts.saving === 'offline' ? ['the plan on the bench'] : []),
+    ],
+    draftRefused: drafts.saving === 'refused' ? drafts.refusal : '',
+    held: outbox.held.map((held) => ({
+      id: held.write.id,
+      what: held.write.what,
+      reason: held.reason,
+      fields: fieldsOf(held),
+      /** A document can be written over; what was done to a jug cannot. */
+      canInsist: held.write.version !== undefined,
     })),
+    clockBehind: shelf.behindMs > 0 ? duration(Math.round(shelf.behindMs / 60_000)) : '',
+  }));
+  /** Whether there is anything to say. */
+  const isNews = computed(() => {
+    const { away, stopped, held, clockBehind, draftRefused } = strip.value;
+    return (
+      away || held.length > 0 || [stopped, clockBehind, draftRefused].some((text) => text !== '')
+    );
+  });
+
+  return {
+    strip,
+    isNews,
     tryNow: async (): Promise<void> => {
       await outbox.send();
       await photos.send();

@@ -14,7 +14,7 @@ describe('useStateStrip', () => {
   it('says what is kept here, and what was refused, in one place', async () => {
     let isAway = true;
     let refreshed = 0;
-    const { strip, tryNow, letGo, stores } = await withApp({
+    const { strip, isNews, tryNow, letGo, stores } = await withApp({
       browser,
       path: '/plan',
       answers: ({ method }) => {
@@ -29,11 +29,13 @@ describe('useStateStrip', () => {
       }),
     });
     expect(strip.value).to.deep.include({ stopped: '', waiting: [], held: [], draftRefused: '' });
+    expect(isNews.value).to.equal(false);
     const pour = { jug: jugOf(), id: 'p', massG: 2000, note: 'Lido black' };
     await stores.jugs.pour(pour);
     stores.drafts.setAmount('doseG', 700);
     await stores.drafts.save();
     expect(strip.value.stopped).to.contain('does not answer');
+    expect(isNews.value).to.equal(true);
     expect(strip.value.waiting).to.deep.equal(['Lido black from Jug 1', 'the plan on the bench']);
     isAway = false;
     await tryNow();

@@ -16,9 +16,17 @@ export function useSvgDrag(input: {
   moved: (point: { x: number; y: number }) => void;
 }): void {
   let frame = 0;
-  // Fetched behind what is shown: keys move it before, a pointer a moment later.
+  // Fetched behind what is shown: keys move it before, a pointer a moment later. Where it does not come,
+  // it is asked for again when somebody reaches for the handle.
   async function attach(handle: SVGGElement): Promise<void> {
-    const [{ drag }, { select }] = await Promise.all([import('d3-drag'), import('d3-selection')]);
+    const fetched = await Promise.all([import('d3-drag'), import('d3-selection')]).catch(
+      () => null,
+    );
+    if (!fetched) {
+      handle.addEventListener('pointerenter', () => void attach(handle), { once: true });
+      return;
+    }
+    const [{ drag }, { select }] = fetched;
     const behaviour = drag<SVGGElement, unknown>()
       .container((): DragContainerElement => input.svg.value!)
       .on('drag', ({ x, y }: DragEvent) => {

@@ -1,5 +1,6 @@
 <script setup lang="ts" generic="T extends string | number">
 import { ElSegmented } from 'element-plus';
+import 'element-plus/theme-chalk/el-segmented.css';
 import { computed } from 'vue';
 
 /** A few to pick one of, all in sight. */

@@ -1,15 +1,19 @@
 <script setup lang="ts">
-import { ElAlert } from 'element-plus';
-import 'element-plus/theme-chalk/el-alert.css';
-import LinkButton from '../fields/LinkButton.vue';
+import { defineAsyncComponent, onMounted } from 'vue';
+import { whenIdle } from '../../composables/whenIdle.ts';
 
-/** What just happened, and an undo. */
+/** What just happened, and an undo; a reader hears it, so that its place is there before it. */
 defineProps<{
   notice: { text: string; tone: 'done' | 'wrong'; canUndo: boolean } | null;
   /** Above a page’s large buttons. */
   raised?: boolean;
 }>();
 const emit = defineEmits<{ undo: []; close: [] }>();
+
+// Nothing has happened yet on a page that opens; without the server it has to be here, though.
+const fetchNotice = () => import('./NoticeAlert.vue');
+const NoticeAlert = defineAsyncComponent(fetchNotice);
+onMounted(() => whenIdle(() => void fetchNotice().catch(() => null)));
 </script>
 
 <template>
@@ -18,18 +22,13 @@ const emit = defineEmits<{ undo: []; close: [] }>();
     :class="{ raised }"
     :role="notice?.tone === 'wrong' ? 'alert' : 'status'"
   >
-    <ElAlert
+    <NoticeAlert
       v-if="notice"
       :key="notice.text"
-      role="none"
-      class="bar"
-      :class="notice.tone"
-      :closable="false"
-    >
-      <span>{{ notice.text }}</span>
-      <LinkButton v-if="notice.canUndo" @click="emit('undo')">Undo</LinkButton>
-      <LinkButton @click="emit('close')">Close</LinkButton>
-    </ElAlert>
+      :notice
+      @undo="emit('undo')"
+      @close="emit('close')"
+    />
   </div>
 </template>
 
@@ -55,44 +54,5 @@ const emit = defineEmits<{ undo: []; close: [] }>();
 
 .holder.raised {
   bottom: 130px;
-}
-
-.bar.el-alert {
-  width: auto;
-  max-width: min(92vw, 46rem);
-  border-radius: 4px;
-  background: var(--ink);
-  padding: 4px 6px 4px 16px;
-  color: var(--paper);
-  pointer-events: auto;
-}
-
-.bar :deep(.el-alert__content),
-.bar :deep(.el-alert__description) {
-  display: flex;
-  align-items: center;
-  gap: 8px;
-  margin: 0;
-  padding: 0;
-  color: inherit;
-  font-size: var(--t15);
-  font-weight: 500;
-}
-
-.bar.wrong {
-  background: var(--due-mark);
-  color: #fff;
-}
-
-:root[data-theme='night'] .bar.wrong {
-  color: #17120e;
-}
-
-.bar :deep(.el-button.is-link) {
-  min-height: var(--touch);
-  padding: 0 12px;
-  color: inherit;
-  font-size: var(--t15);
-  font-weight: 700;
 }
 </style>

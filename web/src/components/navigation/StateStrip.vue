@@ -39,12 +39,7 @@ const keptText = computed(() => {
 </script>
 
 <template>
-  <section
-    v-if="away || stopped !== '' || held.length > 0 || clockBehind !== '' || draftRefused !== ''"
-    class="strip no-print"
-    role="status"
-    aria-label="The server"
-  >
+  <section class="strip no-print" role="status" aria-label="The server">
     <div v-if="away || stopped !== ''" class="row">
       <p>
         <strong>{{ stopped || 'The server does not answer.' }}</strong>
