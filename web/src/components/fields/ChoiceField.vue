@@ -57,8 +57,10 @@ onBeforeUnmount(() => stopWaiting());
 </template>
 
 <style scoped>
+/* As wide as the select that takes its place. */
 .chosen {
   display: flex;
+  width: 100%;
   align-items: center;
   justify-content: space-between;
   min-height: 32px;

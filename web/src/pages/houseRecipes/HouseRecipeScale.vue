@@ -109,7 +109,11 @@ useRefusals();
   width: 90px;
 }
 
-.row :deep(.el-select) {
+/* Beside the amount, before and after its list is there. */
+.row > :deep(.el-select),
+.row > :deep(.chosen) {
+  flex: 1;
+  width: auto;
   min-width: 110px;
 }
 </style>
