@@ -28,16 +28,27 @@ export function useStrain(batch: Readonly<Ref<Batch>>) {
   const free = computed(() =>
     shelf.vessels.filter(({ id, use }) => use === 'jug' && !inUse.value.has(id)),
   );
-  const newFill = (taken: readonly string[] = []): Fill => ({
-    jugId: newId(),
+  const newFill = (taken: readonly string[] = [], jugId = newId()): Fill => ({
+    jugId,
     vesselId: free.value.find(({ id }) => !taken.includes(id))?.id ?? OTHER_JUG,
     amount: null,
     seenAs: 'volume',
   });
   const kept = useStored('ratio.strain', {});
+  /** By batch, so that it stays the same jug while others are filled or emptied meanwhile. */
+  const firstIds = new Map<string, string>();
+  const firstIdOf = (id: string): string => {
+    const known = firstIds.get(id) ?? newId();
+    firstIds.set(id, known);
+    return known;
+  };
   const entered = computed<Entered>(
     () =>
-      kept.value[batch.value.id] ?? { fills: [newFill()], strengthFrac: null, strainedMs: null },
+      kept.value[batch.value.id] ?? {
+        fills: [newFill([], firstIdOf(batch.value.id))],
+        strengthFrac: null,
+        strainedMs: null,
+      },
   );
   const change = (part: Partial<Entered>): void => {
     kept.value = { ...kept.value, [batch.value.id]: { ...entered.value, ...part } };

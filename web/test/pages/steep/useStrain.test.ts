@@ -2,6 +2,7 @@ import type { Batch } from '@ratio/core/batch';
 import { expect } from 'chai';
 import { ref } from 'vue';
 import { useStrain } from '../../../src/pages/steep/useStrain.ts';
+import { useJugs } from '../../../src/stores/jugs.ts';
 import { useNotice } from '../../../src/stores/notice.ts';
 import { installBrowser, type Handler } from '../../browser.ts';
 import { batchOf, jugOf } from '../../documents.ts';
@@ -9,6 +10,9 @@ import { withApp } from '../../withApp.ts';
 
 describe('useStrain', () => {
   let browser: ReturnType<typeof installBrowser>;
+  /** Whether the page stands: what it read before is past. */
+  let read = false;
+  beforeEach(() => (read = false));
   before(() => {
     browser = installBrowser();
   });
@@ -17,10 +21,19 @@ describe('useStrain', () => {
       browser,
       path: '/steep',
       jugs: [jugOf({ vesselId: 'jug-1' })],
-      answers: (request) => (request.path.endsWith('/strain') ? answer(request) : null),
+      answers: (request) => {
+        if (request.path.endsWith('/strain')) return answer(request);
+        // Another one was filled meanwhile.
+        if (request.path !== '/api/jugs' || !read) return null;
+        return {
+          status: 200,
+          body: [jugOf({ vesselId: 'jug-1' }), jugOf({ id: 'b', vesselId: 'jug-2' })],
+        };
+      },
       use: () => {
         const batch = ref<Batch>(batchOf());
-        return { batch, ...useStrain(batch), notice: useNotice() };
+        read = true;
+        return { batch, ...useStrain(batch), jugs: useJugs(), notice: useNotice() };
       },
     });
 
@@ -29,6 +42,15 @@ describe('useStrain', () => {
     expect(free.value.map(({ id }) => id)).to.deep.equal(['jug-2', 'jug-3', 'jug-4']);
     expect(entered.value.fills[0]).to.include({ vesselId: 'jug-2', amount: null });
     expect(entered.value).to.include({ strengthFrac: null, strainedMs: null });
+  });
+
+  it('fills the same jug while others are filled meanwhile, so that its field stays', async () => {
+    const { entered, batch, jugs } = await open();
+    const { jugId, vesselId } = entered.value.fills[0]!;
+    await jugs.load();
+    batch.value = batchOf();
+    expect(entered.value.fills[0]!.vesselId).not.to.equal(vesselId);
+    expect(entered.value.fills[0]!.jugId).to.equal(jugId);
   });
 
   it('says what early and late do, by the hours that it had', async () => {
