@@ -12,6 +12,7 @@ import {
 import type { z } from 'zod';
 import type { Caller } from '../caller.ts';
 import { ProblemError } from '../problem.ts';
+import { completed } from './completed.ts';
 import type { RememberedRead } from './rememberReads.ts';
 import type { WriteTransaction } from './writeTransaction.ts';
 
@@ -140,8 +141,7 @@ export function createDocuments<T extends Identified>(
       id: row['id'],
       version: row['version'],
     };
-    const whole = table.schema?.safeParse(stored);
-    return { ...stored, ...(whole?.success ? whole.data : {}) } as unknown as T;
+    return completed(table.schema, stored) as T;
   }
 
   function readable(row: Record<string, unknown>): T | null {

@@ -11,6 +11,7 @@ import {
 import type { z } from 'zod';
 import type { Caller } from '../caller.ts';
 import { ProblemError } from '../problem.ts';
+import { completed } from './completed.ts';
 
 /** A row of history: nothing overwrites it. */
 export interface Row {
@@ -100,8 +101,7 @@ export function createRows<R extends Row>(
         return [key, isJson ? JSON.parse(raw[key] as string) : raw[key]];
       }),
     );
-    const whole = table.schema?.safeParse(row);
-    return { ...row, ...(whole?.success ? whole.data : {}) } as unknown as Written<R>;
+    return completed(table.schema, row) as Written<R>;
   }
 
   return {
