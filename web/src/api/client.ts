@@ -1,6 +1,7 @@
 import type { Problem } from '@ratio/core/document';
 import { createEventHook } from '@vueuse/core';
 import { v4 } from 'uuid';
+import { isObject } from '../kept/json.ts';
 import { firstAnswer } from './firstAnswers.ts';
 
 /** A problem, with the document as it is now for a stale write. */
@@ -44,7 +45,7 @@ export interface Asking {
 export async function ask<T>(path: string, options: Asking = {}): Promise<T> {
   const { method = 'GET', body, version } = options;
   const known = method === 'GET' ? await firstAnswer(path) : undefined;
-  if (isAnswer(known)) return known as T;
+  if (isObject(known)) return known as T;
   const response = await fetch(path, {
     method,
     headers: {
@@ -58,7 +59,7 @@ export async function ask<T>(path: string, options: Asking = {}): Promise<T> {
     throw new Unreachable('The server does not answer. Nothing is lost; try again.', { cause });
   });
   const answer: unknown = await response.json().catch(() => null);
-  if (response.ok && isAnswer(answer)) return answer as T;
+  if (response.ok && isObject(answer)) return answer as T;
   if (!response.ok && isRefusal(answer)) {
     if (answer.code === 'sign_in') void signInAsked.trigger(answer);
     throw new RequestProblem(answer);
@@ -66,10 +67,8 @@ export async function ask<T>(path: string, options: Asking = {}): Promise<T> {
   throw new Unreachable('The server’s answer cannot be read. Nothing is lost; reload the page.');
 }
 
-const isAnswer = (answer: unknown): answer is object =>
-  typeof answer === 'object' && answer !== null;
 const isRefusal = (answer: unknown): answer is Refusal =>
-  isAnswer(answer) && 'code' in answer && 'detail' in answer && typeof answer.detail === 'string';
+  isObject(answer) && 'code' in answer && typeof answer['detail'] === 'string';
 
 /** @returns a sentence for whoever stands at the page */
 export const sentenceOf = (error: unknown): string =>

@@ -1,5 +1,4 @@
-const isRecord = (value: unknown): value is Record<string, unknown> =>
-  typeof value === 'object' && value !== null && !Array.isArray(value);
+import { isRecord } from '../kept/json.ts';
 
 /**
  * A change of a document, made on what it has become meanwhile: what the change left as it was stays

@@ -1,5 +1,6 @@
 import { useSetAside } from '../stores/setAside.ts';
-import { isOurs, keptText, keptValue } from './ours.ts';
+import { isObject, readJson } from './json.ts';
+import { isOurs, keptText } from './ours.ts';
 
 /** Kept in one shape for good, and checked by whoever reads it. */
 const CHECKED_ELSEWHERE = /^ratio\.(?:outbox|setAside|last\..*)$/;
@@ -28,11 +29,6 @@ export async function checkKept(): Promise<void> {
 
 /** What a text says, with or without the shapes of whoever wrote it. */
 function valueOf(text: string): unknown {
-  try {
-    const said: unknown = JSON.parse(text);
-    const isWrapped = typeof said === 'object' && said !== null && 'by' in said && 'value' in said;
-    return isWrapped ? keptValue(text) : said;
-  } catch {
-    return undefined;
-  }
+  const said = readJson(text);
+  return isObject(said) && 'by' in said && 'value' in said ? said['value'] : said;
 }

@@ -5,6 +5,7 @@ import { ask, newId, RequestProblem, Unreachable } from '../api/client.ts';
 import { conflicts } from '../composables/conflicts.ts';
 import { isSame } from '../composables/isSame.ts';
 import { rebased } from '../composables/rebased.ts';
+import { isObject, readJson } from '../kept/json.ts';
 import { useSetAside } from './setAside.ts';
 
 /** A write, as it is kept until the server has acknowledged it. */
@@ -35,8 +36,6 @@ interface Kept {
 }
 
 const METHODS: readonly unknown[] = ['POST', 'PUT', 'DELETE'];
-const isObject = (value: unknown): value is Record<string, unknown> =>
-  typeof value === 'object' && value !== null;
 const isWrite = (value: unknown): value is Write =>
   isObject(value) &&
   METHODS.includes(value['method']) &&
@@ -257,11 +256,3 @@ export const useOutbox = defineStore('outbox', () => {
       change((now) => ({ ...now, held: now.held.filter((one) => one.write.id !== write.id) })),
   };
 });
-
-function readJson(text: string): unknown {
-  try {
-    return JSON.parse(text);
-  } catch {
-    return undefined;
-  }
-}

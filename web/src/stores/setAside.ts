@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia';
 import { shallowRef } from 'vue';
+import { isObject, readJson } from '../kept/json.ts';
 
 /** Something that this browser kept and that cannot be read any more. */
 export interface SetAside {
@@ -32,18 +33,9 @@ export const useSetAside = defineStore('setAside', () => {
 });
 
 function kept(): readonly SetAside[] {
-  try {
-    const found: unknown = JSON.parse(localStorage.getItem(KEY) ?? '[]');
-    return Array.isArray(found) && found.every(isSetAside) ? found : [];
-  } catch {
-    return [];
-  }
+  const found = readJson(localStorage.getItem(KEY) ?? '[]');
+  return Array.isArray(found) && found.every(isSetAside) ? found : [];
 }
 
 const isSetAside = (one: unknown): one is SetAside =>
-  typeof one === 'object' &&
-  one !== null &&
-  'key' in one &&
-  'text' in one &&
-  typeof one.key === 'string' &&
-  typeof one.text === 'string';
+  isObject(one) && typeof one['key'] === 'string' && typeof one['text'] === 'string';
