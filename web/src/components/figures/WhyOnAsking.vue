@@ -2,6 +2,7 @@
 import type { Explanation } from '@ratio/core/explanation';
 import { useEventListener } from '@vueuse/core';
 import { computed, defineAsyncComponent, ref, shallowRef, watch } from 'vue';
+import type { AmountFormat } from '../../format/amountFormat.ts';
 
 /**
  * Where a number comes from, fetched when somebody asks for the first time, and walked from number to
@@ -11,8 +12,7 @@ const props = defineProps<{
   explained: Readonly<Record<K, Explanation>> | null;
   range: string;
   narrowedBy: readonly string[];
-  /** A value with what it is in the units of the page, where those are others. */
-  written: (value: string) => string;
+  format: AmountFormat;
 }>();
 /** The number that somebody asks about. */
 const asked = defineModel<K | null>({ required: true });
@@ -57,7 +57,7 @@ function back(): void {
     :before="titleOf(trail.at(-1))"
     :range
     :narrowed-by
-    :written
+    :format
     @walk="walk"
     @back="back"
     @close="asked = null"

@@ -5,6 +5,8 @@ import { ElButton, ElPopover } from 'element-plus';
 import 'element-plus/theme-chalk/el-popover.css';
 import 'element-plus/theme-chalk/el-popper.css';
 import { computed, nextTick, toRef, useTemplateRef, watch } from 'vue';
+import type { AmountFormat } from '../../format/amountFormat.ts';
+import { alsoIn } from '../../format/inUnits.ts';
 import CloseIcon from '~icons/lucide/x';
 import LinkButton from '../fields/LinkButton.vue';
 import DataTable from '../tables/DataTable.vue';
@@ -22,8 +24,7 @@ const props = defineProps<{
   before: string;
   range: string;
   narrowedBy: readonly string[];
-  /** A value with what it is in the units of the page, where those are others. */
-  written: (value: string) => string;
+  format: AmountFormat;
 }>();
 const emit = defineEmits<{ close: []; walk: [why: string]; back: [] }>();
 
@@ -33,7 +34,12 @@ const sourceOf = ({ source, mark }: Used): string => `${source} (${markText(mark
 const columns = computed<readonly DataColumn<Used>[]>(() => [
   { key: 'symbol', label: 'Symbol', text: ({ symbol }) => symbol, minPx: 44 },
   { key: 'what', label: 'What', text: ({ name }) => name, minPx: 140 },
-  { key: 'value', label: 'Value', text: ({ value }) => props.written(value), isNumber: true },
+  {
+    key: 'value',
+    label: 'Value',
+    text: ({ value }) => alsoIn(value, props.format),
+    isNumber: true,
+  },
   ...(isPhone.value ? [] : [{ key: 'source', label: 'Source', text: sourceOf, minPx: 160 }]),
 ]);
 

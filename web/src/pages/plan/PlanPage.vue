@@ -48,7 +48,7 @@ const variants = useVariants();
 const extras = useExtras();
 const sheet = useBatchSheet({ result, timeline: clock.timeline });
 const { setHours, setLevel, takeFit, setDrinks } = usePlanEdits(page);
-const { asked, explained, rangeText, narrowedBy, written } = usePlanWhy(page);
+const { asked, explained, rangeText, narrowedBy } = usePlanWhy(page);
 const { starting, start } = useStartSteep();
 const isUsual = (id: string): boolean => usualCoffee(id) !== undefined;
 const print = (): void => window.print();
@@ -198,7 +198,7 @@ const refused = computed(() =>
         />
       </template>
     </PlanOutcome>
-    <WhyOnAsking v-model="asked" :explained :range="rangeText" :narrowed-by :written />
+    <WhyOnAsking v-model="asked" :explained :range="rangeText" :narrowed-by :format />
   </div>
 </template>
 

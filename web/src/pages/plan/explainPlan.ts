@@ -1,1 +1,2 @@
+// By itself, so that it is fetched when somebody asks, and not with the page.
 export { explainPlan } from '@ratio/core/batch';

@@ -4,7 +4,6 @@ import { percentText } from '@ratio/core/units';
 import { storeToRefs } from 'pinia';
 import { computed, ref, shallowRef, watch, type Ref } from 'vue';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
-import { alsoIn } from '../../format/inUnits.ts';
 import { useDraft } from '../../stores/draft.ts';
 import type { explainPlan } from './explainPlan.ts';
 
@@ -64,6 +63,5 @@ export function usePlanWhy(input: {
           `${percentText(shareFrac, 0)} of its variance would go: ${NARROWED_BY[of]}.`,
       ),
   );
-  const written = (value: string): string => alsoIn(value, format.value);
-  return { asked, explained, rangeText, narrowedBy, written };
+  return { asked, explained, rangeText, narrowedBy };
 }

@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import type { Explanation } from '@ratio/core/explanation';
 import { EXPLAINED_OF_DRINK, type ExplainedOfDrink } from '@ratio/core/drink';
+import type { AmountFormat } from '../../format/amountFormat.ts';
 import PickButtons from '../../components/fields/PickButtons.vue';
 import WhyOnAsking from '../../components/figures/WhyOnAsking.vue';
 
 /** Where a number of the drink comes from; the others are one tap away. */
 defineProps<{
   explained: Readonly<Record<ExplainedOfDrink, Explanation>> | null;
-  written: (value: string) => string;
+  format: AmountFormat;
 }>();
 /** The number that somebody asks about. */
 const asked = defineModel<ExplainedOfDrink | null>({ required: true });
@@ -15,7 +16,7 @@ const OTHERS = EXPLAINED_OF_DRINK.map((value) => ({ value, text: value }));
 </script>
 
 <template>
-  <WhyOnAsking v-model="asked" :explained range="" :narrowed-by="[]" :written>
+  <WhyOnAsking v-model="asked" :explained range="" :narrowed-by="[]" :format>
     <p>
       Why
       <PickButtons v-model="asked" label="Why another number" :options="OTHERS" />

@@ -27,7 +27,6 @@ import CautionList from '../../components/figures/CautionList.vue';
 import BuildList from './BuildList.vue';
 import BulkCard from './BulkCard.vue';
 import DrinkFacts from './DrinkFacts.vue';
-import { alsoIn } from '../../format/inUnits.ts';
 import DrinkWhy from './DrinkWhy.vue';
 import KeepRow from './KeepRow.vue';
 import RemedyPanel from './RemedyPanel.vue';
@@ -184,7 +183,7 @@ useIntersectionObserver(
       />
       <div ref="cautionList"><CautionList :cautions :format /></div>
     </template>
-    <DrinkWhy v-model="asked" :explained :written="(value) => alsoIn(value, format)" />
+    <DrinkWhy v-model="asked" :explained :format />
     <div class="go no-print">
       <p v-if="assumed" class="fine">
         Pour it so. To count what is poured,

@@ -1,13 +1,6 @@
 <script setup lang="ts">
 import LeaveOutButton from '../../components/fields/LeaveOutButton.vue';
-import {
-  amountText,
-  writeMass,
-  writeVolume,
-  type ShopUnits,
-  percentText,
-  percentFigure,
-} from '@ratio/core/units';
+import { percentText, percentFigure } from '@ratio/core/units';
 import { INGREDIENTS } from '@ratio/core/pantry';
 import { ElButton, ElCollapse, ElCollapseItem, ElInput } from 'element-plus';
 import 'element-plus/theme-chalk/el-collapse.css';
@@ -22,7 +15,6 @@ import { inUnits } from '../../format/inUnits.ts';
 const props = defineProps<{
   recipe: RecipeOnPage;
   letter: string;
-  units: ShopUnits;
   format: AmountFormat;
   only: boolean;
 }>();
@@ -46,23 +38,22 @@ const pieces = computed(() => {
   const { read: found } = props.recipe;
   return found && found.status !== 'unread' ? piecesOf(props.recipe.text, found.marks) : [];
 });
-const volume = (volumeMl: number): string =>
-  amountText(writeVolume({ volumeMl, units: props.units }));
 /** What is in the drink as it was stated, one after another. */
 const drinkText = computed(() => {
   if (!drink.value) return '';
   const { concentrateMl, additions, ice, cupMl } = drink.value;
   return [
-    ...(concentrateMl === null ? [] : [`${volume(concentrateMl)} concentrate`]),
+    ...(concentrateMl === null ? [] : [`${props.format.volume(concentrateMl)} concentrate`]),
     ...additions.map(
       ({ ingredient, volumeMl }) =>
-        `${volume(volumeMl)} ${INGREDIENTS[ingredient as keyof typeof INGREDIENTS].name.toLowerCase()}`,
+        `${props.format.volume(volumeMl)} ${INGREDIENTS[ingredient as keyof typeof INGREDIENTS].name.toLowerCase()}`,
     ),
-    ...(ice === null ? [] : [ice === 'full' ? 'a glass full of ice' : `${mass(ice.massG)} of ice`]),
-    ...(cupMl === null ? [] : [`in a ${volume(cupMl)} glass`]),
+    ...(ice === null
+      ? []
+      : [ice === 'full' ? 'a glass full of ice' : `${props.format.mass(ice.massG)} of ice`]),
+    ...(cupMl === null ? [] : [`in a ${props.format.volume(cupMl)} glass`]),
   ].join(', ');
 });
-const mass = (massG: number): string => amountText(writeMass({ massG, units: props.units }));
 const span = (low: number, high: number, write: (value: number) => string): string =>
   high / low > 1.01 ? `${write(low)} to ${write(high)}` : write(low);
 const steep = computed(() => {
@@ -79,9 +70,11 @@ const after = computed(() => {
   if (!read.value) return '';
   const { dilution, thinned, rinseG } = read.value;
   return [
-    ...(rinseG > 0 ? [`Rinsed with ${mass(rinseG)}.`] : []),
+    ...(rinseG > 0 ? [`Rinsed with ${props.format.mass(rinseG)}.`] : []),
     ...(thinned
-      ? [`With ${volume(thinned.waterMl)} of water added: ${percentText(thinned.strengthFrac)}.`]
+      ? [
+          `With ${props.format.volume(thinned.waterMl)} of water added: ${percentText(thinned.strengthFrac)}.`,
+        ]
       : []),
     ...(dilution
       ? [
@@ -135,10 +128,11 @@ const assumed = computed(
         <strong>{{ read.strengthName }}</strong>
       </p>
       <p class="soft fine">
-        {{ span(read.coffee.massG.low, read.coffee.massG.high, mass) }} coffee,
+        {{ span(read.coffee.massG.low, read.coffee.massG.high, format.mass) }} coffee,
         {{ read.coffee.grind }};
-        {{ span(read.water.massG.low, read.water.massG.high, mass) }} water; {{ steep }}. Strength
-        {{ percentFigure(read.strengthFrac.low) }} to {{ percentText(read.strengthFrac.high) }}.
+        {{ span(read.water.massG.low, read.water.massG.high, format.mass) }} water; {{ steep }}.
+        Strength {{ percentFigure(read.strengthFrac.low) }} to
+        {{ percentText(read.strengthFrac.high) }}.
       </p>
       <p v-if="after" class="fine">{{ after }}</p>
       <ul>

@@ -4,7 +4,6 @@ import { ElButton } from 'element-plus';
 import { computed } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
 import { useDraft } from '../../stores/draft.ts';
-import { useSettings } from '../../stores/settings.ts';
 import { useEditedDrink } from '../pour/useDrinkInHand.ts';
 import RecipeAxis from './RecipeAxis.vue';
 import RecipeCard from './RecipeCard.vue';
@@ -12,7 +11,6 @@ import { useRecipeReader } from './useRecipeReader.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 
 const drafts = useDraft();
-const settings = useSettings();
 const format = useAmountFormat();
 const router = useRouter();
 const reader = useRecipeReader();
@@ -61,7 +59,6 @@ async function pourIt(i: number): Promise<void> {
         :key="i"
         :recipe
         :letter="LETTERS[i]!"
-        :units="settings.units"
         :format
         :only="recipes.length === 1"
         @text="reader.set(i, $event)"
