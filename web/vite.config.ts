@@ -107,7 +107,6 @@ export default defineConfig({
             // What the stations share: small parts that are never fetched one without the other.
             { name: 'fields', test: FIELDS, minShareCount: 4 },
             { name: 'drawings', test: DRAWINGS, minShareCount: 4 },
-            // What some pages share, each with what it needs; small parts join the next best.
           ],
         },
       },

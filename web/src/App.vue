@@ -14,7 +14,7 @@ import { useLine } from './composables/useLine.ts';
 import { useTypedAhead } from './composables/useTypedAhead.ts';
 import { useStateStrip } from './composables/useStateStrip.ts';
 import { useStart } from './composables/useStart.ts';
-import { whenIdle } from './composables/whenIdle.ts';
+import { fetchedAhead } from './composables/fetchedAhead.ts';
 import { useDraft } from './stores/draft.ts';
 import { useNotice } from './stores/notice.ts';
 import { useSession } from './stores/session.ts';
@@ -23,10 +23,7 @@ import { useSettings } from './stores/settings.ts';
 import { ElButton } from 'element-plus';
 import { authorOf } from './format/authorOf.ts';
 
-// Without the server it has to be here: fetched as soon as the page has nothing else to do.
-const fetchStrip = () => import('./components/navigation/StateStrip.vue');
-const StateStrip = defineAsyncComponent(fetchStrip);
-whenIdle(() => void fetchStrip().catch(() => null));
+const StateStrip = fetchedAhead(() => import('./components/navigation/StateStrip.vue'));
 const FinderPage = defineAsyncComponent(() => import('./pages/finder/FinderPage.vue'));
 const KeysHelp = defineAsyncComponent(() => import('./components/navigation/KeysHelp.vue'));
 const SignInPage = defineAsyncComponent(() => import('./pages/people/SignInPage.vue'));

@@ -13,7 +13,7 @@ export const router = createRouter({
     ...PAGES.map(({ path, file, ...meta }) => ({
       path,
       component: load[`./pages/${file}.vue`]!,
-      meta: { ...meta },
+      meta,
     })),
     { path: '/:rest(.*)*', redirect: '/bench' },
   ],
@@ -34,14 +34,25 @@ router.onError(async (_error, to) => {
     });
 });
 
+/** Files that one idle moment asks for: more of them would be a moment too long. */
+const AT_ONCE = 8;
+
 /**
- * Fetches every file that is not here yet, one after another while nothing else is to be done: each is
- * read when somebody asks for what is in it, and not before. Without the server they are here.
+ * Fetches every file that is not here yet while nothing else is to be done, so that it is here without the
+ * server. A page is read once somebody is at work here, and stands at once when it is opened then.
  */
 export async function fetchAhead(): Promise<void> {
+  const isAtWork = new AbortController();
+  const readPages = (): void => {
+    isAtWork.abort();
+    for (const read of Object.values(load)) whenIdle(() => void read().catch(() => undefined));
+  };
+  for (const event of ['pointermove', 'pointerdown', 'keydown'])
+    addEventListener(event, readPages, { signal: isAtWork.signal });
   const answer = await fetch('/later-files.json').catch(() => null);
   const files = answer?.ok ? ((await answer.json()) as readonly string[]) : [];
-  for (const href of files) whenIdle(() => document.head.append(ahead(href)));
+  for (let i = 0; i < files.length; i += AT_ONCE)
+    whenIdle(() => document.head.append(...files.slice(i, i + AT_ONCE).map(ahead)));
 }
 
 const ahead = (href: string): HTMLLinkElement =>

@@ -3,8 +3,9 @@ const idle =
 const waiting: (() => void)[] = [];
 
 function next(): void {
-  waiting.shift()?.();
+  const work = waiting.shift();
   if (waiting.length > 0) idle(next);
+  work?.();
 }
 
 /**

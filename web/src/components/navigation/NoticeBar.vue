@@ -1,6 +1,5 @@
 <script setup lang="ts">
-import { defineAsyncComponent, onMounted } from 'vue';
-import { whenIdle } from '../../composables/whenIdle.ts';
+import { fetchedAhead } from '../../composables/fetchedAhead.ts';
 
 /** What just happened, and an undo; a reader hears it, so that its place is there before it. */
 defineProps<{
@@ -10,10 +9,7 @@ defineProps<{
 }>();
 const emit = defineEmits<{ undo: []; close: [] }>();
 
-// Nothing has happened yet on a page that opens; without the server it has to be here, though.
-const fetchNotice = () => import('./NoticeAlert.vue');
-const NoticeAlert = defineAsyncComponent(fetchNotice);
-onMounted(() => whenIdle(() => void fetchNotice().catch(() => null)));
+const NoticeAlert = fetchedAhead(() => import('./NoticeAlert.vue'));
 </script>
 
 <template>
