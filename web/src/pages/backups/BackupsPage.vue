@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { ElButton, ElPopconfirm } from 'element-plus';
 import 'element-plus/theme-chalk/el-popper.css';
-import 'element-plus/theme-chalk/el-scrollbar.css';
 import 'element-plus/theme-chalk/el-popover.css';
 import 'element-plus/theme-chalk/el-popconfirm.css';
 import DataTable from '../../components/tables/DataTable.vue';

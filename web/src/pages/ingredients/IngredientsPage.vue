@@ -4,7 +4,6 @@ import { densityGPerMl, energyKcal } from '@ratio/core/matter';
 import { measuredGPerMl, type Ingredient } from '@ratio/core/pantry';
 import { ElButton, ElDialog, ElInput, ElTooltip } from 'element-plus';
 import 'element-plus/theme-chalk/el-popper.css';
-import 'element-plus/theme-chalk/el-scrollbar.css';
 import 'element-plus/theme-chalk/el-overlay.css';
 import 'element-plus/theme-chalk/el-dialog.css';
 import { ref } from 'vue';

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { ElTooltip } from 'element-plus';
 import 'element-plus/theme-chalk/el-popper.css';
-import 'element-plus/theme-chalk/el-scrollbar.css';
 import { countText } from '../../format/countText.ts';
 import { percentFigure } from '@ratio/core/units';
 import { computed } from 'vue';

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { ElSlider } from 'element-plus';
 import 'element-plus/theme-chalk/el-popper.css';
-import 'element-plus/theme-chalk/el-scrollbar.css';
 import 'element-plus/theme-chalk/el-slider.css';
 import 'element-plus/theme-chalk/el-tooltip.css';
 import AmountRow from '../../components/fields/AmountRow.vue';

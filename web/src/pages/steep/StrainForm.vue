@@ -4,7 +4,6 @@ import type { Vessel } from '@ratio/core/brew';
 import type { Expected } from '@ratio/core/units';
 import { ElButton, ElPopconfirm } from 'element-plus';
 import 'element-plus/theme-chalk/el-popper.css';
-import 'element-plus/theme-chalk/el-scrollbar.css';
 import 'element-plus/theme-chalk/el-popover.css';
 import 'element-plus/theme-chalk/el-popconfirm.css';
 import { computed } from 'vue';
