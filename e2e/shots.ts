@@ -44,7 +44,14 @@ const SHOTS: readonly Shot[] = [
     },
   },
   { name: 'tasting', path: '/log/tasting' },
-  { name: 'plan', path: '/plan' },
+  {
+    name: 'plan',
+    path: '/plan',
+    before: async (page) => {
+      await page.getByText(/of what it gives$/).waitFor();
+      await page.getByText(/of its extraction is done at/).waitFor();
+    },
+  },
   { name: 'quick-phone', path: '/pour/quick', width: 390, height: 844 },
   { name: 'shelf', path: '/shelf' },
   { name: 'steep', path: '/steep' },
