@@ -25,7 +25,12 @@ function ownNames(): string[] {
  */
 export function allowedHosts(names: readonly string[]): RequestHandler {
   const given = names.map((name) => name.toLowerCase());
-  const isOwn = (name: string): boolean => given.includes(name) || ownNames().includes(name);
+  let known = new Set<string>();
+  const isOwn = (name: string): boolean => {
+    // The machine is asked again for a name that it did not have.
+    if (!known.has(name)) known = new Set([...given, ...ownNames()]);
+    return known.has(name);
+  };
   return (request, _, next) => {
     const name = nameOf(request.get('Host'));
     if (!isOwn(name))

@@ -195,7 +195,7 @@ export function createApp(needs: Needs): Express {
     callerOf: (request) => signedIn(request, 'leads'),
   });
   app.use(['/api/session', '/api/session/pair'], slowed());
-  mountEndpoints(app, endpoints, { service: people, shopId });
+  mountEndpoints(app, endpoints, { people, shopId, remembered: db.remembered });
   app.use('/api', (request) => {
     throw new ProblemError('not_found', `There is nothing at ${request.originalUrl}.`);
   });

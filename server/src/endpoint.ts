@@ -1,8 +1,10 @@
 import { idSchema } from '@ratio/core/document';
 import express, { type Express, type Request, type Response } from 'express';
+import { createHash } from 'node:crypto';
 import { z } from 'zod';
 import type { RoledCaller } from './caller.ts';
 import type { Identified } from './database/documents.ts';
+import type { RememberedRead } from './database/rememberReads.ts';
 import type { KeptDocuments } from './keepDocuments.ts';
 import { RIGHTS } from './people/rights.ts';
 import type { Origin, PeopleService } from './people/service.ts';
@@ -37,6 +39,8 @@ export interface Endpoint<B = unknown, Q = unknown> {
   readonly query?: z.ZodType<Q>;
   readonly answer: z.ZodType;
   readonly status?: number;
+  /** It answers what is stored, the same to all of a role: until a write, that is written out once. */
+  readonly isStored?: boolean;
   readonly handle: (call: Call<B, Q>) => unknown;
 }
 
@@ -78,6 +82,7 @@ export function documentEndpoints<T extends Identified>(of: {
       path,
       summary: of.list,
       answer: z.array(schema),
+      isStored: true,
       handle: ({ caller }) => documents.list(caller),
     }),
     endpoint({
@@ -109,11 +114,17 @@ export function documentEndpoints<T extends Identified>(of: {
 
 const LIMIT = '256kb';
 
+interface Mounting {
+  readonly people: PeopleService;
+  readonly shopId: string;
+  readonly remembered: RememberedRead;
+}
+
 /** Mounts endpoints; a path asked with another method is answered 405. */
 export function mountEndpoints(
   app: Express,
   endpoints: readonly Endpoint[],
-  people: { readonly service: PeopleService; readonly shopId: string },
+  { people, shopId, remembered }: Mounting,
 ): void {
   app.use('/api', express.json({ limit: LIMIT }));
   for (const one of endpoints) {
@@ -121,15 +132,22 @@ export function mountEndpoints(
     if (right === undefined) throw new Error(`Who may ${one.method} ${one.path}?`);
     app[one.method](expressPath(one.path), async (request: Request, response: Response) => {
       const origin = originOf(request);
-      const { service, shopId } = people;
-      const caller = await callerFor({ people: service, shopId, origin, right });
-      const answer = await one.handle({
-        ...callOf(one, request),
-        caller,
-        origin,
-        keep: cookieKeeper(request, response),
-      });
-      response.status(one.status ?? 200).json(answer);
+      const caller = await callerFor({ people, shopId, origin, right });
+      const ask = () =>
+        one.handle({
+          ...callOf(one, request),
+          caller,
+          origin,
+          keep: cookieKeeper(request, response),
+        });
+      response.status(one.status ?? 200);
+      if (one.isStored !== true) {
+        response.json(await ask());
+        return;
+      }
+      const key = JSON.stringify([caller.shopId, caller.role, request.originalUrl]);
+      const { text, tag } = (await remembered(key, async () => writtenOut(await ask())))!;
+      response.set('ETag', tag).type('json').send(text);
     });
   }
   for (const path of new Set(endpoints.map((one) => one.path)))
@@ -141,6 +159,12 @@ export function mountEndpoints(
         `${request.method} is not known here; ${methods} is.`,
       );
     });
+}
+
+/** An answer as it is sent, and the name of just this text. */
+function writtenOut(answer: unknown): { text: string; tag: string } {
+  const text = JSON.stringify(answer);
+  return { text, tag: `W/"${createHash('sha1').update(text).digest('base64url')}"` };
 }
 
 const expressPath = (path: string): string => path.replaceAll(/\{(\w+)\}/g, ':$1');

@@ -18,6 +18,7 @@ export const batchEndpoints = (batches: BatchService): readonly Endpoint[] => [
     summary:
       'Every batch that steeps and the latest others, the one that ends first at the head; the log has all',
     answer: z.array(batchSchema),
+    isStored: true,
     handle: ({ caller }) => batches.list(caller),
   }),
   endpoint({

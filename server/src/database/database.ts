@@ -6,12 +6,14 @@ import { createFile } from './createFile.ts';
 import { copyDatabase } from './copyDatabase.ts';
 import { doneMigrations, KNOWN_MIGRATIONS, migrator } from './migrate.ts';
 import { defineTables, type Tables } from './tables.ts';
-import { rememberReads } from './rememberReads.ts';
+import { rememberReads, type RememberedRead } from './rememberReads.ts';
 import { createWriteTransaction, type Writing } from './writeTransaction.ts';
 
 /** An open database: its tables, and the one way to write to them. */
 export interface Database extends Tables, Writing {
   readonly sequelize: Sequelize;
+  /** Reads outside of a transaction, once until something is written. */
+  readonly remembered: RememberedRead;
   /** Folder of the file and its copies. */
   readonly dataDir: string;
   /** Documents that were met and whose text is broken, such as “coffee lot-14”. */
@@ -46,6 +48,7 @@ export async function openDatabase(dataDir: string): Promise<Database> {
   return {
     ...defineTables({ sequelize, write: writing.write, remembered, unreadable }),
     unreadable,
+    remembered,
     ...writing,
     sequelize,
     dataDir,

@@ -24,6 +24,7 @@ export const dayEndpoints = (days: DayService): readonly Endpoint[] => [
     path: '/api/days/{date}',
     summary: 'What was written down of a day: notes, checks, what was thrown away',
     answer: z.array(dayRowSchema),
+    isStored: true,
     handle: ({ caller, params }) => days.rows(caller, dateOf(params)),
   }),
   endpoint({

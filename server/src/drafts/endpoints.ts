@@ -10,6 +10,7 @@ export const draftEndpoints = (drafts: DraftService): readonly Endpoint[] => [
     path: '/api/drafts',
     summary: 'Drafts, the one saved last at the head',
     answer: z.array(draftSchema),
+    isStored: true,
     handle: ({ caller }) => drafts.list(caller),
   }),
   endpoint({

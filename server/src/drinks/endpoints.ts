@@ -12,6 +12,7 @@ export const drinkEndpoints = (drinks: DrinkService): readonly Endpoint[] => [
     path: '/api/drinks',
     summary: 'The menu, in its order',
     answer: z.array(drinkSchema),
+    isStored: true,
     handle: ({ caller }) => drinks.list(caller),
   }),
   endpoint({

@@ -45,6 +45,7 @@ export const jugEndpoints = (jugs: JugService): readonly Endpoint[] => [
     path: '/api/jugs/{id}/entries',
     summary: 'A jug’s ledger, the latest row first',
     answer: z.array(jugEntrySchema),
+    isStored: true,
     handle: ({ caller, params }) => jugs.entries(caller, idOf(params)),
   }),
   endpoint({

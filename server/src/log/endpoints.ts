@@ -49,6 +49,7 @@ export const logEndpoints = (
     path: '/api/learned',
     summary: 'Every version of what the log taught, the one in use first',
     answer: z.array(learnedVersionSchema),
+    isStored: true,
     handle: ({ caller }) => log.learned(caller),
   }),
   endpoint({

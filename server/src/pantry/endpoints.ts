@@ -15,6 +15,7 @@ export const pantryEndpoints = (pantry: PantryService): readonly Endpoint[] => [
     summary:
       'Everything that can be poured by id, built in, own and house-made, with composition per 100 g, source and allergens',
     answer: ingredientsResponse,
+    isStored: true,
     handle: async ({ caller }) => Object.values((await pantry.resolved(caller)).pantry),
   }),
   ...documentEndpoints({
