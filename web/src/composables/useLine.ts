@@ -1,5 +1,5 @@
 import { computed } from 'vue';
-import { clockTime } from '../format/formatClock.ts';
+import { soonTime } from '../format/formatClock.ts';
 import { onHandMl } from '../stores/jugs.ts';
 import { useAmountFormat } from './useAmountFormat.ts';
 import { useMenuCount } from './useMenuCount.ts';
@@ -29,22 +29,21 @@ export function useLine() {
   const steep = computed(() => {
     const [next] = batches.steeping;
     if (!next) return { text: 'nothing steeping', due: false };
-    const ends = new Date(next.endsAt);
-    const due = ends <= shelf.now;
-    const at = clockTime({ at: ends, zone: shelf.zone });
-    return {
-      text: `${batches.steeping.length} steeping, ${due ? 'strain now' : `strain ${at}`}`,
-      due,
-    };
+    const count = `${batches.steeping.length} steeping`;
+    // What time it is in the shop is not known yet.
+    if (!shelf.shop) return { text: count, due: false };
+    const at = new Date(next.endsAt);
+    const due = at <= shelf.now;
+    const when = due ? 'now' : soonTime({ at, now: shelf.now, zone: shelf.zone });
+    return { text: `${count}, strain ${when}`, due };
   });
   const stock = computed(() => {
     const { onHand } = jugs;
     if (onHand.length === 0) return { text: 'no concentrate', due: true };
     const volumeMl = onHand.reduce((sum, jug) => sum + onHandMl(jug), 0);
     const held = format.value.volume(volumeMl);
-    const soon = onHand.filter(
-      ({ useBy }) => Date.parse(useBy) - shelf.now.getTime() < DAY_MS,
-    ).length;
+    const byMs = shelf.shop ? shelf.now.getTime() + DAY_MS : 0;
+    const soon = onHand.filter(({ useBy }) => Date.parse(useBy) < byMs).length;
     const text = `${held} in ${onHand.length} jug${onHand.length === 1 ? '' : 's'}`;
     return { text: soon > 0 ? `${text}, ${soon} to use up` : text, due: soon > 0 };
   });

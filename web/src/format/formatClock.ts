@@ -8,6 +8,10 @@ export const clockTime = (input: { at: Date; zone: string }): string =>
 export const hourTime = (input: { at: Date; zone: string }): string =>
   clockTime(input).split(' ').at(-1)!;
 
+/** @returns "08:10" of today, "Sun 08:10" of another day in a zone */
+export const soonTime = (input: { at: Date; now: Date; zone: string }): string =>
+  dayName(input) === dayName({ ...input, at: input.now }) ? hourTime(input) : clockTime(input);
+
 /** @returns "Sat 20 Jun 08:10" in a zone */
 export const dateAndTime = (input: { at: Date; zone: string }): string =>
   `${dayName(input)} ${hourTime(input)}`;

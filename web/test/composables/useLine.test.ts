@@ -51,7 +51,9 @@ describe('useLine', () => {
         steeping('b', '2026-06-13T17:40:00.000Z'),
       ],
     });
-    expect(two.at('Steep')).to.include({ text: '2 steeping, strain Sat 08:10', due: false });
+    expect(two.at('Steep')).to.include({ text: '2 steeping, strain 08:10', due: false });
+    const overnight = await lineOf({ batches: [steeping('a', '2026-06-14T07:10:00.000Z')] });
+    expect(overnight.at('Steep').text).to.equal('1 steeping, strain Sun 08:10');
     const late = await lineOf({ batches: [steeping('a', '2026-06-13T06:30:00.000Z')] });
     expect(late.at('Steep')).to.include({ text: '1 steeping, strain now', due: true });
   });

@@ -1,5 +1,12 @@
 import { expect } from 'chai';
-import { clockTime, dayName, duration, fromNow, timeOfDay } from '../../src/format/formatClock.ts';
+import {
+  clockTime,
+  dayName,
+  duration,
+  fromNow,
+  soonTime,
+  timeOfDay,
+} from '../../src/format/formatClock.ts';
 
 const at = (iso: string) => new Date(iso);
 const plain = (text: string) => text.replaceAll('\u00a0', ' ');
@@ -15,6 +22,15 @@ describe('clock texts', () => {
     expect(dayName({ at: at('2026-06-19T12:00:00Z'), zone: 'Europe/Lisbon' })).to.equal(
       'Fri 19 Jun',
     );
+  });
+
+  it('name no day for today', () => {
+    const zone = 'Europe/Lisbon';
+    const now = at('2026-06-13T22:30:00Z');
+    expect(soonTime({ at: at('2026-06-13T22:50:00Z'), now, zone })).to.equal('23:50');
+    // The next day there, and the same in UTC.
+    expect(soonTime({ at: at('2026-06-13T23:05:00Z'), now, zone })).to.equal('Sun 00:05');
+    expect(soonTime({ at: at('2026-06-20T22:50:00Z'), now, zone })).to.equal('Sat 23:50');
   });
 
   it('follow the change to winter time', () => {

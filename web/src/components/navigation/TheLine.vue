@@ -124,9 +124,9 @@ nav {
 .station {
   display: flex;
   flex-direction: column;
-  justify-content: center;
   gap: 2px;
-  padding: 0 14px;
+  /* Names stand in one line, whatever wraps below them. */
+  padding: 20px 14px 0;
   border-bottom: 4px solid transparent;
   color: var(--ink);
   font-size: var(--t13);
@@ -194,7 +194,7 @@ nav {
   }
 
   .station {
-    padding-block: 6px;
+    padding-block: 10px 6px;
   }
 
   .end {
@@ -213,7 +213,7 @@ nav {
   }
 
   .station {
-    padding: 6px 8px;
+    padding-inline: 8px;
   }
 
   .station span {

@@ -29,6 +29,8 @@ defineSlots<{
   [cell: `${string}-cell`]: (of: { row: T }) => unknown;
   [head: `${string}-head`]: () => unknown;
   more?: (of: { row: T }) => unknown;
+  /** What stands under the last row, once that is there. */
+  below?: () => unknown;
 }>();
 
 const shown = useInPieces(() => props.rows);
@@ -53,7 +55,7 @@ const onScreen = (column: DataColumn<T>): boolean => column.on !== 'paper';
       :row-key="keyOf"
       :expand-row-keys="[...(openKeys ?? [])]"
       :row-class-name="classOf"
-      table-layout="auto"
+      :table-layout="columns.every(({ minPx }) => minPx) ? 'fixed' : 'auto'"
       @row-click="emit('choose', $event)"
     >
       <ElTableColumn
@@ -87,6 +89,7 @@ const onScreen = (column: DataColumn<T>): boolean => column.on !== 'paper';
         <template #default="{ row }"><slot name="more" :row="row as T" /></template>
       </ElTableColumn>
     </ElTable>
+    <slot v-if="shown.length === rows.length" name="below" />
     <table v-if="isPrinting" class="paper">
       <caption class="visually-hidden">
         {{

@@ -35,16 +35,22 @@ const GRINDS = [
 ];
 const COLUMNS: readonly DataColumn<LogLine>[] = [
   { key: 'date', label: 'Began', minPx: 130 },
-  { key: 'pick', label: 'Compare', isQuiet: true, on: 'screen' },
-  { key: 'coffee', label: 'Coffee', text: ({ coffee }) => coffee },
-  { key: 'vessel', label: 'Vessel', text: ({ vessel }) => vessel },
-  { key: 'grind', label: 'Grind', text: ({ grind }) => grind },
-  { key: 'ratio', label: 'Ratio', text: ({ ratio }) => ratio, isNumber: true },
-  { key: 'hours', label: 'Steeped', text: ({ hours }) => hours, isNumber: true },
-  { key: 'expected', label: 'Predicted', text: ({ expected }) => expected, isNumber: true },
-  { key: 'found', label: 'Found', isNumber: true },
-  { key: 'brew', label: 'Brew', text: ({ brew }) => brew, isNumber: true },
-  { key: 'by', label: 'By', text: ({ by }) => by },
+  { key: 'pick', label: 'Compare', isQuiet: true, on: 'screen', minPx: 44 },
+  { key: 'coffee', label: 'Coffee', text: ({ coffee }) => coffee, minPx: 150 },
+  { key: 'vessel', label: 'Vessel', text: ({ vessel }) => vessel, minPx: 150 },
+  { key: 'grind', label: 'Grind', text: ({ grind }) => grind, minPx: 104 },
+  { key: 'ratio', label: 'Ratio', text: ({ ratio }) => ratio, isNumber: true, minPx: 58 },
+  { key: 'hours', label: 'Steeped', text: ({ hours }) => hours, isNumber: true, minPx: 82 },
+  {
+    key: 'expected',
+    label: 'Predicted',
+    text: ({ expected }) => expected,
+    isNumber: true,
+    minPx: 168,
+  },
+  { key: 'found', label: 'Found', isNumber: true, minPx: 134 },
+  { key: 'brew', label: 'Brew', text: ({ brew }) => brew, isNumber: true, minPx: 78 },
+  { key: 'by', label: 'By', text: ({ by }) => by, minPx: 84 },
 ];
 /** Two that are picked stand side by side. */
 const picked = ref<readonly string[]>([]);
@@ -144,16 +150,18 @@ const dates = computed(() => [
           <b>{{ row.found }}</b>
           <span class="off" :class="{ due: row.isOutside }">{{ row.off }}</span>
         </template>
+        <template #below>
+          <ElPagination
+            v-if="pages > 1"
+            class="no-print"
+            layout="prev, pager, next"
+            :current-page="query.page"
+            :page-count="pages"
+            :pager-count="7"
+            @update:current-page="change({ page: $event })"
+          />
+        </template>
       </DataTable>
-      <ElPagination
-        v-if="pages > 1"
-        class="no-print"
-        layout="prev, pager, next"
-        :current-page="query.page"
-        :page-count="pages"
-        :pager-count="7"
-        @update:current-page="change({ page: $event })"
-      />
     </template>
     <div v-else-if="state === 'ready'" class="empty">
       <h2>
