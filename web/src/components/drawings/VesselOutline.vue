@@ -14,8 +14,6 @@ const props = defineProps<{
   scale: number;
   layers: readonly { volumeMl: number; colour: string; grounds: boolean }[];
   ticksSide: 'left' | 'right';
-  /** Marks without figures, where the drawing is too small for them. */
-  plain?: boolean;
   /** What one unit of the graduations is, mL. */
   perUnitMl: number;
 }>();
@@ -79,7 +77,7 @@ const marks = computed(() => {
       <template v-for="mark in marks" :key="mark.volumeMl">
         <line :x1="mark.from" :x2="mark.to" :y1="mark.y" :y2="mark.y" />
         <text
-          v-if="mark.major && !plain"
+          v-if="mark.major"
           :x="ticksSide === 'left' ? mark.to - 5 : mark.to + 5"
           :y="mark.y + 4"
           :text-anchor="ticksSide === 'left' ? 'end' : 'start'"

@@ -56,7 +56,7 @@ const when = (at: string): string =>
 </script>
 
 <template>
-  <div class="page">
+  <div class="page narrow">
     <h1>Backups</h1>
     <p class="soft">
       One is made each day and before each update, checked by opening it, and kept on this machine:
@@ -137,8 +137,6 @@ const when = (at: string): string =>
 .page {
   display: grid;
   gap: 16px;
-  max-width: 900px;
-  padding: 24px;
 }
 
 .page > p {

@@ -12,7 +12,7 @@ const { feeds, isLead, renew } = useCalendarFeed();
 </script>
 
 <template>
-  <div class="page calendar">
+  <div class="page narrow calendar">
     <p><RouterLink to="/bench">The day</RouterLink></p>
     <h1>Calendar and calls</h1>
     <section aria-labelledby="calls">
@@ -70,7 +70,6 @@ const { feeds, isLead, renew } = useCalendarFeed();
 .calendar {
   display: grid;
   gap: 24px;
-  max-width: 760px;
 }
 
 section {

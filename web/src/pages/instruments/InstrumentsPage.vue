@@ -180,7 +180,6 @@ const stamp = (): { at: string; author: string } => ({
 .page {
   display: grid;
   gap: 18px;
-  max-width: 1240px;
 }
 
 .page :deep(.el-collapse-item__header) {

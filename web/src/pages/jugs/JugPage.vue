@@ -78,6 +78,7 @@ const afterMl = (massG: number, strengthFrac: number): string =>
         :capacity-ml="jug.capacityMl"
         :on-hand-ml="onHandMl(jug)"
         :colour="cssColour(coffeeOf({ massG: 1, strengthFrac: jug.strengthFrac }))"
+        :per-unit-ml="format.vesselUnitMl"
         :text="`${level} in ${jug.label}`"
       />
       <div>
@@ -402,13 +403,11 @@ const afterMl = (massG: number, strengthFrac: number): string =>
   display: grid;
   grid-template-columns: minmax(0, 1fr);
   gap: 16px;
-  max-width: 1240px;
-  padding: 18px 24px;
 }
 
 header {
   display: grid;
-  grid-template-columns: 126px 1fr auto auto;
+  grid-template-columns: minmax(0, 168px) 1fr auto auto;
   align-items: start;
   gap: 8px 36px;
 }
@@ -421,7 +420,7 @@ header {
 
 @media (max-width: 860px) {
   header {
-    grid-template-columns: 126px minmax(0, 1fr);
+    grid-template-columns: minmax(0, 168px) minmax(0, 1fr);
     gap: 8px 18px;
   }
 

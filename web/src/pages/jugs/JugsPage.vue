@@ -60,9 +60,10 @@ async function pourFrom(jug: Jug): Promise<void> {
           :capacity-ml="jug.capacityMl"
           :on-hand-ml="onHandMl(jug)"
           :colour="row.colour"
+          :per-unit-ml="format.vesselUnitMl"
           :text="`${row.level} in ${jug.label}`"
         />
-        <div>
+        <div class="name-of">
           <h2 class="name">{{ jug.label }}</h2>
           <p>{{ jug.coffeeName }}</p>
           <p class="soft">made {{ row.made }}</p>
@@ -75,7 +76,7 @@ async function pourFrom(jug: Jug): Promise<void> {
           <span class="figures">{{ row.level }}</span>
           <span class="soft note">on hand</span>
         </p>
-        <p>
+        <p class="until">
           use by <strong>{{ row.useBy }}</strong><br />
           <span :class="row.due ? 'due' : 'resting'"
             ><strong>{{ row.state }}</strong
@@ -97,14 +98,9 @@ async function pourFrom(jug: Jug): Promise<void> {
 </template>
 
 <style scoped>
-.page {
-  max-width: 1232px;
-  padding: 24px;
-}
-
 li {
   display: grid;
-  grid-template-columns: 126px 1.3fr 1fr 1fr 1.5fr auto;
+  grid-template-columns: minmax(0, 168px) 1.3fr 1fr 1fr 1.5fr auto;
   align-items: center;
   gap: 24px;
   margin-top: 14px;
@@ -134,19 +130,57 @@ li {
   font-size: var(--t13);
 }
 
-button {
-  min-height: var(--touch);
-  border: 1px solid var(--hairline-strong);
-  border-radius: 4px;
-  background: none;
-  padding: 0 18px;
-  font-weight: 600;
-  cursor: pointer;
-}
-
 @media (max-width: 900px) {
   li {
-    grid-template-columns: 126px 1fr 1fr;
+    grid-template-columns: minmax(0, 168px) repeat(2, minmax(0, 1fr));
+    gap: 12px 20px;
+  }
+
+  li > svg {
+    grid-row: 1 / 3;
+  }
+
+  .name-of,
+  .until,
+  .do {
+    grid-column: 2 / -1;
+  }
+
+  .do {
+    display: flex;
+    align-items: center;
+    gap: 20px;
+  }
+}
+
+@media (max-width: 560px) {
+  li {
+    grid-template-columns: 150px minmax(0, 1fr);
+    gap: 6px 16px;
+    padding: 14px;
+  }
+
+  li > svg {
+    grid-row: 1 / 4;
+  }
+
+  .name-of,
+  .number {
+    grid-column: 2;
+  }
+
+  .number .note {
+    display: inline;
+    padding-left: 6px;
+  }
+
+  .number .figures {
+    font-size: var(--t18);
+  }
+
+  .until,
+  .do {
+    grid-column: 1 / -1;
   }
 }
 </style>

@@ -56,7 +56,7 @@ const untold = computed(() => {
 </script>
 
 <template>
-  <div class="page">
+  <div class="page narrow">
     <h1>A jug that was made elsewhere</h1>
     <div class="columns">
       <section aria-label="How strong it is">
@@ -199,8 +199,6 @@ const untold = computed(() => {
   display: grid;
   gap: 18px;
   justify-items: start;
-  max-width: 980px;
-  padding: 24px;
 }
 
 .columns {

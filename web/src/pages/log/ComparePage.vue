@@ -10,7 +10,7 @@ const { state, failure, load, names, ids, rows, explained, like } = useComparePa
 </script>
 
 <template>
-  <div class="page compare">
+  <div class="page narrow compare">
     <LogWays title="Two batches" />
     <p v-if="state === 'loading'" class="soft" role="status">Fetching both …</p>
     <p v-else-if="state === 'failed'" class="due" role="alert">
@@ -78,7 +78,6 @@ const { state, failure, load, names, ids, rows, explained, like } = useComparePa
 .compare {
   display: grid;
   gap: 18px;
-  max-width: 980px;
 }
 
 section {

@@ -90,10 +90,6 @@ section {
   gap: 14px;
 }
 
-.entry {
-  max-width: 1180px;
-}
-
 .two {
   display: grid;
   grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);

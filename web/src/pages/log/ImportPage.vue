@@ -47,7 +47,7 @@ const set = (part: Partial<OldUnits>): void => void (units.value = { ...units.va
 </script>
 
 <template>
-  <div class="page import">
+  <div class="page narrow import">
     <LogWays title="Take an old log in" />
     <p>
       A table with a heading and a row for each batch, saved as CSV: when it began, the coffee,
@@ -153,10 +153,6 @@ const set = (part: Partial<OldUnits>): void => void (units.value = { ...units.va
 section {
   display: grid;
   gap: 14px;
-}
-
-.import {
-  max-width: 1100px;
 }
 
 th,

@@ -164,8 +164,6 @@ async function give(
 .page {
   display: grid;
   gap: 24px;
-  max-width: 1240px;
-  padding: 24px;
 }
 
 .page > p {

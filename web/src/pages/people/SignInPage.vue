@@ -42,7 +42,7 @@ async function attempt(work: () => Promise<void>): Promise<void> {
 </script>
 
 <template>
-  <div class="page">
+  <div class="page narrow">
     <h1>Who is it?</h1>
     <p v-if="wrong !== ''" class="due" role="alert">{{ wrong }}</p>
     <p v-if="isSignedIn">
@@ -131,8 +131,6 @@ async function attempt(work: () => Promise<void>): Promise<void> {
 .page {
   display: grid;
   gap: 24px;
-  max-width: 720px;
-  padding: 24px;
 }
 
 .names {

@@ -45,7 +45,7 @@ const percent = (key: 'from' | 'to') => (frac: number) =>
 </script>
 
 <template>
-  <div class="page">
+  <div class="page narrow">
     <h1>Quick dilution</h1>
     <PickButtons
       label="What is asked"
@@ -168,8 +168,6 @@ const percent = (key: 'from' | 'to') => (frac: number) =>
 .page {
   display: grid;
   gap: 12px;
-  max-width: 1040px;
-  padding: 24px;
 }
 
 .sum {

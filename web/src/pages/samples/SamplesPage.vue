@@ -107,7 +107,6 @@ const print = (): void => window.print();
   display: grid;
   grid-template-columns: minmax(0, 1fr);
   gap: 20px;
-  max-width: 1160px;
 }
 
 .choose {

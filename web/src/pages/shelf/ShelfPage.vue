@@ -160,7 +160,6 @@ function change(change: Partial<Shop>, what: string): void {
 .page {
   display: grid;
   gap: 22px;
-  max-width: 1240px;
 }
 
 header {

@@ -55,7 +55,7 @@ const height = computed(() => shape.value.heightMm * PX_PER_MM + 12);
         :scale="PX_PER_MM"
         :layers="[]"
         ticks-side="left"
-        :per-unit-ml="1000"
+        :per-unit-ml="format.vesselUnitMl"
       />
     </svg>
     <div class="fields">

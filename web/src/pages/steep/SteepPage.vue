@@ -178,11 +178,6 @@ async function strainIt(): Promise<void> {
 </template>
 
 <style scoped>
-.page {
-  max-width: 1232px;
-  padding: 24px;
-}
-
 .batch {
   display: grid;
   grid-template-columns: 210px minmax(0, 1fr) auto;
