@@ -14,8 +14,8 @@ import LinkButton from '../../components/fields/LinkButton.vue';
 /** Who works here, what each may do, and the tablets that are paired. */
 const TEXTS: Readonly<Record<Role, string>> = {
   pours: 'pours drinks, takes the steps of a steep, counts',
-  brews: 'brews: plans, works on jugs, keeps shelf and menu',
-  leads: 'leads: prices, people, backups, the shop itself',
+  brews: 'pours, plans, works on jugs, keeps shelf and menu',
+  leads: 'brews, sets prices, people, backups and the shop itself',
 };
 const ROLE_OPTIONS = ROLES.map((value) => ({ value, label: value }));
 
@@ -47,15 +47,18 @@ async function give(
   <div class="page">
     <h1>People</h1>
     <p class="soft">
-      Every row says who wrote it. From this machine nobody is asked who it is until that is
-      switched on below; from everywhere else they are.
+      Every entry keeps who wrote it. On this machine nobody has to sign in until you switch that on
+      below. From anywhere else people sign in.
     </p>
     <section aria-labelledby="who">
       <h2 id="who" class="section-head">Who works here</h2>
-      <p class="soft">
-        Somebody {{ Object.values(TEXTS).join('; ') }}. Each may what those before may.
-      </p>
-      <p v-if="people.length === 0">Nobody yet: whoever stands at this machine leads.</p>
+      <dl class="roles soft">
+        <template v-for="role in ROLES" :key="role">
+          <dt>{{ role }}</dt>
+          <dd>{{ TEXTS[role] }}</dd>
+        </template>
+      </dl>
+      <p v-if="people.length === 0">Nobody yet. Whoever is at this machine leads.</p>
       <ul>
         <li v-for="person in people" :key="person.id" class="person">
           <strong>{{ person.name }}</strong>
@@ -100,7 +103,7 @@ async function give(
           aria-label="PIN of somebody new"
           placeholder="PIN, 4 to 8 digits"
         />
-        <ElButton type="primary" native-type="submit" :loading="busy">Add</ElButton>
+        <ElButton class="add" type="primary" native-type="submit" :loading="busy">Add</ElButton>
       </form>
       <p class="here">
         <ElSwitch
@@ -114,7 +117,8 @@ async function give(
     <section aria-labelledby="tablets">
       <h2 id="tablets" class="section-head">Tablets</h2>
       <p class="soft">
-        A paired tablet opens without a sign-in. What nobody signs there is written in its name.
+        A paired tablet opens without a sign-in. Until somebody signs in there, entries carry the
+        tablet’s name.
       </p>
       <p v-if="isSecure" class="soft">
         This page came by HTTPS. Where Ratio made the certificate itself, open
@@ -125,7 +129,7 @@ async function give(
       <ul>
         <li v-for="device in devices" :key="device.id" class="device">
           <strong>{{ device.name }}</strong>
-          <span>{{ TEXTS[device.role] }}</span>
+          <span>{{ device.role }}</span>
           <span class="soft"
             >paired {{ dayName({ at: new Date(device.pairedAt), zone: shelf.zone }) }}</span
           >
@@ -133,11 +137,14 @@ async function give(
         </li>
       </ul>
       <div class="device">
-        <ChoiceField
-          v-model="tabletRole"
-          label="What the tablet may do while nobody has signed in on it"
-          :options="ROLE_OPTIONS"
-        />
+        <span>A new tablet</span>
+        <div class="role">
+          <ChoiceField
+            v-model="tabletRole"
+            label="What the tablet may do while nobody has signed in on it"
+            :options="ROLE_OPTIONS"
+          />
+        </div>
         <ElButton :loading="busy" @click="does.showCode(tabletRole)">Show a code</ElButton>
       </div>
       <div v-if="pairing" class="code" role="status">
@@ -172,15 +179,27 @@ async function give(
 
 .person {
   display: grid;
-  grid-template-columns: minmax(120px, 1fr) minmax(0, 2fr) minmax(0, 1.6fr) minmax(0, 1.8fr) auto;
+  grid-template-columns: minmax(120px, 1fr) 120px minmax(0, 1.6fr) minmax(0, 1.8fr) 90px;
   align-items: center;
   gap: 8px 14px;
   border-bottom: 1px solid var(--hairline);
   padding: 10px 0;
 }
 
-form.person {
-  grid-template-columns: minmax(160px, 1fr) minmax(0, 2fr) minmax(0, 1.6fr) auto;
+.roles {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 0 16px;
+  padding: 8px 0;
+}
+
+.add {
+  justify-self: start;
+}
+
+dt {
+  color: var(--ink);
+  font-weight: 600;
 }
 
 .secret,
@@ -198,8 +217,8 @@ form.person {
   padding: 10px 0;
 }
 
-.device > :deep(.el-select) {
-  max-width: 12rem;
+.role {
+  width: 8rem;
 }
 
 .code {
@@ -227,8 +246,7 @@ figure {
 }
 
 @media (max-width: 900px) {
-  .person,
-  form.person {
+  .person {
     grid-template-columns: 1fr;
   }
 }

@@ -91,10 +91,10 @@ async function strainIt(): Promise<void> {
         />
         <p class="ends soft">
           <span>{{ at(batch.startedAt) }}</span>
-          <span>
+          <span class="expects">
             {{ standing.get(batch.id)!.strength }} by now; expects
             {{ format.volume(batch.predicted.brewMl) }} at
-            <strong class="figures">{{ percentText(batch.predicted.strengthFrac) }}</strong> ({{
+            <strong>{{ percentText(batch.predicted.strengthFrac) }}</strong> ({{
               percentFigure(batch.predicted.strengthLowFrac)
             }}
             to {{ percentFigure(batch.predicted.strengthHighFrac) }})
@@ -226,7 +226,7 @@ async function strainIt(): Promise<void> {
 
 .drawn {
   grid-row: 1 / span 7;
-  align-self: end;
+  align-self: start;
 }
 
 .progress,
@@ -283,22 +283,18 @@ async function strainIt(): Promise<void> {
 
 @media (max-width: 900px) {
   .batch {
-    grid-template-columns: 1fr auto;
+    grid-template-columns: 210px minmax(0, 1fr);
   }
 
   .drawn {
-    display: none;
+    grid-row: 1 / span 3;
+    align-self: end;
   }
 
   .progress,
   .ends,
+  .beside,
   .whole {
-    grid-column: 1 / -1;
-  }
-}
-
-@media (max-width: 900px) {
-  .next {
     grid-column: 1 / -1;
   }
 }
@@ -308,19 +304,22 @@ async function strainIt(): Promise<void> {
     grid-template-columns: minmax(0, 1fr);
   }
 
-  .progress,
-  .ends,
-  .beside,
-  .whole {
-    grid-column: 1 / -1;
+  .drawn {
+    display: none;
   }
 
-  .end {
-    flex-wrap: wrap;
+  .next {
+    grid-column: 1;
   }
 
+  .end,
   .ends {
     flex-wrap: wrap;
+  }
+
+  .expects {
+    flex-basis: 100%;
+    order: 1;
   }
 }
 </style>

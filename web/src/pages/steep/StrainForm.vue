@@ -189,7 +189,6 @@ const startMs = computed(() => Date.parse(props.startedAt));
   padding-top: 10px;
 }
 
-.when > :last-child,
 .reading > :last-child,
 .fill > div > .bare {
   border-bottom: 1px solid var(--hairline-strong);

@@ -3,7 +3,7 @@ import { useProgress } from '../../composables/useProgress.ts';
 import { clockTime, fromNow } from '../../format/formatClock.ts';
 import { useStores } from '../../stores/useStores.ts';
 
-/** The next step of each running batch, and when it is, by the batch's identity. */
+/** The next step of each running batch, and when it is where that is not the steep's end, by the batch's identity. */
 export function useNextSteps() {
   const { shelf, batches } = useStores();
   const progressAt = useProgress();
@@ -12,7 +12,8 @@ export function useNextSteps() {
     return new Map(
       batches.steeping.map((batch) => {
         const { now } = progressAt(batch, nowMs);
-        const at = now?.dueMs == null ? null : new Date(now.dueMs);
+        const isEnd = now?.dueMs === Date.parse(batch.endsAt);
+        const at = now?.dueMs == null || isEnd ? null : new Date(now.dueMs);
         return [
           batch.id,
           {

@@ -119,16 +119,21 @@ describe('what stands around the steps', () => {
     expect(drawn.value.text).to.contain('in it');
   });
 
-  it('next at each batch: the step, and when it is', async () => {
+  it('next at each batch: the step, and when it is unless that is the end of the steep', async () => {
+    const stirred = batchOf({
+      id: 'stirred',
+      plan: { ...batchOf().plan, agitationHours: [17.75] },
+    });
     const { next, batches } = await withApp({
       browser,
       path: '/steep',
-      answers: ({ path }) => (path === '/api/batches' ? { status: 200, body: [batchOf()] } : null),
+      answers: ({ path }) =>
+        path === '/api/batches' ? { status: 200, body: [batchOf(), stirred] } : null,
       use: () => ({ next: useNextSteps(), batches: useBatches() }),
     });
     await batches.load();
-    expect(next.value.get('steeping')!.text).to.equal('Strain it');
-    expect(next.value.get('steeping')!.when).to.match(/^Sat 08:10, in 30\s?min$/);
+    expect(next.value.get('steeping')).to.deep.equal({ text: 'Strain it', when: '' });
+    expect(next.value.get('stirred')!.when).to.match(/^Sat 07:55, in 15\s?min$/);
   });
 
   it('nights are the hours in which nobody is in', async () => {
