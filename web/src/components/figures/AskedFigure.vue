@@ -14,9 +14,13 @@ const emit = defineEmits<{ why: [] }>();
 </template>
 
 <style scoped>
+/* As it stands beside figures that are not asked. */
 .asked {
+  align-items: start;
+  height: auto;
   padding: 0;
   color: var(--ink);
+  line-height: inherit;
   text-decoration: none;
 }
 

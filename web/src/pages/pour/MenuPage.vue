@@ -95,7 +95,7 @@ const print = (): void => window.print();
 <style scoped>
 header {
   display: grid;
-  grid-template-columns: 1fr auto;
+  grid-template-columns: minmax(0, 1fr) auto;
   align-items: end;
   gap: 0 24px;
   padding-bottom: 10px;
@@ -107,6 +107,10 @@ header {
   grid-column: 2;
   align-items: center;
   gap: 14px;
+}
+
+.tools > a {
+  white-space: nowrap;
 }
 
 .tools > :deep(.el-select) {
