@@ -20,7 +20,7 @@ test('whoever walks in sees what needs a hand, and opens it by one tap', async (
   await expect(next(page)).toContainText('08:10');
   await expect(next(page).getByRole('button', { name: 'Start straining' })).toBeInViewport();
   await expect(runsOut(page)).toContainText(/Jug 1, at \d\d:\d\d/);
-  await expect(runsOut(page)).toContainText('By the last 8 Saturdays and today so far');
+  await expect(runsOut(page)).toContainText('From the last 8 Saturdays and today so far');
   await expect(page.getByText('Mill was stiff on coarse')).toBeVisible();
   await next(page).getByRole('button', { name: 'Later' }).click();
   await expect(next(page)).toContainText('18:40');

@@ -9,8 +9,8 @@ const emit = defineEmits<{ export: []; discard: [] }>();
 <template>
   <section v-if="count > 0" class="strip no-print" role="status" aria-label="Set aside">
     <p>
-      {{ count === 1 ? 'One thing' : `${count} things` }} that this tablet kept can no longer be
-      read. It is set aside as it was, and nothing was put in its place but the usual.
+      This tablet kept {{ count === 1 ? 'one thing' : `${count} things` }} that it can no longer
+      read. Nothing is lost: it is set aside unchanged, and the usual is used meanwhile.
     </p>
     <span class="ways">
       <ElButton @click="emit('export')">Export as a file</ElButton>

@@ -53,8 +53,8 @@ const keptText = computed(() => {
       tablet.
     </p>
     <p v-if="clockBehind !== ''">
-      <strong>The clock of the machine that runs Ratio is {{ clockBehind }} behind</strong> what was
-      written last. Set it right: what is written now would get the wrong time.
+      <strong>The clock of the machine that runs Ratio is {{ clockBehind }} slow:</strong> the last
+      entry is later than now. Set it right; until then entries get the wrong time.
     </p>
     <div v-for="one in held" :key="one.id" class="row" role="alert">
       <div>

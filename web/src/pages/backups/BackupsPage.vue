@@ -59,9 +59,9 @@ const when = (at: string): string =>
   <div class="page narrow">
     <h1>Backups</h1>
     <p class="soft">
-      One is made each day and before each update, checked by opening it, and kept on this machine:
-      the last 14 days, 20 by hand. Take one away now and then: a machine that falls into the sea
-      takes its copies along.
+      Ratio makes one each day and before each update, and checks it by opening it. This machine
+      keeps the last 14 days, and 20 made by hand. Take one away now and then: a machine that falls
+      into the sea takes its copies along.
     </p>
     <p>
       <ElButton type="primary" size="large" :loading="busy" @click="make">Make one now</ElButton>
@@ -100,9 +100,9 @@ const when = (at: string): string =>
     <section aria-labelledby="archive">
       <h2 id="archive" class="section-head">Everything out and in</h2>
       <p class="soft">
-        An archive is a zip of JSON Lines with its schema, for another machine or another program:
-        all of the shop but people and what they sign in with. Taking one in replaces what is here;
-        a copy is made first.
+        An archive is for another machine or another program: a zip of JSON Lines with its schema.
+        It has all of the shop but people and what they sign in with. Taking one in replaces what is
+        here; a copy is made first.
       </p>
       <p class="ways">
         <a class="el-button" href="/api/archive" download="ratio-archive.zip">Take the archive</a>

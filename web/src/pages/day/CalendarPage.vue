@@ -34,11 +34,11 @@ const { feeds, isLead, renew } = useCalendarFeed();
         />
         shows a notification
         <span v-if="!calls.canNotify" class="soft"
-          >Browsers allow it at https or on the machine itself alone.</span
+          >Browsers allow notifications only over https, or on the machine itself.</span
         >
       </p>
       <p v-if="calls.refusal !== ''" class="due" role="alert">{{ calls.refusal }}</p>
-      <p class="soft">The title and the icon of the page count what is due in any case.</p>
+      <p class="soft">The page’s title and icon count what is due all the same.</p>
     </section>
     <section aria-labelledby="feed">
       <h2 id="feed" class="section-head">A calendar of all steeps</h2>
@@ -46,7 +46,7 @@ const { feeds, isLead, renew } = useCalendarFeed();
         <template v-if="feeds.length > 0">
           <p>
             Subscribe to this address in a calendar on the shop’s network. Whoever has it sees all
-            steeps: give it a new one when somebody leaves.
+            steeps: when somebody leaves, make a new one.
           </p>
           <div v-for="feed in feeds" :key="feed" class="feed">
             <code>{{ feed }}</code>
@@ -60,7 +60,7 @@ const { feeds, isLead, renew } = useCalendarFeed();
         </template>
       </template>
       <p v-else class="soft">
-        A lead gives it its address. Each batch has a calendar file of its own.
+        Somebody who leads makes the address. Each batch has a calendar file of its own.
       </p>
     </section>
   </div>

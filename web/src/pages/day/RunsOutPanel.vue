@@ -32,7 +32,7 @@ defineProps<{
       </p>
       <p v-else class="head">{{ first.label }}: {{ isKnown ? 'not within two weeks' : '…' }}</p>
       <p v-if="first.range !== ''" class="fine">
-        <span class="figures">{{ first.range }}</span>, in 90 of 100 such days. {{ pace }}
+        <span class="figures">{{ first.range }}</span>, on 9 such days in 10. {{ pace }}
       </p>
       <p v-else-if="isKnown && pace === ''" class="fine">
         Nobody has noted a pour yet. When drinks are poured at Pour, or jugs are counted, this says

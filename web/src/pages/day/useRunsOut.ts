@@ -53,7 +53,9 @@ export function useRunsOut(shown: DayShown, supply: Supply) {
     const weekday =
       WEEKDAYS[new Date(wallMs({ atMs: shown.minuteMs.value, zone: shelf.zone })).getUTCDay()]!;
     const by =
-      days > 1 ? `By the last ${days} ${weekday} and today so far` : 'By what was poured so far';
+      days > 1
+        ? `From the last ${days} ${weekday} and today so far`
+        : 'From what was poured so far';
     return `${by}: ${Math.round(today.low)} to ${Math.round(today.high)} drinks today.`;
   });
   const whole = computed(() => {
@@ -62,13 +64,13 @@ export function useRunsOut(shown: DayShown, supply: Supply) {
     const before = supply.arrivals.value.filter(({ atMs }) => atMs < all.atMs!);
     const coming = before
       .map(({ batch, atMs }) => `${vesselNameOf(batch)} at ${hour(atMs)}`)
-      .join(', ');
+      .join(' and ');
     const until = `all is gone ${at(all.atMs)}`;
     const busy =
       all.lowMs !== null && all.atMs - all.lowMs > BUSY_MS
-        ? ` On a busy day it is gone ${at(all.lowMs)} already.`
+        ? `; on a busy day ${at(all.lowMs)}`
         : '';
-    return `${coming === '' ? 'Then' : `With ${coming},`} ${until}.${busy}`;
+    return `${coming === '' ? 'Then' : `With ${coming},`} ${until}${busy}.`;
   });
   const drawn = useMenuCount('draws', () => jugs.onHand);
   const inAll = (id: string): number =>

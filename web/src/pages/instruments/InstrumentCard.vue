@@ -190,8 +190,8 @@ const TRIES = [500, 1000, 0];
         <ElButton v-if="isOpenHere" @click="emit('close')">Close its port</ElButton>
         <ElButton v-else-if="hasSerial" @click="emit('port', BAUD)">Open its port here</ElButton>
         <span v-else class="soft"
-          >This browser reaches no serial port. Chromium at the machine itself, or over HTTPS,
-          does.</span
+          >This browser reaches no serial port. Chromium does, on the machine itself or over
+          HTTPS.</span
         >
       </template>
       <template v-if="by === 'simulated' && instrument.kind === 'scale'">

@@ -115,8 +115,8 @@ const stamp = (): { at: string; author: string } => ({
     <header>
       <h1>Instruments</h1>
       <p class="soft">
-        What they say is taken into the steps of a batch. A device that speaks lines over the
-        network or a serial port needs no program; how it speaks is in the documents.
+        Their readings go into the steps of a batch. A device that sends lines over the network or a
+        serial port needs no program of its own; the documents describe the lines.
       </p>
     </header>
     <ElCollapse v-if="shown.length > 0" v-model="open" accordion>
@@ -152,8 +152,8 @@ const stamp = (): { at: string; author: string } => ({
     <div v-else class="empty">
       <h2>No instrument yet</h2>
       <p>
-        Steps take what somebody types. A stand-in shows how it is with a scale, a refractometer or
-        a probe.
+        Without one, steps take what somebody types. A stand-in shows how it is with a scale, a
+        refractometer or a probe.
       </p>
     </div>
     <p v-if="serial.failure.value !== ''" class="due" role="alert">

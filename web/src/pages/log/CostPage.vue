@@ -29,7 +29,7 @@ const COLUMNS: readonly DataColumn<Line>[] = [
     </p>
     <div v-else-if="state === 'ready' && lines.length === 0" class="empty">
       <h2>No batch was strained yet</h2>
-      <p>From the first one on its coffee, its brew and what is thrown away are added up here.</p>
+      <p>Once one is strained, its coffee, its brew and what is thrown away are added up here.</p>
       <p><RouterLink to="/plan">Plan a batch</RouterLink></p>
     </div>
     <template v-else-if="state === 'ready'">

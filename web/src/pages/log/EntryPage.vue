@@ -50,7 +50,7 @@ const print = (): void => window.print();
           <ul v-if="next.length > 0" class="next">
             <li v-for="one in next" :key="one.key">
               <LinkButton @click="one.open">{{ one.title }}</LinkButton>
-              <span>{{ one.why }}; {{ one.effect }}</span>
+              <span>{{ one.why }}. {{ one.effect }}.</span>
             </li>
           </ul>
           <p v-else class="soft">

@@ -42,8 +42,8 @@ const { next, canAccept, batchCount, acceptLearned, useVersion, inUse, versions,
     <div v-else-if="points.length === 0 && coffee === '' && vessel === ''" class="empty">
       <h2>Nothing was read yet</h2>
       <p>
-        Read a batch with a refractometer after its strain, or weigh what came out: from the first
-        one on this page says how near the prediction was, and what the shop’s own coffee is.
+        Read a strained batch with a refractometer, or weigh what came out. From the first one on
+        this page shows how near the prediction was, and what the shop’s own coffee gives.
       </p>
       <p><RouterLink to="/steep">See what steeps</RouterLink></p>
     </div>
@@ -74,8 +74,8 @@ const { next, canAccept, batchCount, acceptLearned, useVersion, inUse, versions,
       <section aria-labelledby="taught">
         <h2 id="taught" class="section-head">What the log teaches</h2>
         <p>
-          {{ inUse }} Below: how much each coffee gives and how fast, over what the handbook says,
-          by {{ batchCount }} batches; 90 of 100 of what it can be lies between the two in brackets.
+          {{ inUse }} Below: how much each coffee gives and how fast, over what the handbook says.
+          It comes from {{ batchCount }} batches; the range in brackets holds it 9 times in 10.
         </p>
         <table class="taught">
           <thead>

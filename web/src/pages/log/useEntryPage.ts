@@ -25,12 +25,12 @@ const WAYS: Readonly<Record<NextTime['way'], (plan: NextTime['plan']) => string>
   same: () => 'The same again',
 };
 const WHYS: Readonly<Record<NextTime['why'], string>> = {
-  weaker: 'it was read weaker than it was to be',
-  stronger: 'it was read stronger than it was to be',
-  bitter: 'it tasted bitter',
-  sour: 'it tasted sour',
-  muddy: 'it was muddy',
-  liked: 'it was liked',
+  weaker: 'Found weaker than planned',
+  stronger: 'Found stronger than planned',
+  bitter: 'It tasted bitter',
+  sour: 'It tasted sour',
+  muddy: 'It was muddy',
+  liked: 'It was liked',
 };
 
 /** One batch as the log has it: what was planned, what happened, what was found, what to do next time. */
@@ -117,7 +117,7 @@ export function useEntryPage() {
       key: way,
       title: WAYS[way](plan),
       why: WHYS[why],
-      effect: `${percentText(strengthFrac, 1)} instead of ${percentText(sameFrac, 1)}`,
+      effect: `This brings ${percentText(strengthFrac, 1)} instead of ${percentText(sameFrac, 1)}`,
       open: async (): Promise<void> => {
         await openPlan(plan);
       },

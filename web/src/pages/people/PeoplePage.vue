@@ -122,8 +122,8 @@ async function give(
       </p>
       <p v-if="isSecure" class="soft">
         This page came by HTTPS. Where Ratio made the certificate itself, open
-        <a href="/trust/ratio.crt">its authority</a> once on each tablet and let the tablet trust it
-        (in the settings, under certificates); then it warns no more, and pages open there without
+        <a href="/trust/ratio.crt">its authority</a> once on each tablet and trust it in the
+        settings, under certificates. Then the tablet warns no more, and pages open there without
         the server.
       </p>
       <ul>

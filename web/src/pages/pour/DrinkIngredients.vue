@@ -150,7 +150,7 @@ const FLAVOUR_ML = 0.05;
       </li>
     </ul>
     <p v-if="diluents.length === 0" class="soft rest">
-      Nothing takes the rest: these amounts stand {{ format.volume(solution.levelMl) }} high in
+      Nothing fills up the rest. These amounts stand {{ format.volume(solution.levelMl) }} high in
       {{ format.volume(drink.cupMl) }}.
     </p>
     <div class="add">

@@ -48,8 +48,8 @@ async function pourIt(i: number): Promise<void> {
     <header>
       <h1>Recipes, made comparable</h1>
       <p class="soft">
-        Words and spoons never say their real ratio. Here each one is weighed, and two side by side
-        can be compared.
+        A recipe in cups and spoons never says its real ratio. Here each one is weighed, and two can
+        stand side by side.
         <RouterLink to="/plan">Back to the plan</RouterLink>
       </p>
     </header>

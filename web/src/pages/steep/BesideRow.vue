@@ -192,8 +192,7 @@ const move = (): void =>
           @change="(next) => (text = next)"
         />
         <p v-if="open === 'abandoned'" class="soft">
-          It steeps no more and its vessel is free. What was noted stays, and this can be taken
-          back.
+          The steep ends and the vessel is free. What was noted stays. This can be taken back.
         </p>
         <ElButton
           type="primary"
