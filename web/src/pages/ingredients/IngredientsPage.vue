@@ -105,7 +105,8 @@ const columns: readonly DataColumn<Ingredient>[] = [
       <h1>Ingredients</h1>
       <p class="soft">
         Built in, or your own from a package. Your own values for a built-in one stand in for it
-        everywhere. <RouterLink to="/shelf/house-recipes">House recipes</RouterLink>
+        everywhere.<br />
+        <RouterLink to="/shelf/house-recipes">House recipes</RouterLink>
       </p>
       <div class="find">
         <ElInput
@@ -227,6 +228,10 @@ header {
   color: var(--ink);
   font-size: var(--t15);
   font-weight: 600;
+}
+
+.plain.el-button.is-link {
+  padding: 0;
 }
 
 .drop.el-button.is-link {

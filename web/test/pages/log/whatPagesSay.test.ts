@@ -216,7 +216,7 @@ describe('what the log’s pages say', () => {
       const { of, route, drafts } = await open();
       // (4 + 5) / 2.
       expect(of.said.value).to.deep.equal(['bitterness 4.5']);
-      const bitter = of.next.value.filter(({ why }) => why === 'it tasted bitter');
+      const bitter = of.next.value.filter(({ why }) => why === 'It tasted bitter');
       expect(bitter).to.not.have.length(0);
       await bitter[0]!.open();
       expect(route.path).to.equal('/plan');
