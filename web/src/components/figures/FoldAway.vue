@@ -3,10 +3,12 @@ import { useMediaQuery } from '@vueuse/core';
 import { ElCollapse, ElCollapseItem } from 'element-plus';
 import 'element-plus/theme-chalk/el-collapse.css';
 import 'element-plus/theme-chalk/el-collapse-item.css';
+import { wasEver } from '../../composables/wasEver.ts';
 
 /** What is in sight where there is room, and one line to open on a phone. */
 defineProps<{ title: string }>();
 const isOpen = defineModel<boolean>('open', { default: false });
+const wasOpen = wasEver(() => isOpen.value);
 const isPhone = useMediaQuery('(max-width: 640px)');
 </script>
 
@@ -17,7 +19,7 @@ const isPhone = useMediaQuery('(max-width: 640px)');
       :model-value="isOpen ? ['it'] : []"
       @update:model-value="isOpen = !isOpen"
     >
-      <ElCollapseItem name="it" :title><slot /></ElCollapseItem>
+      <ElCollapseItem name="it" :title><slot v-if="wasOpen" /></ElCollapseItem>
     </ElCollapse>
     <slot v-else />
   </div>

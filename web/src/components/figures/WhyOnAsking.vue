@@ -2,6 +2,7 @@
 import type { Explanation } from '@ratio/core/explanation';
 import { useEventListener } from '@vueuse/core';
 import { computed, defineAsyncComponent, ref, shallowRef, watch } from 'vue';
+import { wasEver } from '../../composables/wasEver.ts';
 import type { AmountFormat } from '../../format/amountFormat.ts';
 
 /**
@@ -18,7 +19,7 @@ const props = defineProps<{
 const asked = defineModel<K | null>({ required: true });
 
 const WhyPopover = defineAsyncComponent(() => import('./WhyPopover.vue'));
-const wasAsked = ref(false);
+const wasAsked = wasEver(() => asked.value !== null);
 /** The numbers that one came by. */
 const trail = ref<string[]>([]);
 const titleOf = (key: string | undefined): string =>
@@ -36,7 +37,6 @@ useEventListener(
   { capture: true },
 );
 watch(asked, (now, last) => {
-  wasAsked.value ||= now !== null;
   if (last === null) anchor.value = touched.value;
   if (now === null) trail.value = [];
 });

@@ -13,8 +13,8 @@ const { feeds, isLead, renew } = useCalendarFeed();
 
 <template>
   <div class="page narrow calendar">
-    <p><RouterLink to="/bench">The day</RouterLink></p>
     <h1>Calendar and calls</h1>
+    <p class="no-print"><RouterLink to="/bench">The day</RouterLink></p>
     <section aria-labelledby="calls">
       <h2 id="calls" class="section-head">When something is due, this tablet</h2>
       <p class="switch">

@@ -1,8 +1,12 @@
 <script setup lang="ts">
-import { ElCollapseItem } from 'element-plus';
+import { collapseContextKey, ElCollapseItem } from 'element-plus';
+import { inject } from 'vue';
+import { wasEver } from '../../composables/wasEver.ts';
 
-/** One thing of the shelf: a line, open for its fields. */
-defineProps<{ id: string; name: string; says: string }>();
+/** One thing of the shelf: a line, open for its fields, which are there from the first opening on. */
+const props = defineProps<{ id: string; name: string; says: string }>();
+const lines = inject(collapseContextKey);
+const wasOpen = wasEver(() => lines?.activeNames.value.includes(props.id) ?? false);
 </script>
 
 <template>
@@ -13,7 +17,7 @@ defineProps<{ id: string; name: string; says: string }>();
         <span class="soft">{{ says }}</span>
       </span>
     </template>
-    <slot />
+    <slot v-if="wasOpen" />
   </ElCollapseItem>
 </template>
 

@@ -104,12 +104,7 @@ function change(change: Partial<Shop>, what: string): void {
           :name="vessel.name"
           :says="lines.vessel(vessel)"
         >
-          <VesselCard
-            v-if="open === vessel.id"
-            :vessel
-            :format
-            @change="(part, what) => edits.vessel(vessel, part, what)"
-          />
+          <VesselCard :vessel :format @change="(part, what) => edits.vessel(vessel, part, what)" />
         </ShelfLine>
       </ElCollapse>
     </section>
@@ -123,7 +118,7 @@ function change(change: Partial<Shop>, what: string): void {
           <DefaultsCard :defaults="shop.defaults" @change="change" />
         </ShelfLine>
         <ShelfLine id="steps" name="The steps of a batch" :says="lines.steps(shop)">
-          <StepsCard v-if="open === 'steps'" :shop @change="change" @photo="edits.stepPhoto" />
+          <StepsCard :shop @change="change" @photo="edits.stepPhoto" />
         </ShelfLine>
         <ShelfLine
           id="checklists"
