@@ -33,9 +33,16 @@ const GRINDS = [
   { value: '' as const, label: 'every grind' },
   ...GRIND_NAMES.map((value) => ({ value, label: value })),
 ];
+/** Two that are picked stand side by side; null while nobody compares. */
+const picked = ref<readonly string[] | null>(null);
+function pick(id: string): void {
+  const before = picked.value ?? [];
+  picked.value = before.includes(id)
+    ? before.filter((one) => one !== id)
+    : [...before, id].slice(-2);
+}
 const COLUMNS: readonly DataColumn<LogLine>[] = [
   { key: 'date', label: 'Began', minPx: 130 },
-  { key: 'pick', label: 'Compare', isQuiet: true, on: 'screen', minPx: 44 },
   { key: 'coffee', label: 'Coffee', text: ({ coffee }) => coffee, minPx: 150 },
   { key: 'vessel', label: 'Vessel', text: ({ vessel }) => vessel, minPx: 150 },
   { key: 'grind', label: 'Grind', text: ({ grind }) => grind, minPx: 104 },
@@ -52,13 +59,8 @@ const COLUMNS: readonly DataColumn<LogLine>[] = [
   { key: 'brew', label: 'Brew', text: ({ brew }) => brew, isNumber: true, minPx: 78 },
   { key: 'by', label: 'By', text: ({ by }) => by, minPx: 84 },
 ];
-/** Two that are picked stand side by side. */
-const picked = ref<readonly string[]>([]);
-function pick(id: string): void {
-  picked.value = picked.value.includes(id)
-    ? picked.value.filter((one) => one !== id)
-    : [...picked.value, id].slice(-2);
-}
+const PICK = { key: 'pick', label: 'Compare', isQuiet: true, on: 'screen', minPx: 44 } as const;
+const columns = computed(() => (picked.value ? COLUMNS.toSpliced(1, 0, PICK) : COLUMNS));
 const dates = computed(() => [
   { key: 'from' as const, label: 'From', date: query.value.from || null },
   { key: 'to' as const, label: 'To', date: query.value.to || null },
@@ -120,20 +122,23 @@ const dates = computed(() => [
     <template v-else-if="lines.length > 0">
       <p class="soft count" role="status">
         {{ total }} batch{{ total === 1 ? '' : 'es' }}
+        <LinkButton v-if="picked === null" class="no-print" @click="picked = []"
+          >Compare two</LinkButton
+        >
         <ElButton
-          v-if="picked.length === 2"
+          v-else-if="picked.length === 2"
           type="primary"
           class="no-print"
-          @click="router.push(`/log/compare?a=${picked[0]}&b=${picked[1]}`)"
+          @click="router.push(`/log/compare?a=${picked![0]}&b=${picked![1]}`)"
           >Compare these two</ElButton
         >
-        <span v-else-if="picked.length === 1">Pick another one to compare with.</span>
+        <span v-else>Pick {{ picked.length === 0 ? 'two' : 'another one' }} to compare.</span>
       </p>
       <DataTable
         label="Batches"
         :rows="lines"
         :key-of="({ id }) => id"
-        :columns="COLUMNS"
+        :columns
         :row-class="({ isOutside }) => (isOutside ? 'outside' : '')"
       >
         <template #date-cell="{ row }"
@@ -141,7 +146,7 @@ const dates = computed(() => [
         >
         <template #pick-cell="{ row }">
           <ElCheckbox
-            :model-value="picked.includes(row.id)"
+            :model-value="picked?.includes(row.id) ?? false"
             :aria-label="`Compare ${row.coffee}, ${row.date}`"
             @change="pick(row.id)"
           />
