@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ElButton } from 'element-plus';
-import { useSwipe } from '@vueuse/core';
+import { promiseTimeout, useSwipe } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
 import BackIcon from '~icons/lucide/chevron-left';
@@ -49,6 +49,12 @@ const { advice, noVessel, helps } = useNextBatch(shown, supply);
 const { list, throwAway } = useUseUp();
 const handOver = useHandOver(shown);
 const { notes, lists, gone, counts } = handOver;
+/** What is below the next thing is put up as a whole: nothing moves when more of it has been read. */
+const MOST_WAIT_MS = 1000;
+const isRead = ref(false);
+void Promise.race([Promise.all([handOver.read, supply.read]), promiseTimeout(MOST_WAIT_MS)]).then(
+  () => (isRead.value = true),
+);
 const { moved, asked, move, leave, moveEnd, moveStart } = useMoves(shown);
 void batches.loadRunning().catch(() => undefined);
 
@@ -145,7 +151,7 @@ const print = (): void => window.print();
         @back="hand.takeAllBack"
         @plan="router.push('/plan')"
       />
-      <template v-if="stage >= 2">
+      <template v-if="stage >= 2 && isRead">
         <ShiftNotes :notes :gone @note="handOver.addNote" @take-back="handOver.takeBack" />
         <RunsOutPanel
           :first

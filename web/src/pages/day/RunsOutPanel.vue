@@ -39,7 +39,7 @@ defineProps<{
         what runs out when.
       </p>
       <p v-if="whole !== ''" class="fine">{{ whole }}</p>
-      <p v-if="drinksLeft.length > 0" class="left">
+      <p class="left">
         <span v-for="drink in drinksLeft" :key="drink.id"
           ><b class="figures">{{ drink.count }}</b> {{ drink.name }}</span
         >
@@ -98,6 +98,7 @@ section {
   display: flex;
   flex-wrap: wrap;
   gap: 2px 14px;
+  min-height: 1.4em;
   font-size: var(--t13);
 }
 

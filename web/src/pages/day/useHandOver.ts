@@ -18,13 +18,10 @@ export function useHandOver(shown: DayShown) {
   const { shelf, jugs, notice } = useStores();
   const days = useDays();
   const format = useAmountFormat();
-  watch(
-    shown.date,
-    (date) => {
-      for (const one of [date, dateAfter(date, -1)]) void days.loadDay(one).catch(() => undefined);
-    },
-    { immediate: true },
-  );
+  const load = (date: string): Promise<unknown> =>
+    Promise.allSettled([date, dateAfter(date, -1)].map((one) => days.loadDay(one)));
+  watch(shown.date, load);
+  const read = load(shown.date.value);
   const rows = computed(() => days.rowsOf(shown.date.value));
   const written = (date: string) =>
     days
@@ -71,6 +68,8 @@ export function useHandOver(shown: DayShown) {
   );
 
   return {
+    /** Settled once the first day has been read, or could not be. */
+    read,
     notes: computed(() => [
       ...written(dateAfter(shown.date.value, -1)),
       ...written(shown.date.value),

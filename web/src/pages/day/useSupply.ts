@@ -25,7 +25,7 @@ export function useSupply(shown: DayShown) {
   const { shelf, jugs, batches } = useStores();
   const days = useDays();
 
-  void days.loadPours().catch(() => undefined);
+  const read = Promise.allSettled([days.loadPours()]);
   // Every pour changes the pace of today.
   watch(
     () => jugs.jugs.map(({ lastEntryId }) => lastEntryId).join(),
@@ -83,7 +83,17 @@ export function useSupply(shown: DayShown) {
       ? jugs.onHand.reduce((sum, jug) => sum + jug.onHandG * jug.strengthFrac, 0) / onHandG.value
       : 0,
   );
-  return { forecast, onHandG, arrivals, empty, allGone, strainedNow, strengthFrac };
+  return {
+    /** Settled once what was poured has been read, or could not be. */
+    read,
+    forecast,
+    onHandG,
+    arrivals,
+    empty,
+    allGone,
+    strainedNow,
+    strengthFrac,
+  };
 }
 
 export type Supply = ReturnType<typeof useSupply>;

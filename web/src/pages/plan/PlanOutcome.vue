@@ -157,8 +157,8 @@ const noStart = computed(() => {
       </p>
     </div>
     <slot name="night" />
-    <div v-if="pours.length > 0">
-      <ul class="pours" aria-label="Pours">
+    <div v-if="result.outcome.brewG > 0" class="counted">
+      <ul v-if="pours.length > 0" class="pours" aria-label="Pours">
         <li v-for="{ drink, count } in pours" :key="drink.id">
           <span class="label">{{ drink.name }}</span>
           <AmountField
@@ -232,6 +232,11 @@ const noStart = computed(() => {
 
 .fine strong {
   color: var(--ink);
+}
+
+/* As high as the counts, while they are counted. */
+.counted {
+  min-height: 53px;
 }
 
 .pours {

@@ -31,8 +31,10 @@ import LinkButton from '../../components/fields/LinkButton.vue';
 
 const BatchSheet = defineAsyncComponent(() => import('./BatchSheet.vue'));
 const CompareTable = defineAsyncComponent(() => import('./CompareTable.vue'));
-const PlanExtras = defineAsyncComponent(() => import('./PlanExtras.vue'));
-const ReleaseChart = defineAsyncComponent(() => import('../../components/charts/ReleaseChart.vue'));
+const fetchChart = () => import('../../components/charts/ReleaseChart.vue');
+const ReleaseChart = defineAsyncComponent(fetchChart);
+// Below the chart, and so after it.
+const PlanExtras = defineAsyncComponent(() => fetchChart().then(() => import('./PlanExtras.vue')));
 /** The choices first; then the figures and the drawing, the chart, and what could be otherwise. */
 const stage = useStages(3);
 const session = useSession();
