@@ -68,6 +68,10 @@ withDefaults(
   font-size: var(--t24);
 }
 
+.small h2 {
+  line-height: 1.15;
+}
+
 .small .small-unit {
   font-size: var(--t13);
 }

@@ -12,16 +12,16 @@ import { useLoaded } from '../../composables/useLoaded.ts';
 
 const Z90 = 1.6449;
 const REASONS: Readonly<Record<Fit['outliers'][number]['what'], string>> = {
-  strength: 'the reading, the bag, the mill or the fridge was another than usual',
-  slurry: 'the drop was read warm, or before it was stirred',
-  brew: 'the scale, or some of it was spilt or still drained',
+  strength: 'the reading, the bag, the mill or the fridge was not as usual',
+  slurry: 'the drop was warm, or taken before the stir',
+  brew: 'the scale was off, or some was spilt or had not drained',
   scoop: 'the scoop was heaped or tapped down, or another grind was in it',
 };
 const FOUND: Readonly<Record<Fit['outliers'][number]['what'], string>> = {
-  strength: 'it was read',
-  slurry: 'it was read',
-  brew: 'what came out was',
-  scoop: 'what was scooped weighed',
+  strength: 'read',
+  slurry: 'read',
+  brew: 'came out',
+  scoop: 'scooped',
 };
 const MEASURES: Readonly<Record<Measurement['what'], (m: Measurement) => string>> = {
   'mid-steep': ({ atHours }) => `Read a drop ${atHours!.toFixed(0)} h into the next steep`,
@@ -141,7 +141,7 @@ export function useLearningPage(learn: (batches: readonly BatchInFull[]) => Prom
       return {
         id: one.batchId,
         name: `${batch?.coffeeName ?? one.batchId}, ${day}`,
-        text: `${FOUND[one.what]} ${by} what all the others say: ${REASONS[one.what]}.`,
+        text: `${FOUND[one.what]} ${by} the others; perhaps ${REASONS[one.what]}.`,
       };
     }),
   );

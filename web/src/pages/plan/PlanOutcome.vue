@@ -202,7 +202,7 @@ const noStart = computed(() => {
 .outcome {
   display: grid;
   align-content: start;
-  gap: 8px;
+  gap: 6px;
   padding: 8px 24px 0;
 }
 
