@@ -3,7 +3,7 @@ import { useMediaQuery } from '@vueuse/core';
 import { ElCollapse, ElCollapseItem } from 'element-plus';
 import 'element-plus/theme-chalk/el-collapse.css';
 import 'element-plus/theme-chalk/el-collapse-item.css';
-import { wasEver } from '../../composables/wasEver.ts';
+import { wasEver } from './wasEver.ts';
 
 /** What is in sight where there is room, and one line to open on a phone. */
 defineProps<{ title: string }>();

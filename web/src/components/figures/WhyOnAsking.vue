@@ -2,7 +2,7 @@
 import type { Explanation } from '@ratio/core/explanation';
 import { useEventListener } from '@vueuse/core';
 import { computed, defineAsyncComponent, ref, shallowRef, watch } from 'vue';
-import { wasEver } from '../../composables/wasEver.ts';
+import { wasEver } from './wasEver.ts';
 import type { AmountFormat } from '../../format/amountFormat.ts';
 
 /**

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { collapseContextKey, ElCollapseItem } from 'element-plus';
 import { inject } from 'vue';
-import { wasEver } from '../../composables/wasEver.ts';
+import { wasEver } from '../../components/figures/wasEver.ts';
 
 /** One thing of the shelf: a line, open for its fields, which are there from the first opening on. */
 const props = defineProps<{ id: string; name: string; says: string }>();

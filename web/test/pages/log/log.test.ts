@@ -154,9 +154,7 @@ describe('pages of the log', () => {
     await settled();
     expect(page.state.value).to.equal('ready');
     expect(page.held.value).to.equal('The range held 9 of 10, 90 of 100. As it should be.');
-    expect(page.outliers.value[0]!.text).to.match(
-      /read \d+ % below the others; perhaps/,
-    );
+    expect(page.outliers.value[0]!.text).to.match(/read \d+ % below the others; perhaps/);
     expect(page.taught.value.map(({ key }) => key)).to.deep.equal(['lot-9', 'any']);
     expect(page.next.value).to.match(
       /: the next strength of .* is then known to ±\d+ % instead of ±\d+ %\./,

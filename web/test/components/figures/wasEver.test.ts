@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import { effectScope, nextTick, ref } from 'vue';
-import { wasEver } from '../../src/composables/wasEver.ts';
+import { wasEver } from '../../../src/components/figures/wasEver.ts';
 
 describe('wasEver', () => {
   const scope = effectScope();
