@@ -1,25 +1,19 @@
 <script setup lang="ts">
-import { percentFigure } from '@ratio/core/units';
-import { coffeeOf, storedCoffeeMl } from '@ratio/core/matter';
-import { waterDensityGPerMl } from '@ratio/core/matter';
+import { storedCoffeeMl, waterDensityGPerMl } from '@ratio/core/matter';
 import type { Expected } from '@ratio/core/units';
 import { computed, ref } from 'vue';
 import { RouterLink } from 'vue-router';
-import { clockTime, dayName } from '../../format/formatClock.ts';
-import { READ_BY } from '../../format/readBy.ts';
 import { jugOption } from '../../format/jugOption.ts';
-import JugDrawing from '../../components/drawings/JugDrawing.vue';
-import { cssColour } from '../../components/drawings/colour.ts';
 import { STRENGTH, massKind, pouredKind } from '../../components/fields/amountKind.ts';
 import AmountRow from '../../components/fields/AmountRow.vue';
 import PickButtons from '../../components/fields/PickButtons.vue';
 import TextRow from '../../components/fields/TextRow.vue';
 import PickRow from '../../components/fields/PickRow.vue';
-import BigFigure from '../../components/figures/BigFigure.vue';
 import { onHandMl } from '../../stores/jugs.ts';
 import { useSession } from '../../stores/session.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import BalanceCard from './BalanceCard.vue';
+import JugHead from './JugHead.vue';
 import JugLedger from './JugLedger.vue';
 import { useJugBench } from './useJugBench.ts';
 
@@ -64,53 +58,19 @@ const view = ref<View | null>(session.can('brews') && !jug.value?.onGrounds ? 'r
 const m = computed(() => jug.value?.onHandG ?? 0);
 const c = computed(() => jug.value?.strengthFrac ?? 0);
 const level = computed(() => (jug.value ? format.value.volume(onHandMl(jug.value)) : ''));
-const room = computed(() =>
-  jug.value?.capacityMl == null ? null : Math.max(0, jug.value.capacityMl - onHandMl(jug.value)),
-);
 const afterMl = (massG: number, strengthFrac: number): string =>
   format.value.volume(storedCoffeeMl({ massG, strengthFrac }));
 </script>
 
 <template>
   <div v-if="jug" class="page">
-    <header>
-      <JugDrawing
-        :capacity-ml="jug.capacityMl"
-        :on-hand-ml="onHandMl(jug)"
-        :colour="cssColour(coffeeOf({ massG: 1, strengthFrac: jug.strengthFrac }))"
-        :per-unit-ml="format.vesselUnitMl"
-        :text="`${level} in ${jug.label}`"
-      />
-      <div>
-        <h1>{{ jug.label }}</h1>
-        <p class="soft">
-          <template v-if="jug.onGrounds">Still on its grounds, at the strength of now. </template>
-          {{ jug.coffeeName }}, made
-          {{ clockTime({ at: new Date(jug.madeAt), zone: shelf.zone }) }}, use by
-          {{ dayName({ at: new Date(jug.useBy), zone: shelf.zone }) }}
-        </p>
-        <p>
-          <RouterLink to="/pour" @click="jugs.choose(jug.id)">Pour from it</RouterLink> ·
-          <RouterLink :to="`/label?jug=${jug.id}`">Its label</RouterLink> ·
-          <RouterLink to="/jugs">All jugs</RouterLink>
-        </p>
-      </div>
-      <BigFigure
-        :label="`Strength (TDS), ${READ_BY[jug.readBy]}`"
-        size="middle"
-        :figure="percentFigure(jug.strengthFrac)"
-        unit="%"
-      />
-      <BigFigure
-        label="On hand"
-        size="middle"
-        :figure="level.split('\u2009')[0]!"
-        :unit="level.split('\u2009')[1]!"
-      >
-        {{ format.mass(m)
-        }}<template v-if="room !== null">, room for {{ format.volume(room) }} more</template>
-      </BigFigure>
-    </header>
+    <JugHead
+      :jug
+      :on-hand-ml="onHandMl(jug)"
+      :zone="shelf.zone"
+      :format
+      @choose="jugs.choose(jug.id)"
+    />
     <PickButtons v-model="view" class="no-print" label="What to do to it" :options="views" />
     <div class="cards">
       <BalanceCard
@@ -405,13 +365,6 @@ const afterMl = (massG: number, strengthFrac: number): string =>
   gap: 16px;
 }
 
-header {
-  display: grid;
-  grid-template-columns: minmax(0, 168px) 1fr auto auto;
-  align-items: start;
-  gap: 8px 36px;
-}
-
 .cards {
   display: grid;
   grid-template-columns: repeat(2, minmax(0, 1fr));
@@ -419,11 +372,6 @@ header {
 }
 
 @media (max-width: 860px) {
-  header {
-    grid-template-columns: minmax(0, 168px) minmax(0, 1fr);
-    gap: 8px 18px;
-  }
-
   .cards {
     grid-template-columns: 1fr;
   }

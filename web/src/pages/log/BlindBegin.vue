@@ -21,8 +21,10 @@ const text = computed(() => {
   if (least === null) return 'So few answers cannot show anything: take more.';
   const missed = Math.round(100 * (1 - powerFrac(kind.value, tasters.value)));
   const what =
-    kind.value === 'preference' ? 'on one side show a preference' : 'right ones show a difference';
-  return `${least} ${what}. One that four of ten people tell would be missed in ${missed} of 100 tries.`;
+    kind.value === 'preference'
+      ? 'on one side show a preference'
+      : 'right answers show a difference';
+  return `${least} ${what}. A difference that 4 people in 10 can tell is missed ${missed} times in 100.`;
 });
 </script>
 

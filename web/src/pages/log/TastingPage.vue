@@ -5,7 +5,7 @@ import ActButton from '../../components/fields/ActButton.vue';
 import ChoiceField from '../../components/fields/ChoiceField.vue';
 import LinkButton from '../../components/fields/LinkButton.vue';
 import PickButtons from '../../components/fields/PickButtons.vue';
-import TextField from '../../components/fields/TextField.vue';
+import TextRow from '../../components/fields/TextRow.vue';
 import BlindBegin from './BlindBegin.vue';
 import BlindServing from './BlindServing.vue';
 import LogWays from './LogWays.vue';
@@ -94,14 +94,14 @@ const said = (row: (typeof rows.value)[number]): string =>
               ]"
             />
           </div>
-          <TextField
+          <TextRow
             label="Who tasted"
-            placeholder="who"
+            placeholder="a name"
             :value="taster"
             live
             @change="taster = $event"
           />
-          <TextField
+          <TextRow
             label="A note"
             placeholder="what it is like"
             :value="note"
