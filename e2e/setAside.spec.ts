@@ -7,7 +7,7 @@ lookingTest(
     await page.addInitScript(() => localStorage.setItem('ratio.plan', '{"held":["ratio"]}'));
     await page.goto(`${lido.url}/steep`);
     const strip = page.getByRole('status', { name: 'Set aside' });
-    await expect(strip).toContainText('One thing that this tablet kept can no longer be read.');
+    await expect(strip).toContainText('This tablet kept one thing that it can no longer read.');
     const download = page.waitForEvent('download');
     await strip.getByRole('button', { name: 'Export as a file' }).click();
     const file = await (await download).path();

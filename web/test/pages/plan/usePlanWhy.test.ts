@@ -4,6 +4,7 @@ import { shallowRef } from 'vue';
 import { usePlan } from '../../../src/pages/plan/usePlan.ts';
 import { usePlanWhy } from '../../../src/pages/plan/usePlanWhy.ts';
 import { installBrowser } from '../../browser.ts';
+import { until } from '../../threads.ts';
 import { withPlan } from './planning.ts';
 
 const range = (low: number, high: number) => ({
@@ -34,8 +35,6 @@ describe('usePlanWhy', () => {
       })
     ).used;
 
-  const fetched = () => new Promise((resolve) => setTimeout(resolve, 20));
-
   it('says nothing until somebody asks', async () => {
     const why = await open();
     expect(why.explained.value).to.equal(null);
@@ -54,7 +53,7 @@ describe('usePlanWhy', () => {
       'cost',
     ] as const) {
       why.asked.value = number;
-      await fetched();
+      await until(() => why.explained.value !== null);
       expect(why.explained.value![number].equation, number).not.to.equal('');
       expect(why.explained.value![number].filledIn, number).to.match(/\d/);
     }
@@ -80,7 +79,7 @@ describe('usePlanWhy', () => {
     expect(why.rangeText.value).to.equal('');
     const early = await open(null);
     early.asked.value = 'strength';
-    await fetched();
+    await until(() => early.explained.value !== null);
     expect(early.rangeText.value).to.equal('');
     expect(early.explained.value).not.to.equal(null);
   });
