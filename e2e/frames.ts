@@ -7,6 +7,8 @@ import { test, type Lido } from './lido.ts';
 const FRAME_MS = 1000 / 60;
 /** What a page may keep the thread for while it opens, ms. */
 const TASK_MS = 50;
+/** What a page may move while it opens (web.dev/cls: good up to 0.1). */
+const MOST_SHIFT = 0.1;
 const YEAR_OF_POURS = 40_000;
 const STATIONS = ['bench', 'plan', 'steep', 'jugs', 'pour', 'log', 'shelf'];
 /** Pages on which something is drawn that can be dragged. */
@@ -17,13 +19,15 @@ interface Row {
   readonly ms: number;
   readonly ofMs: number;
 }
-function print(title: string, rows: readonly Row[]): void {
-  const lines = rows.map(
-    ({ what, ms, ofMs }) => `| ${what} | ${ms.toFixed(0)} | ${(ms / ofMs).toFixed(1)} |`,
+// In one piece: the runner puts a line of its own between two.
+const printLines = (title: string, unit: string, lines: readonly string[]): void =>
+  console.log([`\n| ${title} | ${unit} | of its budget |`, '|---|---|---|', ...lines].join('\n'));
+const print = (title: string, rows: readonly Row[]): void =>
+  printLines(
+    title,
+    'ms',
+    rows.map(({ what, ms, ofMs }) => `| ${what} | ${ms.toFixed(0)} | ${(ms / ofMs).toFixed(1)} |`),
   );
-  // In one piece: the runner puts a line of its own between two.
-  console.log([`\n| ${title} | ms | of its budget |`, '|---|---|---|', ...lines].join('\n'));
-}
 
 /** What a page notes of itself from its first moment. */
 interface Seen {
@@ -31,14 +35,20 @@ interface Seen {
   tasks: number[];
   /** Between two pictures, while it is watched. */
   frames: number[];
+  /** How much moved of what stood, as browsers score it (layout shift). */
+  shift: number;
 }
 async function watchItself(page: Page): Promise<void> {
   await page.addInitScript(() => {
-    const seen: Seen = { tasks: [], frames: [] };
+    const seen: Seen = { tasks: [], frames: [], shift: 0 };
     Object.assign(globalThis, { seen });
     new PerformanceObserver((list) => {
       for (const { duration } of list.getEntries()) seen.tasks.push(duration);
     }).observe({ type: 'longtask', buffered: true });
+    new PerformanceObserver((list) => {
+      for (const entry of list.getEntries())
+        seen.shift += (entry as PerformanceEntry & { readonly value: number }).value;
+    }).observe({ type: 'layout-shift', buffered: true });
     let before = performance.now();
     const tick = (): void => {
       const now = performance.now();
@@ -62,6 +72,7 @@ test('pages open', async ({ page, lido }) => {
   test.setTimeout(180_000);
   await watchItself(page);
   const rows: Row[] = [];
+  const moved: string[] = [];
   // The first one starts the browser's own machinery too.
   for (const station of ['plan', ...STATIONS]) {
     await page.goto('about:blank');
@@ -70,7 +81,8 @@ test('pages open', async ({ page, lido }) => {
     const paintMs = await page.evaluate(
       () => performance.getEntriesByName('first-contentful-paint')[0]?.startTime ?? 0,
     );
-    const { tasks } = await seenOf(page);
+    const { tasks, shift } = await seenOf(page);
+    moved.push(`| /${station} | ${shift.toFixed(3)} | ${(shift / MOST_SHIFT).toFixed(1)} |`);
     rows.push({
       what: `/${station}: longest task (first paint ${paintMs.toFixed(0)} ms)`,
       ms: most(tasks),
@@ -78,6 +90,7 @@ test('pages open', async ({ page, lido }) => {
     });
   }
   print('opening', rows.slice(1));
+  printLines('what moved while it opened', 'layout shift', moved.slice(1));
 });
 
 test('handles are dragged', async ({ page, lido }) => {

@@ -108,7 +108,10 @@ test('a why stands beside its number, and a tap outside closes it', async ({ pag
   await page.keyboard.press('Escape');
   await expect(why).toBeFocused();
 
+  // While the one before fades: it does not take this one along.
   await why.click();
+  await expect(dialog).toBeVisible();
+  await page.waitForTimeout(600);
   await expect(dialog).toBeVisible();
   await page.getByRole('heading', { name: 'Brew, after straining' }).click();
   await expect(dialog).toBeHidden();

@@ -4,7 +4,7 @@ import { onClickOutside, useEventListener, useMediaQuery } from '@vueuse/core';
 import { ElButton, ElPopover } from 'element-plus';
 import 'element-plus/theme-chalk/el-popover.css';
 import 'element-plus/theme-chalk/el-popper.css';
-import { computed, nextTick, toRef, useTemplateRef, watch } from 'vue';
+import { computed, nextTick, ref, toRef, useTemplateRef, watch } from 'vue';
 import type { AmountFormat } from '../../format/amountFormat.ts';
 import { alsoIn } from '../../format/inUnits.ts';
 import CloseIcon from '~icons/lucide/x';
@@ -57,6 +57,9 @@ const beside = computed(() => ({
 }));
 const panel = useTemplateRef<HTMLElement>('panel');
 const isOpen = computed(() => props.explanation !== null);
+// Asked again while it fades, the fading one would take the new one along: each opening is one of its own.
+const opening = ref(0);
+watch(isOpen, (now) => now && (opening.value += 1));
 onClickOutside(panel, () => isOpen.value && emit('close'), {
   // A touch on what is explained asks anew.
   ignore: [toRef(props, 'anchor')],
@@ -79,6 +82,7 @@ watch(
 
 <template>
   <ElPopover
+    :key="opening"
     :visible="isOpen"
     virtual-triggering
     :virtual-ref="beside"
