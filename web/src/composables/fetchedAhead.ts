@@ -7,5 +7,5 @@ import { whenIdle } from './whenIdle.ts';
  */
 export function fetchedAhead<T extends Component>(fetchIt: () => Promise<{ default: T }>): T {
   whenIdle(() => void fetchIt().catch(() => null));
-  return defineAsyncComponent(fetchIt) as T;
+  return defineAsyncComponent(fetchIt);
 }

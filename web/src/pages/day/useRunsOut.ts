@@ -3,7 +3,7 @@ import { wallMs } from '@ratio/core/calendar';
 import { drinksLeft } from '@ratio/core/drink';
 import { computed } from 'vue';
 import { useMenuCount } from '../../composables/useMenuCount.ts';
-import { clockTime, fromNow, hourTime } from '../../format/formatClock.ts';
+import { clockTime, fromNow, soonTime } from '../../format/formatClock.ts';
 import { useStores } from '../../stores/useStores.ts';
 import type { DayShown } from './useDayShown.ts';
 import type { Supply } from './useSupply.ts';
@@ -27,10 +27,8 @@ export function useRunsOut(shown: DayShown, supply: Supply) {
   const { shelf, drinks, jugs } = useStores();
   const at = (ms: number): string => clockTime({ at: new Date(ms), zone: shelf.zone });
   /** Of today the hour alone. */
-  const hour = (ms: number): string => {
-    const isToday = Math.floor(shown.hoursAt(ms) / 24) === -shown.offset.value;
-    return isToday ? hourTime({ at: new Date(ms), zone: shelf.zone }) : at(ms);
-  };
+  const hour = (ms: number): string =>
+    soonTime({ at: new Date(ms), now: shelf.now, zone: shelf.zone });
 
   const first = computed(() => {
     const [next] = supply.empty.value;

@@ -25,12 +25,10 @@ export function useSupply(shown: DayShown) {
   const { shelf, jugs, batches } = useStores();
   const days = useDays();
 
-  const read = Promise.allSettled([days.loadPours()]);
+  const load = (): Promise<void> => days.loadPours().catch(() => undefined);
+  const read = load();
   // Every pour changes the pace of today.
-  watch(
-    () => jugs.jugs.map(({ lastEntryId }) => lastEntryId).join(),
-    () => void days.loadPours().catch(() => undefined),
-  );
+  watch(() => jugs.jugs.map(({ lastEntryId }) => lastEntryId).join(), load);
   /** What was poured here and the server has not counted yet is in the jugs, not in the pace. */
   const forecast = computed(() =>
     days.pours === null

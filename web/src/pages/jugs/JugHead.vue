@@ -34,8 +34,8 @@ const room = computed(() =>
       <h1>{{ jug.label }}</h1>
       <p class="soft">
         <template v-if="jug.onGrounds">Still on its grounds, at the strength of now. </template>
-        {{ jug.coffeeName }}, made {{ clockTime({ at: new Date(jug.madeAt), zone: zone }) }}, use by
-        {{ dayName({ at: new Date(jug.useBy), zone: zone }) }}
+        {{ jug.coffeeName }}, made {{ clockTime({ at: new Date(jug.madeAt), zone }) }}, use by
+        {{ dayName({ at: new Date(jug.useBy), zone }) }}
       </p>
       <p>
         <RouterLink to="/pour" @click="emit('choose')">Pour from it</RouterLink> ·
