@@ -190,8 +190,29 @@ const dates = computed(() => [
   display: grid;
   grid-template-columns: minmax(160px, 2fr) repeat(5, minmax(110px, 1fr)) auto auto;
   align-items: center;
-  gap: 8px 20px;
+  gap: 8px 12px;
   padding: 10px 0;
+}
+
+/* One row of fields that look alike. */
+.seek :deep(:is(.chosen, .el-input__wrapper, .el-select__wrapper)) {
+  min-height: var(--touch);
+  border: 1px solid var(--hairline-strong);
+  border-radius: 4px;
+  padding: 0 10px;
+  background: transparent;
+  box-shadow: none;
+  font-size: var(--t15);
+  font-weight: 400;
+}
+
+.seek :deep(:is(.is-focus, .is-focused)) {
+  border-color: var(--action);
+}
+
+.seek :deep(:is(.el-input__inner, .el-select__selected-item)) {
+  font-size: var(--t15);
+  font-weight: 400;
 }
 
 .out {

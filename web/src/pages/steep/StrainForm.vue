@@ -113,6 +113,9 @@ const startMs = computed(() => Date.parse(props.startedAt));
             :model-value="fill.vesselId"
             @update:model-value="emit('fill', i, { vesselId: $event })"
           />
+          <ElButton v-if="i === fills.length - 1" link type="primary" @click="emit('add')"
+            >Into one more jug</ElButton
+          >
         </div>
         <div>
           <span class="label">Came out, mL or g</span>
@@ -141,7 +144,6 @@ const startMs = computed(() => Date.parse(props.startedAt));
           @click="emit('drop', i)"
         />
       </div>
-      <ElButton link type="primary" @click="emit('add')">Into one more jug</ElButton>
     </div>
     <div class="reading">
       <span class="label">Reading, where there is one</span>

@@ -54,6 +54,11 @@ describe('volumeTicks', () => {
     const labels = volumeTicks({ brimMl: 395, perUnitMl: 1 }).filter(({ major }) => major);
     expect(labels.map(({ volumeMl }) => volumeMl)).to.include.members([0, 50, 100, 350]);
   });
+
+  it('labels a small jug in halves: it is drawn small', () => {
+    const labels = volumeTicks({ brimMl: 1500, perUnitMl: 1000 }).filter(({ major }) => major);
+    expect(labels.map(({ label }) => label)).to.deep.equal(['0', '0.5', '1', '1.5']);
+  });
 });
 
 describe('icePieces', () => {
