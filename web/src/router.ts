@@ -1,18 +1,29 @@
-import { createRouter, createWebHistory } from 'vue-router';
+import { createRouter, createWebHistory, START_LOCATION } from 'vue-router';
+import { nextTask } from './composables/nextTask.ts';
 import { whenIdle } from './composables/whenIdle.ts';
 import { PAGES } from './pages.ts';
 import { useNotice } from './stores/notice.ts';
 
 const load = import.meta.glob('./pages/**/*Page.vue');
 
+/** A page's modules are read by one task, and it is put up by the next. */
+const inTwoTasks =
+  <T>(read: () => Promise<T>) =>
+  async (): Promise<T> => {
+    const page = await read();
+    await nextTask();
+    return page;
+  };
+
 export const router = createRouter({
   history: createWebHistory(),
-  scrollBehavior: (_to, _from, saved) => saved ?? { top: 0 },
+  // A page that opens is at its top already: to scroll it there would lay it out once more.
+  scrollBehavior: (_to, from, saved) => saved ?? (from === START_LOCATION ? false : { top: 0 }),
   routes: [
     { path: '/', redirect: '/bench' },
     ...PAGES.map(({ path, file, ...meta }) => ({
       path,
-      component: load[`./pages/${file}.vue`]!,
+      component: inTwoTasks(load[`./pages/${file}.vue`]!),
       meta,
     })),
     { path: '/:rest(.*)*', redirect: '/bench' },
@@ -34,14 +45,15 @@ router.onError(async (_error, to) => {
     });
 });
 
-/** Files that one idle moment asks for: more of them would be a moment too long. */
-const AT_ONCE = 8;
-
 /**
- * Fetches every file that is not here yet while nothing else is to be done, so that it is here without the
- * server. A page is read once somebody is at work here, and stands at once when it is opened then.
+ * Fetches every file that is not here yet, beside the page, so that it is here without the server. A page
+ * is read once somebody is at work here, and stands at once when it is opened then.
  */
-export async function fetchAhead(): Promise<void> {
+export function fetchAhead(): void {
+  whenIdle(
+    () =>
+      new Worker(new URL('./workers/fetchAhead.worker.ts', import.meta.url), { type: 'module' }),
+  );
   const isAtWork = new AbortController();
   const readPages = (): void => {
     isAtWork.abort();
@@ -49,16 +61,4 @@ export async function fetchAhead(): Promise<void> {
   };
   for (const event of ['pointermove', 'pointerdown', 'keydown'])
     addEventListener(event, readPages, { signal: isAtWork.signal });
-  const answer = await fetch('/later-files.json').catch(() => null);
-  const files = answer?.ok ? ((await answer.json()) as readonly string[]) : [];
-  for (let i = 0; i < files.length; i += AT_ONCE)
-    whenIdle(() => document.head.append(...files.slice(i, i + AT_ONCE).map(ahead)));
 }
-
-const ahead = (href: string): HTMLLinkElement =>
-  Object.assign(document.createElement('link'), {
-    rel: 'prefetch',
-    as: href.endsWith('.css') ? 'style' : 'script',
-    crossOrigin: '',
-    href,
-  });
