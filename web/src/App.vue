@@ -2,6 +2,7 @@
 import type { Role } from '@ratio/core/shop';
 import { computed, defineAsyncComponent, ref } from 'vue';
 import { RouterLink, RouterView, useRoute, useRouter } from 'vue-router';
+import InTurn from './components/figures/InTurn.vue';
 import NoticeBar from './components/navigation/NoticeBar.vue';
 import SetAsideStrip from './components/navigation/SetAsideStrip.vue';
 import TheLine from './components/navigation/TheLine.vue';
@@ -13,7 +14,7 @@ import { useKeys } from './composables/useKeys.ts';
 import { useLine } from './composables/useLine.ts';
 import { useTypedAhead } from './composables/useTypedAhead.ts';
 import { useStateStrip } from './composables/useStateStrip.ts';
-import { useStart } from './composables/useStart.ts';
+import { useStart } from './stores/start.ts';
 import { fetchedAhead } from './composables/fetchedAhead.ts';
 import { useDraft } from './stores/draft.ts';
 import { useNotice } from './stores/notice.ts';
@@ -40,9 +41,9 @@ const drafts = useDraft();
 const router = useRouter();
 const route = useRoute();
 const session = useSession();
-const { state, failure, load, refresh } = useStart();
-useChanges(() => state.value === 'ready');
-const { strip, isNews, tryNow, insist, letGo } = useStateStrip(refresh);
+const start = useStart();
+useChanges(() => start.state === 'ready');
+const { strip, isNews, tryNow, insist, letGo } = useStateStrip(start.refresh);
 const { stations } = useLine();
 const hands = useHands();
 useDueCall();
@@ -53,7 +54,7 @@ const isAllowed = computed(() => session.can(least.value));
 const who = computed(() => authorOf({ author: session.session?.name ?? '' }));
 /** Somebody else stands here now: what they see is read again. */
 async function signedIn(): Promise<void> {
-  await load();
+  await start.load();
   await router.push('/pour');
 }
 const help = ref(false);
@@ -85,8 +86,8 @@ useKeys({
 <template>
   <a href="#page" class="skip">Skip to the page</a>
   <TheLine
-    v-if="!route.meta['bare'] || state === 'signIn'"
-    :stations="state === 'signIn' ? [] : stations"
+    v-if="!route.meta['bare'] || start.state === 'signIn'"
+    :stations="start.state === 'signIn' ? [] : stations"
     :units="settings.units"
     :due="hands.due.length"
     :night="settings.isNight"
@@ -104,28 +105,30 @@ useKeys({
   />
   <StateStrip v-if="isNews" v-bind="strip" @send="tryNow" @insist="insist" @let-go="letGo" />
   <main id="page" tabindex="-1" :class="{ bare: route.meta['bare'] }">
-    <RouterView v-if="state === 'ready' && isAllowed" v-slot="{ Component }">
+    <RouterView v-if="start.state === 'ready' && isAllowed" v-slot="{ Component }">
       <component :is="Component" v-if="Component" @done="signedIn" />
       <h1 v-else class="wait soft">{{ FETCHING }}</h1>
     </RouterView>
-    <SignInPage v-else-if="state === 'signIn'" @done="signedIn" />
-    <div v-else-if="state === 'ready'" class="wait">
+    <SignInPage v-else-if="start.state === 'signIn'" @done="signedIn" />
+    <div v-else-if="start.state === 'ready'" class="wait">
       <h1>This page takes somebody who {{ least }}</h1>
       <p><RouterLink to="/sign-in">Sign in as somebody else</RouterLink></p>
     </div>
-    <h1 v-else-if="state === 'loading'" class="wait soft">{{ FETCHING }}</h1>
+    <h1 v-else-if="start.state === 'loading'" class="wait soft">{{ FETCHING }}</h1>
     <div v-else class="wait" role="alert">
       <h1>The shop’s server does not answer</h1>
-      <p>{{ failure }} What you typed is kept on this tablet.</p>
-      <ElButton @click="load">Try again</ElButton>
+      <p>{{ start.failure }} What you typed is kept on this tablet.</p>
+      <ElButton @click="start.load">Try again</ElButton>
     </div>
   </main>
-  <NoticeBar
-    :notice="notices.shown"
-    :raised="route.meta['bare'] === true"
-    @undo="notices.undo"
-    @close="notices.dismiss"
-  />
+  <InTurn>
+    <NoticeBar
+      :notice="notices.shown"
+      :raised="route.meta['bare'] === true"
+      @undo="notices.undo"
+      @close="notices.dismiss"
+    />
+  </InTurn>
   <KeysHelp v-if="help" v-model="help" />
   <FinderPage v-if="finding" v-model="finding" v-model:sought="sought" />
 </template>

@@ -10,18 +10,23 @@ import './style/chart.css';
 import { createPinia } from 'pinia';
 import { createApp } from 'vue';
 import App from './App.vue';
+import { nextTask } from './composables/nextTask.ts';
 import { checkKept } from './kept/checkKept.ts';
 import { fetchAhead, router } from './router.ts';
+import { useStart } from './stores/start.ts';
 
-// In a task of its own: reading the modules was one already.
-setTimeout(() => {
-  void begin();
-});
+void begin();
 
 async function begin(): Promise<void> {
+  // Reading the modules was a task already.
+  await nextTask();
   const app = createApp(App).use(createPinia());
   await checkKept();
-  app.use(router).mount('#app');
+  // The shop and the page are asked for before anything is drawn.
+  useStart();
+  app.use(router);
+  await nextTask();
+  app.mount('#app');
   await router.isReady();
-  void fetchAhead();
+  fetchAhead();
 }

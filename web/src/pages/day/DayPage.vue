@@ -5,10 +5,10 @@ import { computed, ref } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
 import BackIcon from '~icons/lucide/chevron-left';
 import AheadIcon from '~icons/lucide/chevron-right';
+import InTurn from '../../components/figures/InTurn.vue';
 import { useRefusals } from '../../components/fields/refusals.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { useKeys } from '../../composables/useKeys.ts';
-import { useStages } from '../../composables/useStages.ts';
 import { timeOfDay } from '../../format/formatClock.ts';
 import { useDays } from '../../stores/days.ts';
 import { useStores } from '../../stores/useStores.ts';
@@ -31,8 +31,6 @@ import { useSupply } from './useSupply.ts';
 import { useToMake } from './useToMake.ts';
 import { useUseUp } from './useUseUp.ts';
 
-/** What needs a hand first, then the day, then the rest. */
-const stage = useStages(2);
 const { shelf, batches, jugs: onHand } = useStores();
 const days = useDays();
 const router = useRouter();
@@ -127,18 +125,19 @@ const print = (): void => window.print();
           <RouterLink to="/set-up">Set up in five questions</RouterLink>
         </p>
       </div>
-      <DayClock
-        v-else-if="stage >= 1"
-        :columns
-        :jugs
-        :makes
-        :now-hours
-        :crew
-        :open
-        :moved
-        @move-end="moveEnd"
-        @move-start="moveStart"
-      />
+      <InTurn v-else>
+        <DayClock
+          :columns
+          :jugs
+          :makes
+          :now-hours
+          :crew
+          :open
+          :moved
+          @move-end="moveEnd"
+          @move-start="moveStart"
+        />
+      </InTurn>
       <MovedStrain v-if="asked" v-bind="asked" @move="move" @leave="leave" />
     </section>
     <aside aria-label="What needs a hand">
@@ -151,20 +150,26 @@ const print = (): void => window.print();
         @back="hand.takeAllBack"
         @plan="router.push('/plan')"
       />
-      <template v-if="stage >= 2 && isRead">
-        <ShiftNotes :notes :gone @note="handOver.addNote" @take-back="handOver.takeBack" />
-        <RunsOutPanel
-          :first
-          :pace
-          :whole
-          :drinks-left
-          :advice
-          :no-vessel
-          :helps
-          :is-known="days.pours !== null"
-        />
-        <UseUpList :list :money="format.money" @throw="throwAway" />
-        <HandOver :lists :counts :format @check="handOver.check" @count="handOver.count" />
+      <template v-if="isRead">
+        <InTurn>
+          <ShiftNotes :notes :gone @note="handOver.addNote" @take-back="handOver.takeBack" />
+        </InTurn>
+        <InTurn>
+          <RunsOutPanel
+            :first
+            :pace
+            :whole
+            :drinks-left
+            :advice
+            :no-vessel
+            :helps
+            :is-known="days.pours !== null"
+          />
+        </InTurn>
+        <InTurn>
+          <UseUpList :list :money="format.money" @throw="throwAway" />
+          <HandOver :lists :counts :format @check="handOver.check" @count="handOver.count" />
+        </InTurn>
       </template>
     </aside>
   </div>

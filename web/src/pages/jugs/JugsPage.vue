@@ -12,6 +12,7 @@ import JugDrawing from '../../components/drawings/JugDrawing.vue';
 import { cssColour } from '../../components/drawings/colour.ts';
 import { useSession } from '../../stores/session.ts';
 import { onHandMl } from '../../stores/jugs.ts';
+import InTurn from '../../components/figures/InTurn.vue';
 import LinkButton from '../../components/fields/LinkButton.vue';
 
 const DAY_MS = 86_400_000;
@@ -55,39 +56,41 @@ async function pourFrom(jug: Jug): Promise<void> {
       <RouterLink to="/jugs/new">Note a jug that was made elsewhere</RouterLink>
     </p>
     <ul v-if="rows.length > 0">
-      <li v-for="{ jug, ...row } in rows" :key="jug.id">
-        <JugDrawing
-          :capacity-ml="jug.capacityMl"
-          :on-hand-ml="onHandMl(jug)"
-          :colour="row.colour"
-          :per-unit-ml="format.vesselUnitMl"
-          :text="`${row.level} in ${jug.label}`"
-        />
-        <div class="name-of">
-          <h2 class="name">{{ jug.label }}</h2>
-          <p>{{ jug.coffeeName }}</p>
-          <p class="soft">made {{ row.made }}</p>
-        </div>
-        <p class="number">
-          <span class="figures">{{ percentText(jug.strengthFrac) }}</span>
-          <span class="soft note">{{ READ_BY[jug.readBy] }}</span>
-        </p>
-        <p class="number">
-          <span class="figures">{{ row.level }}</span>
-          <span class="soft note">on hand</span>
-        </p>
-        <p class="until">
-          use by <strong>{{ row.useBy }}</strong><br />
-          <span :class="row.due ? 'due' : 'resting'"
-            ><strong>{{ row.state }}</strong
-            >, {{ row.left }}</span
-          >
-        </p>
-        <div class="do">
-          <LinkButton @click="pourFrom(jug)">Pour from it</LinkButton>
-          <RouterLink :to="`/jugs/${jug.id}`">Read, thin, blend</RouterLink>
-        </div>
-      </li>
+      <InTurn v-for="{ jug, ...row } in rows" :key="jug.id">
+        <li>
+          <JugDrawing
+            :capacity-ml="jug.capacityMl"
+            :on-hand-ml="onHandMl(jug)"
+            :colour="row.colour"
+            :per-unit-ml="format.vesselUnitMl"
+            :text="`${row.level} in ${jug.label}`"
+          />
+          <div class="name-of">
+            <h2 class="name">{{ jug.label }}</h2>
+            <p>{{ jug.coffeeName }}</p>
+            <p class="soft">made {{ row.made }}</p>
+          </div>
+          <p class="number">
+            <span class="figures">{{ percentText(jug.strengthFrac) }}</span>
+            <span class="soft note">{{ READ_BY[jug.readBy] }}</span>
+          </p>
+          <p class="number">
+            <span class="figures">{{ row.level }}</span>
+            <span class="soft note">on hand</span>
+          </p>
+          <p class="until">
+            use by <strong>{{ row.useBy }}</strong><br />
+            <span :class="row.due ? 'due' : 'resting'"
+              ><strong>{{ row.state }}</strong
+              >, {{ row.left }}</span
+            >
+          </p>
+          <div class="do">
+            <LinkButton @click="pourFrom(jug)">Pour from it</LinkButton>
+            <RouterLink :to="`/jugs/${jug.id}`">Read, thin, blend</RouterLink>
+          </div>
+        </li>
+      </InTurn>
     </ul>
     <div v-else class="empty">
       <h2>No jug holds concentrate</h2>

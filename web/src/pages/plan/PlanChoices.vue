@@ -23,6 +23,7 @@ import ChoiceField from '../../components/fields/ChoiceField.vue';
 import PickRow from '../../components/fields/PickRow.vue';
 import ChoiceRow from '../../components/fields/ChoiceRow.vue';
 import HoursListField from '../../components/fields/HoursListField.vue';
+import InTurn from '../../components/figures/InTurn.vue';
 import LockButton from '../../components/fields/LockButton.vue';
 import SteepPieces from './SteepPieces.vue';
 
@@ -178,94 +179,100 @@ function setDose(value: number, quantity: Expected): void {
         <LockButton what="water" v-bind="lockOf('waterG')" @lock="emit('lock', 'waterG')" />
       </template>
     </ChoiceRow>
-    <ChoiceRow label="Ratio, coffee to water" note="by mass">
-      <AmountField
-        label="Ratio"
-        :value="ratio"
-        :kind="ratioKind({ step: 0.1, min: 0.5, max: 100 })"
-        :refused="refusal('ratio')"
-        @change="(value) => emit('amount', 'ratio', value)"
-      />
-      <template #action>
-        <LockButton what="ratio" v-bind="lockOf('ratio')" @lock="emit('lock', 'ratio')" />
-      </template>
-    </ChoiceRow>
-    <PickRow
-      label="Vessel"
-      :note="`${format.volume(vessel.brimMl)}, ${100 * (vessel.shaken ? CONSTANTS.shakenHeadspaceFrac : CONSTANTS.headspaceFrac).value} % kept free`"
-      :model-value="vessel.id"
-      :options="vessels"
-      @update:model-value="emit('change', { vesselId: $event })"
-    />
-    <div v-if="vesselWrong !== ''" class="in-use" role="alert">
-      <p class="due">{{ vesselWrong }}</p>
-      <ElButton v-if="vesselDirty" link type="primary" @click="emit('cleaned')"
-        >It is clean</ElButton
-      >
-      <ElButton
-        v-for="{ id, name } in otherVessels"
-        :key="id"
-        link
-        type="primary"
-        @click="emit('change', { vesselId: id })"
-        >{{ name }}</ElButton
-      >
-    </div>
-    <p v-if="fridge !== ''" class="due in-use" role="status">{{ fridge }}</p>
-    <div v-if="filter !== ''" class="in-use" role="status">
-      <p class="due">{{ filter }}</p>
-      <ElButton v-if="filterUnwashed" link type="primary" @click="emit('washed')"
-        >It is washed</ElButton
-      >
-    </div>
-    <PickRow
-      label="Wetting"
-      :note="WETTINGS[plan.wetting].reason"
-      :model-value="plan.wetting"
-      :options="wettings"
-      @update:model-value="emit('change', { wetting: $event })"
-    />
-    <ChoiceRow
-      label="Steep"
-      :note="plan.steep.length > 1 ? 'one place after another' : format.temp(plan.steep[0]!.tempC)"
-    >
-      <SteepPieces
-        :pieces="plan.steep"
-        :fridge-c
-        :room-c
-        @change="emit('change', { steep: $event })"
-      />
-    </ChoiceRow>
-    <PickRow
-      label="Grounds"
-      note="how they lie in the water"
-      :model-value="plan.bed"
-      :options="BEDS"
-      @update:model-value="emit('change', { bed: $event })"
-    />
-    <ChoiceRow label="Stir" note="once or twice; more makes it cloudy">
-      <HoursListField
-        label="Stir at"
-        :hours="plan.agitationHours"
-        placeholder="not at all"
-        may-be-empty
-        @change="emit('change', { agitationHours: $event })"
-      />
-    </ChoiceRow>
-    <ChoiceRow label="Strain" :note="FILTRATIONS[plan.filtration.method].reason">
-      <div class="pair">
-        <ChoiceField
-          label="Strain"
-          :model-value="plan.filtration.method"
-          :options="filtrations"
-          @update:model-value="
-            emit('change', { filtration: { ...plan.filtration, method: $event } })
-          "
+    <InTurn>
+      <ChoiceRow label="Ratio, coffee to water" note="by mass">
+        <AmountField
+          label="Ratio"
+          :value="ratio"
+          :kind="ratioKind({ step: 0.1, min: 0.5, max: 100 })"
+          :refused="refusal('ratio')"
+          @change="(value) => emit('amount', 'ratio', value)"
         />
-        <span class="soft at">rinse</span>
-        <AmountField class="temp" v-bind="rinse" @change="setRinse" />
+        <template #action>
+          <LockButton what="ratio" v-bind="lockOf('ratio')" @lock="emit('lock', 'ratio')" />
+        </template>
+      </ChoiceRow>
+      <PickRow
+        label="Vessel"
+        :note="`${format.volume(vessel.brimMl)}, ${100 * (vessel.shaken ? CONSTANTS.shakenHeadspaceFrac : CONSTANTS.headspaceFrac).value} % kept free`"
+        :model-value="vessel.id"
+        :options="vessels"
+        @update:model-value="emit('change', { vesselId: $event })"
+      />
+      <div v-if="vesselWrong !== ''" class="in-use" role="alert">
+        <p class="due">{{ vesselWrong }}</p>
+        <ElButton v-if="vesselDirty" link type="primary" @click="emit('cleaned')"
+          >It is clean</ElButton
+        >
+        <ElButton
+          v-for="{ id, name } in otherVessels"
+          :key="id"
+          link
+          type="primary"
+          @click="emit('change', { vesselId: id })"
+          >{{ name }}</ElButton
+        >
       </div>
-    </ChoiceRow>
+      <p v-if="fridge !== ''" class="due in-use" role="status">{{ fridge }}</p>
+      <div v-if="filter !== ''" class="in-use" role="status">
+        <p class="due">{{ filter }}</p>
+        <ElButton v-if="filterUnwashed" link type="primary" @click="emit('washed')"
+          >It is washed</ElButton
+        >
+      </div>
+      <PickRow
+        label="Wetting"
+        :note="WETTINGS[plan.wetting].reason"
+        :model-value="plan.wetting"
+        :options="wettings"
+        @update:model-value="emit('change', { wetting: $event })"
+      />
+      <ChoiceRow
+        label="Steep"
+        :note="
+          plan.steep.length > 1 ? 'one place after another' : format.temp(plan.steep[0]!.tempC)
+        "
+      >
+        <SteepPieces
+          :pieces="plan.steep"
+          :fridge-c
+          :room-c
+          @change="emit('change', { steep: $event })"
+        />
+      </ChoiceRow>
+    </InTurn>
+    <InTurn>
+      <PickRow
+        label="Grounds"
+        note="how they lie in the water"
+        :model-value="plan.bed"
+        :options="BEDS"
+        @update:model-value="emit('change', { bed: $event })"
+      />
+      <ChoiceRow label="Stir" note="once or twice; more makes it cloudy">
+        <HoursListField
+          label="Stir at"
+          :hours="plan.agitationHours"
+          placeholder="not at all"
+          may-be-empty
+          @change="emit('change', { agitationHours: $event })"
+        />
+      </ChoiceRow>
+      <ChoiceRow label="Strain" :note="FILTRATIONS[plan.filtration.method].reason">
+        <div class="pair">
+          <ChoiceField
+            label="Strain"
+            :model-value="plan.filtration.method"
+            :options="filtrations"
+            @update:model-value="
+              emit('change', { filtration: { ...plan.filtration, method: $event } })
+            "
+          />
+          <span class="soft at">rinse</span>
+          <AmountField class="temp" v-bind="rinse" @change="setRinse" />
+        </div>
+      </ChoiceRow>
+    </InTurn>
   </form>
 </template>
 

@@ -6,10 +6,10 @@ import { computed, defineAsyncComponent } from 'vue';
 import { RouterLink } from 'vue-router';
 import SteepDrawing from '../../components/drawings/SteepDrawing.vue';
 import { useRefusals } from '../../components/fields/refusals.ts';
-import { useStages } from '../../composables/useStages.ts';
 import { useDraft } from '../../stores/draft.ts';
 import { useSession } from '../../stores/session.ts';
 import { useShop } from '../../stores/shop.ts';
+import InTurn from '../../components/figures/InTurn.vue';
 import WhyOnAsking from '../../components/figures/WhyOnAsking.vue';
 import AssumedLine from './AssumedLine.vue';
 import DraftConflict from './DraftConflict.vue';
@@ -35,8 +35,6 @@ const fetchChart = () => import('../../components/charts/ReleaseChart.vue');
 const ReleaseChart = defineAsyncComponent(fetchChart);
 // Below the chart, and so after it.
 const PlanExtras = defineAsyncComponent(() => fetchChart().then(() => import('./PlanExtras.vue')));
-/** The choices first; then the figures and the drawing, the chart, and what could be otherwise. */
-const stage = useStages(3);
 const session = useSession();
 const shelf = useShop();
 const drafts = useDraft();
@@ -63,7 +61,6 @@ const refused = computed(() =>
 </script>
 
 <template>
-  <BatchSheet v-if="sheet && stage >= 3" v-bind="sheet" />
   <div v-if="shelf.shop" class="plan no-print side-by-side">
     <h1 class="visually-hidden">Plan a batch</h1>
     <DraftConflict
@@ -122,27 +119,33 @@ const refused = computed(() =>
         @coffee="drafts.change({ coffeeId: $event })"
       />
       <p v-if="failure" class="due" role="alert">{{ failure }}</p>
-      <SteepDrawing v-if="drawing && stage >= 1" v-bind="drawing" @level="setLevel" />
-      <ReleaseChart
-        v-if="chart && stage >= 2"
-        v-bind="chart"
-        :clock-at="clock.clockAt"
-        :windows="clock.windows.value"
-        :others="variants.others.value"
-        :compared="extras.comparedCurve.value"
-        @hours="setHours"
-      />
-      <PlanExtras
-        v-if="stage >= 3"
-        :suggestions="extras.suggestions.value"
-        :split="extras.split.value"
-        :nearly-done="extras.nearlyDone.value"
-        :by-day="extras.byDay.value"
-        :compare-with="extras.compareWith.value"
-        @take="extras.take"
-        @compare-with="extras.compareWith.value = $event"
-        @why="asked = $event"
-      />
+      <!-- The drawing, then the figures beside it, then what is below it. -->
+      <InTurn>
+        <SteepDrawing v-if="drawing" v-bind="drawing" @level="setLevel" />
+        <InTurn>
+          <ReleaseChart
+            v-if="chart"
+            v-bind="chart"
+            :clock-at="clock.clockAt"
+            :windows="clock.windows.value"
+            :others="variants.others.value"
+            :compared="extras.comparedCurve.value"
+            @hours="setHours"
+          />
+        </InTurn>
+        <InTurn>
+          <PlanExtras
+            :suggestions="extras.suggestions.value"
+            :split="extras.split.value"
+            :nearly-done="extras.nearlyDone.value"
+            :by-day="extras.byDay.value"
+            :compare-with="extras.compareWith.value"
+            @take="extras.take"
+            @compare-with="extras.compareWith.value = $event"
+            @why="asked = $event"
+          />
+        </InTurn>
+      </InTurn>
       <CompareTable
         v-if="variants.rows.value.length > 0"
         :rows="variants.rows.value"
@@ -151,57 +154,60 @@ const refused = computed(() =>
         @take="variants.take"
       />
     </section>
-    <PlanOutcome
-      v-if="result && stage >= 1"
-      class="right"
-      :result
-      :sampled
-      :targets="draft.targets"
-      :locked="draft.locked"
-      :refused
-      :format
-      :pours
-      :cost
-      :starting
-      :may-start="session.can('brews')"
-      :began="clock.pastText.value !== ''"
-      :not-yet="
-        vessels.wrong.value === ''
-          ? ''
-          : vessels.isDirty.value
-            ? 'Its vessel is not clean.'
-            : 'Its vessel is in use.'
-      "
-      @start="start"
-      @compare="variants.keep"
-      @why="asked = $event"
-      @amount="(key, value) => drafts.setAmount(key, value)"
-      @lock="drafts.lock"
-      @drinks="setDrinks"
-    >
-      <template #night>
-        <NobodyIn
-          v-if="!clock.manned.value && clock.pastText.value === '' && clock.fits.value.length > 0"
-          :fits="clock.fits.value"
-          @fit="takeFit"
-        />
-      </template>
-      <template #clock>
-        <PlanClock
-          :timeline="clock.timeline.value"
-          :past-text="clock.pastText.value"
-          :opening="clock.opening.value"
-          :start-ms="draft.startAt === null ? null : clock.startMs.value"
-          :ready-ms="clock.readyMs.value"
-          :now="shelf.now"
-          :zone="shelf.zone"
-          @start="clock.setStart"
-          @ready="clock.setReady"
-        />
-      </template>
-    </PlanOutcome>
+    <InTurn>
+      <PlanOutcome
+        v-if="result"
+        class="right"
+        :result
+        :sampled
+        :targets="draft.targets"
+        :locked="draft.locked"
+        :refused
+        :format
+        :pours
+        :cost
+        :starting
+        :may-start="session.can('brews')"
+        :began="clock.pastText.value !== ''"
+        :not-yet="
+          vessels.wrong.value === ''
+            ? ''
+            : vessels.isDirty.value
+              ? 'Its vessel is not clean.'
+              : 'Its vessel is in use.'
+        "
+        @start="start"
+        @compare="variants.keep"
+        @why="asked = $event"
+        @amount="(key, value) => drafts.setAmount(key, value)"
+        @lock="drafts.lock"
+        @drinks="setDrinks"
+      >
+        <template #night>
+          <NobodyIn
+            v-if="!clock.manned.value && clock.pastText.value === '' && clock.fits.value.length > 0"
+            :fits="clock.fits.value"
+            @fit="takeFit"
+          />
+        </template>
+        <template #clock>
+          <PlanClock
+            :timeline="clock.timeline.value"
+            :past-text="clock.pastText.value"
+            :opening="clock.opening.value"
+            :start-ms="draft.startAt === null ? null : clock.startMs.value"
+            :ready-ms="clock.readyMs.value"
+            :now="shelf.now"
+            :zone="shelf.zone"
+            @start="clock.setStart"
+            @ready="clock.setReady"
+          />
+        </template>
+      </PlanOutcome>
+    </InTurn>
     <WhyOnAsking v-model="asked" :explained :range="rangeText" :narrowed-by :format />
   </div>
+  <InTurn><BatchSheet v-if="sheet" v-bind="sheet" /></InTurn>
 </template>
 
 <style scoped>

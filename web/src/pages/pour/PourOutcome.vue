@@ -17,12 +17,12 @@ import {
 } from '@ratio/core/drink';
 import { ElButton } from 'element-plus';
 import { useIntersectionObserver } from '@vueuse/core';
-import { computed, ref } from 'vue';
+import { computed, defineAsyncComponent, ref } from 'vue';
 import { RouterLink } from 'vue-router';
 import ActButton from '../../components/fields/ActButton.vue';
 import LinkButton from '../../components/fields/LinkButton.vue';
-import StandChart from '../../components/charts/StandChart.vue';
 import FoldAway from '../../components/figures/FoldAway.vue';
+import InTurn from '../../components/figures/InTurn.vue';
 import CautionList from '../../components/figures/CautionList.vue';
 import BuildList from './BuildList.vue';
 import BulkCard from './BulkCard.vue';
@@ -35,6 +35,8 @@ import TasteRow from './TasteRow.vue';
 import type { AmountFormat } from '../../format/amountFormat.ts';
 import type { BuildRow } from './useBuild.ts';
 import type { Measuring } from './usePour.ts';
+
+const StandChart = defineAsyncComponent(() => import('../../components/charts/StandChart.vue'));
 
 /** The one drink: its strength, how it stands, what to pour, and the button that pours it. */
 const props = defineProps<{
@@ -145,16 +147,18 @@ useIntersectionObserver(
         @keep="emit('keep', $event)"
       />
       <FoldAway v-if="solution.timeline().length > 0" class="stands" title="While the ice melts">
-        <StandChart
-          :timeline="solution.timeline()"
-          :other="otherIce"
-          :own-name="ownIceName"
-          :window="drinkingWindowOf(solved)"
-          :minute
-          :last-sip-minutes="lastSip"
-          :format
-          @minute="emit('aim', { atMinutes: $event })"
-        />
+        <InTurn>
+          <StandChart
+            :timeline="solution.timeline()"
+            :other="otherIce"
+            :own-name="ownIceName"
+            :window="drinkingWindowOf(solved)"
+            :minute
+            :last-sip-minutes="lastSip"
+            :format
+            @minute="emit('aim', { atMinutes: $event })"
+          />
+        </InTurn>
       </FoldAway>
       <BuildList
         class="build"
@@ -165,23 +169,25 @@ useIntersectionObserver(
         @update:measuring="$event && emit('measuring', $event)"
         @update:count="$event && emit('count', $event)"
       />
-      <p v-if="hotText" class="fine">{{ hotText }}</p>
-      <BulkCard v-if="bulk" :bulk :format />
-      <DrinkFacts
-        :caffeine-mg="each(solution.caffeineMg)"
-        :energy-kcal="each(solution.energyKcal)"
-        :sugar-g="each(solution.sugarG)"
-        :alcohol-frac="solution.alcoholFrac"
-        :cost="cost ? format.money(cost.price) : '–'"
-        :price="format.money(drink.price)"
-        :margin
-        :unpriced="cost?.unknown ?? []"
-        :allergens="solved.allergens"
-        :servings="drink.servings"
-        :left
-        @why="asked = $event"
-      />
-      <div ref="cautionList"><CautionList :cautions :format /></div>
+      <InTurn>
+        <p v-if="hotText" class="fine">{{ hotText }}</p>
+        <BulkCard v-if="bulk" :bulk :format />
+        <DrinkFacts
+          :caffeine-mg="each(solution.caffeineMg)"
+          :energy-kcal="each(solution.energyKcal)"
+          :sugar-g="each(solution.sugarG)"
+          :alcohol-frac="solution.alcoholFrac"
+          :cost="cost ? format.money(cost.price) : '–'"
+          :price="format.money(drink.price)"
+          :margin
+          :unpriced="cost?.unknown ?? []"
+          :allergens="solved.allergens"
+          :servings="drink.servings"
+          :left
+          @why="asked = $event"
+        />
+        <div ref="cautionList"><CautionList :cautions :format /></div>
+      </InTurn>
     </template>
     <DrinkWhy v-model="asked" :explained :format />
     <div class="go no-print">

@@ -1,29 +1,33 @@
 <script setup lang="ts">
 import type { Jug } from '@ratio/core/jug';
-import { computed, ref, watch } from 'vue';
+import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import { ElButton } from 'element-plus';
 import { RouterLink } from 'vue-router';
 import PickButtons from '../../components/fields/PickButtons.vue';
 import FoldAway from '../../components/figures/FoldAway.vue';
-import GlassDrawing from '../../components/drawings/GlassDrawing.vue';
 import { useSettled } from '../../composables/useSettled.ts';
-import { useStages } from '../../composables/useStages.ts';
+import { useTurn } from '../../composables/useTurn.ts';
 import { useKeys } from '../../composables/useKeys.ts';
 import { onHandMl } from '../../stores/jugs.ts';
 import { useStores } from '../../stores/useStores.ts';
 import { sentenceOf } from '../../api/client.ts';
 import { useRefusals } from '../../components/fields/refusals.ts';
 import { useSession } from '../../stores/session.ts';
-import DrinkMake from './DrinkMake.vue';
-import DrinkVersions from './DrinkVersions.vue';
-import MenuLadder from './MenuLadder.vue';
 import PourOutcome from './PourOutcome.vue';
 import { useDrinkVersions } from './useDrinkVersions.ts';
 import { usePour } from './usePour.ts';
 import { usePourOutcome } from './usePourOutcome.ts';
 
+const GlassDrawing = defineAsyncComponent(
+  () => import('../../components/drawings/GlassDrawing.vue'),
+);
+const MenuLadder = defineAsyncComponent(() => import('./MenuLadder.vue'));
+const DrinkMake = defineAsyncComponent(() => import('./DrinkMake.vue'));
+const DrinkVersions = defineAsyncComponent(() => import('./DrinkVersions.vue'));
 /** The strength first, then what it takes, the glass, and what else could be poured. */
-const stage = useStages(3);
+const isWhole = useTurn();
+const isDrawn = useTurn();
+const hasLadder = useTurn();
 const page = usePour();
 const { hand, drink, solved, solution, jugs, menu, format, layers, measuring, count } = page;
 const { isNew, keeping } = hand;
@@ -82,11 +86,11 @@ useKeys({ n: startNew });
     <FoldAway
       v-model:open="othersOpen"
       class="left no-print"
-      :class="{ below: stage < 1 }"
+      :class="{ below: !isWhole }"
       :title="`Other drinks, other jugs: ${menu.rows.length} from ${jugs.chosen.label}`"
     >
       <MenuLadder
-        v-if="stage >= 3"
+        v-if="hasLadder"
         :rows="menu.rows"
         :may-add="session.can('brews')"
         :chosen-id="isNew ? '' : drink.id"
@@ -107,10 +111,10 @@ useKeys({ n: startNew });
         @keep-usual="keepUsual"
       />
     </FoldAway>
-    <FoldAway class="middle" :class="{ below: stage < 1 }" title="The glass, to scale">
+    <FoldAway class="middle" :class="{ below: !isWhole }" title="The glass, to scale">
       <section aria-label="The glass">
         <GlassDrawing
-          v-if="stage >= 2"
+          v-if="isDrawn"
           :cup-ml="drink.cupMl"
           :kind="drink.glass"
           :layers
@@ -131,7 +135,7 @@ useKeys({ n: startNew });
       <PourOutcome
         v-if="view === 'pour' && outcome"
         v-bind="outcome"
-        :is-whole="stage >= 1"
+        :is-whole
         :assumed="jugs.isAssumed"
         :wishes="session.can('brews') && !outcome.changes ? versions.asked.value : []"
         @aim="page.aim"

@@ -14,6 +14,7 @@ import ChecklistsCard from './ChecklistsCard.vue';
 import CoffeeRow from './CoffeeRow.vue';
 import DefaultsCard from './DefaultsCard.vue';
 import FiltersCard from './FiltersCard.vue';
+import InTurn from '../../components/figures/InTurn.vue';
 import LinkButton from '../../components/fields/LinkButton.vue';
 import MillCard from './MillCard.vue';
 import NewBag from './NewBag.vue';
@@ -92,52 +93,60 @@ function change(change: Partial<Shop>, what: string): void {
         No coffee yet. A bag that arrived is the first.
       </p>
     </section>
-    <section v-for="{ use, id, head, add } in VESSELS" :key="use" :aria-labelledby="id">
-      <h2 :id class="section-head with-way">
-        {{ head }} <LinkButton @click="addVessel(use)">{{ add }}</LinkButton>
-      </h2>
-      <ElCollapse v-model="open" accordion>
-        <ShelfLine
-          v-for="vessel in use === 'steep' ? shelf.steepers : shelf.jugVessels"
-          :id="vessel.id"
-          :key="vessel.id"
-          :name="vessel.name"
-          :says="lines.vessel(vessel)"
-        >
-          <VesselCard :vessel :format @change="(part, what) => edits.vessel(vessel, part, what)" />
-        </ShelfLine>
-      </ElCollapse>
-    </section>
-    <section v-if="shop" aria-labelledby="shop">
-      <h2 id="shop" class="section-head">The shop</h2>
-      <ElCollapse v-model="open" accordion>
-        <ShelfLine id="mill" name="The mill’s dial for each grind" :says="lines.mill(shop)">
-          <MillCard :mill="shop.mill" @change="change" />
-        </ShelfLine>
-        <ShelfLine id="defaults" name="What a new plan begins with" :says="lines.defaults(shop)">
-          <DefaultsCard :defaults="shop.defaults" @change="change" />
-        </ShelfLine>
-        <ShelfLine id="steps" name="The steps of a batch" :says="lines.steps(shop)">
-          <StepsCard :shop @change="change" @photo="edits.stepPhoto" />
-        </ShelfLine>
-        <ShelfLine
-          id="checklists"
-          name="Lists of opening and closing"
-          :says="lines.checklists(shop)"
-        >
-          <ChecklistsCard :checklists="shop.checklists" @change="change" />
-        </ShelfLine>
-        <ShelfLine id="filters" name="Scoop and filters" :says="lines.filters(shop)">
-          <FiltersCard :shop :format @change="change" />
-        </ShelfLine>
-        <ShelfLine id="bar" name="The bar’s tools" :says="lines.bar(shop)">
-          <BarCard :bar="shop.bar" :format @change="(bar, what) => change({ bar }, what)" />
-        </ShelfLine>
-        <ShelfLine id="rooms" name="Rooms and hours" :says="lines.rooms(shop)">
-          <RoomsCard :shop :format @change="change" />
-        </ShelfLine>
-      </ElCollapse>
-    </section>
+    <InTurn v-for="{ use, id, head, add } in VESSELS" :key="use">
+      <section :aria-labelledby="id">
+        <h2 :id class="section-head with-way">
+          {{ head }} <LinkButton @click="addVessel(use)">{{ add }}</LinkButton>
+        </h2>
+        <ElCollapse v-model="open" accordion>
+          <ShelfLine
+            v-for="vessel in use === 'steep' ? shelf.steepers : shelf.jugVessels"
+            :id="vessel.id"
+            :key="vessel.id"
+            :name="vessel.name"
+            :says="lines.vessel(vessel)"
+          >
+            <VesselCard
+              :vessel
+              :format
+              @change="(part, what) => edits.vessel(vessel, part, what)"
+            />
+          </ShelfLine>
+        </ElCollapse>
+      </section>
+    </InTurn>
+    <InTurn>
+      <section v-if="shop" aria-labelledby="shop">
+        <h2 id="shop" class="section-head">The shop</h2>
+        <ElCollapse v-model="open" accordion>
+          <ShelfLine id="mill" name="The mill’s dial for each grind" :says="lines.mill(shop)">
+            <MillCard :mill="shop.mill" @change="change" />
+          </ShelfLine>
+          <ShelfLine id="defaults" name="What a new plan begins with" :says="lines.defaults(shop)">
+            <DefaultsCard :defaults="shop.defaults" @change="change" />
+          </ShelfLine>
+          <ShelfLine id="steps" name="The steps of a batch" :says="lines.steps(shop)">
+            <StepsCard :shop @change="change" @photo="edits.stepPhoto" />
+          </ShelfLine>
+          <ShelfLine
+            id="checklists"
+            name="Lists of opening and closing"
+            :says="lines.checklists(shop)"
+          >
+            <ChecklistsCard :checklists="shop.checklists" @change="change" />
+          </ShelfLine>
+          <ShelfLine id="filters" name="Scoop and filters" :says="lines.filters(shop)">
+            <FiltersCard :shop :format @change="change" />
+          </ShelfLine>
+          <ShelfLine id="bar" name="The bar’s tools" :says="lines.bar(shop)">
+            <BarCard :bar="shop.bar" :format @change="(bar, what) => change({ bar }, what)" />
+          </ShelfLine>
+          <ShelfLine id="rooms" name="Rooms and hours" :says="lines.rooms(shop)">
+            <RoomsCard :shop :format @change="change" />
+          </ShelfLine>
+        </ElCollapse>
+      </section>
+    </InTurn>
     <NewBag
       v-if="bagIsOpen"
       v-model="bagIsOpen"

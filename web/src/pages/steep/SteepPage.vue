@@ -7,6 +7,7 @@ import 'element-plus/theme-chalk/el-progress.css';
 import { computed, onMounted, ref } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
 import { clockTime, dayName, fromNow } from '../../format/formatClock.ts';
+import InTurn from '../../components/figures/InTurn.vue';
 import StandingVessel from '../../components/drawings/StandingVessel.vue';
 import StrainForm from './StrainForm.vue';
 import { useNextSteps } from './useNextSteps.ts';
@@ -54,100 +55,102 @@ async function strainIt(): Promise<void> {
   <div class="page">
     <h1>Steeping</h1>
     <ul v-if="batches.steeping.length > 0">
-      <li v-for="batch in batches.steeping" :key="batch.id" class="batch">
-        <StandingVessel class="drawn" v-bind="standing.get(batch.id)!.drawn" />
-        <div class="what">
-          <h2 class="name">{{ batch.coffeeName }}</h2>
-          <p class="soft">
-            {{ vesselNameOf(batch) }} · {{ format.mass(batch.plan.doseG) }} and
-            {{ format.mass(batch.plan.waterG) }}, 1:{{
-              (batch.plan.waterG / batch.plan.doseG).toFixed(1)
-            }}
-            · {{ batch.plan.grind }}
+      <InTurn v-for="batch in batches.steeping" :key="batch.id">
+        <li class="batch">
+          <StandingVessel class="drawn" v-bind="standing.get(batch.id)!.drawn" />
+          <div class="what">
+            <h2 class="name">{{ batch.coffeeName }}</h2>
+            <p class="soft">
+              {{ vesselNameOf(batch) }} · {{ format.mass(batch.plan.doseG) }} and
+              {{ format.mass(batch.plan.waterG) }}, 1:{{
+                (batch.plan.waterG / batch.plan.doseG).toFixed(1)
+              }}
+              · {{ batch.plan.grind }}
+            </p>
+          </div>
+          <p class="end" :class="{ due: isDue(batch) }">
+            <span class="soft">{{ isDue(batch) ? 'strain now, since' : 'strain' }}</span>
+            <strong class="figures">{{ at(batch.endsAt) }}</strong>
+            <span class="soft">{{ when(batch.endsAt) }}</span>
           </p>
-        </div>
-        <p class="end" :class="{ due: isDue(batch) }">
-          <span class="soft">{{ isDue(batch) ? 'strain now, since' : 'strain' }}</span>
-          <strong class="figures">{{ at(batch.endsAt) }}</strong>
-          <span class="soft">{{ when(batch.endsAt) }}</span>
-        </p>
-        <div class="next">
-          <p>
-            <span class="soft">next</span>
-            <strong>{{ nextOf.get(batch.id)?.text }}</strong>
-            <span class="soft">{{ nextOf.get(batch.id)?.when }}</span>
+          <div class="next">
+            <p>
+              <span class="soft">next</span>
+              <strong>{{ nextOf.get(batch.id)?.text }}</strong>
+              <span class="soft">{{ nextOf.get(batch.id)?.when }}</span>
+            </p>
+            <ElButton type="primary" @click="router.push(`/steep/${batch.id}`)"
+              >At the bench</ElButton
+            >
+          </div>
+          <ElProgress
+            class="progress"
+            aria-label="How much of the steep has passed"
+            :percentage="Math.round(100 * passedFrac(batch))"
+            :stroke-width="14"
+            :show-text="false"
+            color="var(--resting)"
+          />
+          <p class="ends soft">
+            <span>{{ at(batch.startedAt) }}</span>
+            <span class="expects">
+              {{ standing.get(batch.id)!.strength }} by now; expects
+              {{ format.volume(batch.predicted.brewMl) }} at
+              <strong>{{ percentText(batch.predicted.strengthFrac) }}</strong> ({{
+                percentFigure(batch.predicted.strengthLowFrac)
+              }}
+              to {{ percentFigure(batch.predicted.strengthHighFrac) }})
+            </span>
+            <span>{{ at(batch.endsAt) }}</span>
           </p>
-          <ElButton type="primary" @click="router.push(`/steep/${batch.id}`)"
-            >At the bench</ElButton
-          >
-        </div>
-        <ElProgress
-          class="progress"
-          aria-label="How much of the steep has passed"
-          :percentage="Math.round(100 * passedFrac(batch))"
-          :stroke-width="14"
-          :show-text="false"
-          color="var(--resting)"
-        />
-        <p class="ends soft">
-          <span>{{ at(batch.startedAt) }}</span>
-          <span class="expects">
-            {{ standing.get(batch.id)!.strength }} by now; expects
-            {{ format.volume(batch.predicted.brewMl) }} at
-            <strong>{{ percentText(batch.predicted.strengthFrac) }}</strong> ({{
-              percentFigure(batch.predicted.strengthLowFrac)
-            }}
-            to {{ percentFigure(batch.predicted.strengthHighFrac) }})
-          </span>
-          <span>{{ at(batch.endsAt) }}</span>
-        </p>
-        <p v-if="batch.version > 0" class="beside no-print">
-          <RouterLink :to="`/label?batch=${batch.id}`">Its label</RouterLink>
-          <a :href="`/api/batches/${batch.id}/calendar.ics`" download>Into a calendar</a>
-        </p>
-        <p v-if="onGrounds(batch)" class="whole">
-          Left on its grounds it can be poured from:
-          <strong class="figures">{{ percentText(onGrounds(batch)!.strengthFrac) }}</strong> now.
-          <RouterLink to="/pour" @click="jugs.choose(onGrounds(batch)!.id)"
-            >Pour from it</RouterLink
-          >
-        </p>
-        <p v-if="batch.version === 0" class="soft whole">
-          Kept on this tablet until the server is back.
-        </p>
-        <StrainForm
-          v-else-if="batch.id === open.id"
-          class="whole"
-          v-bind="entered"
-          :started-at="batch.startedAt"
-          :now="shelf.now"
-          :zone="shelf.zone"
-          :free="strain.free.value"
-          :predicted="strain.predicted.value"
-          :timing-text="strain.timingText.value"
-          :far-off="strain.timing.value.isFarOff"
-          :wrong-of="strain.wrongOf"
-          :most-g
-          :whole-ml="strain.wholeMl.value"
-          :density-g-per-ml="strain.densityGPerMl.value"
-          :format
-          :busy="strain.doing.value"
-          :due="isDue(batch)"
-          @change="strain.change"
-          @fill="strain.setFill"
-          @add="strain.addFill"
-          @drop="strain.dropFill"
-          @strain="strainIt"
-        />
-        <ElButton v-else class="whole open" @click="pickedId = batch.id">Strain it</ElButton>
-      </li>
+          <p v-if="batch.version > 0" class="beside no-print">
+            <RouterLink :to="`/label?batch=${batch.id}`">Its label</RouterLink>
+            <a :href="`/api/batches/${batch.id}/calendar.ics`" download>Into a calendar</a>
+          </p>
+          <p v-if="onGrounds(batch)" class="whole">
+            Left on its grounds it can be poured from:
+            <strong class="figures">{{ percentText(onGrounds(batch)!.strengthFrac) }}</strong> now.
+            <RouterLink to="/pour" @click="jugs.choose(onGrounds(batch)!.id)"
+              >Pour from it</RouterLink
+            >
+          </p>
+          <p v-if="batch.version === 0" class="soft whole">
+            Kept on this tablet until the server is back.
+          </p>
+          <StrainForm
+            v-else-if="batch.id === open.id"
+            class="whole"
+            v-bind="entered"
+            :started-at="batch.startedAt"
+            :now="shelf.now"
+            :zone="shelf.zone"
+            :free="strain.free.value"
+            :predicted="strain.predicted.value"
+            :timing-text="strain.timingText.value"
+            :far-off="strain.timing.value.isFarOff"
+            :wrong-of="strain.wrongOf"
+            :most-g
+            :whole-ml="strain.wholeMl.value"
+            :density-g-per-ml="strain.densityGPerMl.value"
+            :format
+            :busy="strain.doing.value"
+            :due="isDue(batch)"
+            @change="strain.change"
+            @fill="strain.setFill"
+            @add="strain.addFill"
+            @drop="strain.dropFill"
+            @strain="strainIt"
+          />
+          <ElButton v-else class="whole open" @click="pickedId = batch.id">Strain it</ElButton>
+        </li>
+      </InTurn>
     </ul>
     <div v-else class="empty">
       <h2>Nothing is steeping</h2>
       <p>A running batch stands here with its clock until it is strained.</p>
       <p><RouterLink to="/plan">Plan a batch</RouterLink></p>
     </div>
-    <template v-if="batches.past.length > 0">
+    <InTurn v-if="batches.past.length > 0">
       <h2 class="before">
         Before <RouterLink to="/log" class="all">all of them in the log</RouterLink>
       </h2>
@@ -173,7 +176,7 @@ async function strainIt(): Promise<void> {
           }}</span>
         </li>
       </ul>
-    </template>
+    </InTurn>
   </div>
 </template>
 

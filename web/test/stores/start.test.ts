@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { useStart } from '../../src/composables/useStart.ts';
+import { useStart } from '../../src/stores/start.ts';
 import { useOutbox } from '../../src/stores/outbox.ts';
 import { useShop } from '../../src/stores/shop.ts';
 import { installBrowser } from '../browser.ts';
@@ -34,9 +34,9 @@ describe('useStart', () => {
       path: '/plan',
       use: () => ({ start: useStart(), shelf: useShop() }),
     });
-    expect(start.state.value).to.equal('loading');
+    expect(start.state).to.equal('loading');
     await settled();
-    expect(start.state.value).to.equal('ready');
+    expect(start.state).to.equal('ready');
     expect(shelf.shop?.id).to.equal('lido');
     expect(new Set(browser.asked.map(({ path }) => path))).to.include.all.keys(
       '/api/shop',
@@ -66,7 +66,7 @@ describe('useStart', () => {
     });
     await settled();
     await settled();
-    expect(start.state.value).to.equal('ready');
+    expect(start.state).to.equal('ready');
     expect(reads).to.equal(2);
   });
 
@@ -86,7 +86,7 @@ describe('useStart', () => {
     isForgotten = true;
     await shelf.load().catch(() => undefined);
     await settled();
-    expect(start.state.value).to.equal('signIn');
+    expect(start.state).to.equal('signIn');
   });
 
   it('says why it could not, and tries again', async () => {
@@ -101,10 +101,10 @@ describe('useStart', () => {
       },
     });
     await settled();
-    expect(start.state.value).to.equal('failed');
-    expect(start.failure.value).to.contain('Nothing is lost');
+    expect(start.state).to.equal('failed');
+    expect(start.failure).to.contain('Nothing is lost');
     isDown = false;
     await start.load();
-    expect(start.state.value).to.equal('ready');
+    expect(start.state).to.equal('ready');
   });
 });

@@ -1,20 +1,19 @@
+import { defineStore } from 'pinia';
 import { ref } from 'vue';
 import { beginFirstAnswers, endFirstAnswers } from '../api/firstAnswers.ts';
 import { onSignInAsked, sentenceOf } from '../api/client.ts';
-import { useBatches } from '../stores/batches.ts';
-import { useDraft } from '../stores/draft.ts';
-import { useDrinks } from '../stores/drinks.ts';
-import { useJugs } from '../stores/jugs.ts';
-import { useOutbox } from '../stores/outbox.ts';
-import { usePantryDocuments } from '../stores/pantryDocuments.ts';
-import { useSession } from '../stores/session.ts';
-import { useShop } from '../stores/shop.ts';
-
-/** What was read is taken in by one task, and a page is put up by the next. */
-const nextTask = (): Promise<void> => new Promise((resolve) => setTimeout(resolve));
+import { nextTask } from '../composables/nextTask.ts';
+import { useBatches } from './batches.ts';
+import { useDraft } from './draft.ts';
+import { useDrinks } from './drinks.ts';
+import { useJugs } from './jugs.ts';
+import { useOutbox } from './outbox.ts';
+import { usePantryDocuments } from './pantryDocuments.ts';
+import { useSession } from './session.ts';
+import { useShop } from './shop.ts';
 
 /** Reads the whole shop once, and again where that failed. */
-export function useStart() {
+export const useStart = defineStore('start', () => {
   const first = [useShop(), usePantryDocuments(), useDrinks(), useBatches(), useJugs()];
   const drafts = useDraft();
   const session = useSession();
@@ -34,6 +33,7 @@ export function useStart() {
       const isSending = outbox.waiting.length > 0;
       await Promise.all(first.map((store) => store.load()));
       await drafts.load();
+      // What was read is taken in by one task, and a page is put up by the next.
       await nextTask();
       state.value = 'ready';
       // What was kept from before may have got through behind what was read.
@@ -59,4 +59,4 @@ export function useStart() {
     load,
     refresh,
   };
-}
+});

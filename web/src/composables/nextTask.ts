@@ -1,0 +1,2 @@
+/** Lets the browser draw and hear before more is done: what opens a page is many short tasks, not a long one. */
+export const nextTask = (): Promise<void> => new Promise((resolve) => setTimeout(resolve));
