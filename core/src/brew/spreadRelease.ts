@@ -40,26 +40,23 @@ function summedSlope(input: { fourier: number; sigma: number }): number {
 const LOG_LOW = Math.log(1e-7);
 const LOG_HIGH = Math.log(100);
 const LOG_STEP = 0.04;
+const COUNT = Math.ceil((LOG_HIGH - LOG_LOW) / LOG_STEP) + 2;
+/** The table: an entry is worked out when it is first read, for one plan reads a tenth of them. */
+const SHARE = new Float64Array(COUNT).fill(NaN);
+const SLOPE = new Float64Array(COUNT);
 
-let table: { share: Float64Array; slope: Float64Array } | undefined;
-
-function buildTable(): { share: Float64Array; slope: Float64Array } {
+function fillEntry(i: number): void {
+  if (!Number.isNaN(SHARE[i]!)) return;
   const sigma = CONSTANTS.diameterSigma.value;
-  const count = Math.ceil((LOG_HIGH - LOG_LOW) / LOG_STEP) + 2;
-  const share = new Float64Array(count);
-  const slope = new Float64Array(count);
-  for (let i = 0; i < count; i++) {
-    const fourier = Math.exp(LOG_LOW + i * LOG_STEP);
-    share[i] = summedReleaseFrac({ fourier, sigma });
-    slope[i] = LOG_STEP * fourier * summedSlope({ fourier, sigma });
-  }
-  return { share, slope };
+  const fourier = Math.exp(LOG_LOW + i * LOG_STEP);
+  SHARE[i] = summedReleaseFrac({ fourier, sigma });
+  SLOPE[i] = LOG_STEP * fourier * summedSlope({ fourier, sigma });
 }
 
 /**
  * Share released by the spread of spheres that ground coffee is (σ of ln diameter 0.35), fast.
  *
- * The spread is fixed, so the share depends on one number alone; it is tabled once over the
+ * The spread is fixed, so the share depends on one number alone; it is tabled over the
  * logarithm of that number and read back by cubic Hermite pieces, within 1e-8 of the sum.
  *
  * @param fourier ∫D dt over the squared radius of the median sphere, 0 or more
@@ -71,13 +68,14 @@ export function spreadReleaseFrac(fourier: number): number {
     return fourier <= 0 ? 0 : summedReleaseFrac({ fourier, sigma });
   }
   if (fourier >= 100) return 1;
-  table ??= buildTable();
   const place = (Math.log(fourier) - LOG_LOW) / LOG_STEP;
   const i = Math.floor(place);
   const t = place - i;
   const u = 1 - t;
+  fillEntry(i);
+  fillEntry(i + 1);
   return (
-    u * u * ((1 + 2 * t) * table.share[i]! + t * table.slope[i]!) +
-    t * t * ((1 + 2 * u) * table.share[i + 1]! - u * table.slope[i + 1]!)
+    u * u * ((1 + 2 * t) * SHARE[i]! + t * SLOPE[i]!) +
+    t * t * ((1 + 2 * u) * SHARE[i + 1]! - u * SLOPE[i + 1]!)
   );
 }
