@@ -111,15 +111,17 @@ const refused = computed(() =>
       />
     </div>
     <section class="middle" aria-label="The vessel, and the steep by hours">
-      <AssumedLine
-        v-if="isUsual(coffee.id) || plan.vesselId === ANY_VESSEL_ID"
-        :coffee-id="coffee.id"
-        :any-vessel="plan.vesselId === ANY_VESSEL_ID"
-        :may-shelve="session.can('leads')"
-        @coffee="drafts.change({ coffeeId: $event })"
-      />
-      <p v-if="failure" class="due" role="alert">{{ failure }}</p>
-      <!-- The drawing, then the figures beside it, then what is below it. -->
+      <!-- What is predicted, the drawing, the figures beside it, and what is below it. -->
+      <InTurn>
+        <AssumedLine
+          v-if="isUsual(coffee.id) || plan.vesselId === ANY_VESSEL_ID"
+          :coffee-id="coffee.id"
+          :any-vessel="plan.vesselId === ANY_VESSEL_ID"
+          :may-shelve="session.can('leads')"
+          @coffee="drafts.change({ coffeeId: $event })"
+        />
+        <p v-if="failure" class="due" role="alert">{{ failure }}</p>
+      </InTurn>
       <InTurn>
         <SteepDrawing v-if="drawing" v-bind="drawing" @level="setLevel" />
         <InTurn>
@@ -230,6 +232,11 @@ const refused = computed(() =>
   color: var(--action);
   text-decoration: underline;
   cursor: pointer;
+}
+
+/* On a phone it stands under choices that come one after another, and would be seen to move. */
+.middle:not(:has(*)) {
+  visibility: hidden;
 }
 
 .middle {

@@ -42,8 +42,8 @@ export function useVariants() {
     kept.value.map(({ result, coffee }) => ({ name: coffee, curve: result.curve })),
   );
   const rows = computed(() => {
-    const draft = outcomeOf(drafts.plan);
-    if (!draft || kept.value.length === 0) return [];
+    const draft = kept.value.length > 0 ? outcomeOf(drafts.plan) : null;
+    if (!draft) return [];
     const all = [draft, ...kept.value];
     const { mass, volume } = format.value;
     const row = (label: string, cell: (of: (typeof all)[number]) => string) => ({
