@@ -197,12 +197,11 @@ test('coffee cubes over milk: the drink grows stronger, by drawing and by table'
   await page.goto(`${lido.url}/pour?drink=cube-milk`);
   const drink = drinkOf(page);
   await expect(drink).toContainText('Coffee ice');
-  const strengths = await page
+  const strengths = page
     .getByRole('table', { name: 'The drink while it stands' })
-    .locator('tbody tr td:nth-child(2)')
-    .allTextContents();
-  const values = strengths.map(parseFloat);
-  expect(values.length).toBe(7);
+    .locator('tbody tr td:nth-child(2)');
+  await expect(strengths).toHaveCount(7);
+  const values = (await strengths.allTextContents()).map(parseFloat);
   expect(values.at(-1)!).toBeGreaterThan(values[0]!);
 
   // Every layer is dragged by its edge; by keyboard too.

@@ -4,15 +4,19 @@ import { whenIdle } from './whenIdle.ts';
 /** So many rows fill a laptop's page, or nearly. */
 const PIECE = 12;
 
-/** @returns the first rows of a list at once, and the rest piece by piece whenever the page is idle */
-export function useInPieces<T>(all: () => readonly T[]): ComputedRef<readonly T[]> {
-  const most = ref(PIECE);
+/**
+ * The first rows of a list at once, and the rest piece by piece whenever the page is idle.
+ *
+ * @param piece rows that are put up in one go, above 0
+ */
+export function useInPieces<T>(all: () => readonly T[], piece = PIECE): ComputedRef<readonly T[]> {
+  const most = ref(piece);
   let stop = (): void => undefined;
   watch(
     [() => all().length, most],
     ([length, shown]) => {
       stop();
-      if (length > shown) stop = whenIdle(() => (most.value += PIECE));
+      if (length > shown) stop = whenIdle(() => (most.value += piece));
     },
     { immediate: true },
   );

@@ -89,9 +89,12 @@ export const useMenu = defineStore('menu', () => {
     };
   }
 
-  /** Every drink that can be made, from one jug or from a batch that is not in one yet. */
+  /** Those of some drinks that can be made, from one jug or from a batch that is not in one yet. */
+  const rowsOf = (some: readonly Drink[], from: PouredFrom & { onHandG: number }): MenuRow[] =>
+    some.map((drink) => rowOf(drink, from)).filter((row) => row !== null);
+  /** The same of the whole menu. */
   const rowsFrom = (from: PouredFrom & { onHandG: number }): MenuRow[] =>
-    drinks.drinks.map((drink) => rowOf(drink, from)).filter((row) => row !== null);
+    rowsOf(drinks.drinks, from);
   const rows = computed<MenuRow[]>(() => rowsFrom(jugs.chosen));
 
   /** How many of each drink all jugs hold together. */
@@ -107,6 +110,7 @@ export const useMenu = defineStore('menu', () => {
 
   return {
     rows,
+    rowsOf,
     rowsFrom,
     leftInAll,
     solve,

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { CONSTANTS } from '@ratio/core/constants';
 import type { Caution } from '@ratio/core/caution';
-import type { Explanation } from '@ratio/core/explanation';
 import {
   drinkingWindowOf,
   type Adjustment,
@@ -27,7 +26,6 @@ import CautionList from '../../components/figures/CautionList.vue';
 import BuildList from './BuildList.vue';
 import BulkCard from './BulkCard.vue';
 import DrinkFacts from './DrinkFacts.vue';
-import DrinkWhy from './DrinkWhy.vue';
 import KeepRow from './KeepRow.vue';
 import RemedyPanel from './RemedyPanel.vue';
 import StrengthHead from './StrengthHead.vue';
@@ -63,7 +61,6 @@ const props = defineProps<{
   bulk: (Bulk & { serve: 'siphon' | 'keg'; plan: SiphonPlan | null }) | null;
   cost: DrinkCost | null;
   margin: string;
-  explained: Readonly<Record<ExplainedOfDrink, Explanation>> | null;
   /** Whether the jug holds enough for it, and how many it still holds. */
   enough: boolean;
   left: number;
@@ -83,6 +80,7 @@ const emit = defineEmits<{
   measuring: [by: Measuring];
   count: [count: number];
   pour: [];
+  why: [number: ExplainedOfDrink];
 }>();
 
 const solution = computed(() => props.solved.solution);
@@ -92,8 +90,6 @@ const SEEN_FRAC = 0.95;
 const lastSip = CONSTANTS.lastSipMinutes.value;
 
 const each = (amount: number): number => amount / props.drink.servings;
-/** The number that somebody asks about. */
-const asked = ref<ExplainedOfDrink | null>(null);
 /** The other cautions; why it is out of reach stands above. */
 const cautions = computed(() =>
   solution.value.status === 'met' ? props.solved.cautions : props.solved.cautions.slice(1),
@@ -119,7 +115,7 @@ useIntersectionObserver(
       :minute
       :top
       :format
-      @why="asked = 'strength'"
+      @why="emit('why', 'strength')"
       @aim="(strengthFrac) => emit('aim', { strengthFrac })"
     />
     <RemedyPanel
@@ -147,18 +143,20 @@ useIntersectionObserver(
         @keep="emit('keep', $event)"
       />
       <FoldAway v-if="solution.timeline().length > 0" class="stands" title="While the ice melts">
-        <InTurn>
-          <StandChart
-            :timeline="solution.timeline()"
-            :other="otherIce"
-            :own-name="ownIceName"
-            :window="drinkingWindowOf(solved)"
-            :minute
-            :last-sip-minutes="lastSip"
-            :format
-            @minute="emit('aim', { atMinutes: $event })"
-          />
-        </InTurn>
+        <div class="room">
+          <InTurn>
+            <StandChart
+              :timeline="solution.timeline()"
+              :other="otherIce"
+              :own-name="ownIceName"
+              :window="drinkingWindowOf(solved)"
+              :minute
+              :last-sip-minutes="lastSip"
+              :format
+              @minute="emit('aim', { atMinutes: $event })"
+            />
+          </InTurn>
+        </div>
       </FoldAway>
       <BuildList
         class="build"
@@ -184,12 +182,11 @@ useIntersectionObserver(
           :allergens="solved.allergens"
           :servings="drink.servings"
           :left
-          @why="asked = $event"
+          @why="emit('why', $event)"
         />
         <div ref="cautionList"><CautionList :cautions :format /></div>
       </InTurn>
     </template>
-    <DrinkWhy v-model="asked" :explained :format />
     <div class="go no-print">
       <p v-if="assumed" class="fine">
         Pour it so. To count what is poured,
@@ -239,6 +236,17 @@ useIntersectionObserver(
   border-top: 1px solid var(--hairline);
   background: var(--paper);
   padding: 8px 24px;
+}
+
+/* The chart’s row of views and its drawing, before they are there. */
+@media (min-width: 641px) {
+  .stands {
+    container-type: inline-size;
+  }
+
+  .room {
+    min-height: calc(32px + 100cqi * 164 / 440);
+  }
 }
 
 .asked {

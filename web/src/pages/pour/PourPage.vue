@@ -5,6 +5,7 @@ import { ElButton } from 'element-plus';
 import { RouterLink } from 'vue-router';
 import PickButtons from '../../components/fields/PickButtons.vue';
 import FoldAway from '../../components/figures/FoldAway.vue';
+import { useInPieces } from '../../composables/useInPieces.ts';
 import { useSettled } from '../../composables/useSettled.ts';
 import { useTurn } from '../../composables/useTurn.ts';
 import { useKeys } from '../../composables/useKeys.ts';
@@ -14,9 +15,11 @@ import { sentenceOf } from '../../api/client.ts';
 import { useRefusals } from '../../components/fields/refusals.ts';
 import { useSession } from '../../stores/session.ts';
 import PourOutcome from './PourOutcome.vue';
+import DrinkWhy from './DrinkWhy.vue';
 import { useDrinkVersions } from './useDrinkVersions.ts';
 import { usePour } from './usePour.ts';
 import { usePourOutcome } from './usePourOutcome.ts';
+import { usePourWhy } from './usePourWhy.ts';
 
 const GlassDrawing = defineAsyncComponent(
   () => import('../../components/drawings/GlassDrawing.vue'),
@@ -32,6 +35,7 @@ const page = usePour();
 const { hand, drink, solved, solution, jugs, menu, format, layers, measuring, count } = page;
 const { isNew, keeping } = hand;
 const outcome = usePourOutcome(page);
+const { asked, explained } = usePourWhy(page);
 const view = ref<'pour' | 'make' | 'versions'>('pour');
 const session = useSession();
 const isSettled = useSettled();
@@ -42,6 +46,10 @@ const versions = useDrinkVersions(
 );
 useRefusals();
 const { drinks, notice } = useStores();
+/** Drinks of the ladder that are solved in one go. */
+const RUNGS = 3;
+const inLadder = useInPieces(() => (hasLadder.value ? drinks.drinks : []), RUNGS);
+const ladder = computed(() => menu.rowsOf(inLadder.value, jugs.chosen));
 /** How many drinks of the usual menu nobody has kept yet. */
 const menuIsUsual = computed(() => (session.can('brews') ? drinks.usual.length : 0));
 async function keepUsual(): Promise<void> {
@@ -87,11 +95,11 @@ useKeys({ n: startNew });
       v-model:open="othersOpen"
       class="left no-print"
       :class="{ below: !isWhole }"
-      :title="`Other drinks, other jugs: ${menu.rows.length} from ${jugs.chosen.label}`"
+      :title="`Other drinks, other jugs: ${drinks.drinks.length} from ${jugs.chosen.label}`"
     >
       <MenuLadder
         v-if="hasLadder"
-        :rows="menu.rows"
+        :rows="ladder"
         :may-add="session.can('brews')"
         :chosen-id="isNew ? '' : drink.id"
         :jug="jugs.chosen"
@@ -136,6 +144,7 @@ useKeys({ n: startNew });
         v-if="view === 'pour' && outcome"
         v-bind="outcome"
         :is-whole
+        :other-ice="isDrawn ? page.otherIce.value : null"
         :assumed="jugs.isAssumed"
         :wishes="session.can('brews') && !outcome.changes ? versions.asked.value : []"
         @aim="page.aim"
@@ -146,6 +155,7 @@ useKeys({ n: startNew });
         @measuring="measuring = $event"
         @count="count = $event"
         @pour="page.pour"
+        @why="asked = $event"
       />
       <DrinkMake
         v-else-if="view === 'make' && outcome && page.shelf.shop"
@@ -176,6 +186,7 @@ useKeys({ n: startNew });
         @back="view = 'pour'"
       />
     </div>
+    <DrinkWhy v-model="asked" :explained :format />
   </div>
   <div v-else class="empty">
     <h2>Nothing is on the menu</h2>

@@ -1,12 +1,5 @@
 import { CONSTANTS } from '@ratio/core/constants';
-import {
-  explainDrink,
-  diluentTempC,
-  bulkOf,
-  measuredDrink,
-  siphonPlan,
-  solveDrink,
-} from '@ratio/core/drink';
+import { diluentTempC, bulkOf, measuredDrink, siphonPlan, solveDrink } from '@ratio/core/drink';
 import { computed, ref, watch } from 'vue';
 import { useStored } from '../../composables/useStored.ts';
 import type { Kept } from '../../kept/shapes.ts';
@@ -106,16 +99,6 @@ export function usePour() {
     return { cupC: solution.value.mixed.tempC, wantedC: WARM_CUP_C, fillC: tempC };
   });
 
-  const explained = computed(() =>
-    solved.value && cost.value
-      ? explainDrink({
-          solved: solved.value,
-          cost: cost.value,
-          concentratePricePerKg: jugs.chosen.pricePerKg,
-        })
-      : null,
-  );
-
   /** What is changed for this once of a drink that the menu has. */
   const changed = computed(() =>
     hand.usual.value && hand.usual.value.version > 0 && hand.changes.value.length > 0
@@ -135,7 +118,6 @@ export function usePour() {
     ...useRemedies({ hand, solved }),
     ...usePouring({ drink, solved, count, changed }),
     ownIceName,
-    explained,
     shelf,
     jugs,
     menu,
