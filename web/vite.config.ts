@@ -81,6 +81,7 @@ export default defineConfig({
       instead('zod', 'withoutEval.ts'),
       instead('d3-color', 'noColours.ts'),
       instead('@element-plus/icons-vue', 'elementIcons.ts'),
+      instead('async-validator', 'noRules.ts'),
     ],
   },
   plugins: [

@@ -1,11 +1,14 @@
 <script setup lang="ts">
-import { ElButton, ElInput } from 'element-plus';
+import { ElButton, ElForm, ElFormItem, ElInput } from 'element-plus';
+import 'element-plus/theme-chalk/el-form.css';
+import 'element-plus/theme-chalk/el-form-item.css';
 import { computed, ref } from 'vue';
 import { useRoute } from 'vue-router';
 import { sentenceOf } from '../../api/client.ts';
 import { useSession } from '../../stores/session.ts';
 
 /** Who stands here: by a PIN on a tablet of the shop, by a password elsewhere; or a tablet is paired. */
+type Way = 'pin' | 'password' | 'pair' | 'out';
 const emit = defineEmits<{ done: [] }>();
 const route = useRoute();
 const store = useSession();
@@ -16,7 +19,9 @@ const name = ref('');
 const password = ref('');
 const code = ref(typeof route.query['code'] === 'string' ? route.query['code'] : '');
 const device = ref('');
-const wrong = ref('');
+/** What the server said to one of the ways in. */
+const refused = ref<{ way: Way; text: string } | null>(null);
+const refusedOf = (way: Way): string => (refused.value?.way === way ? refused.value.text : '');
 const busy = ref(false);
 
 const people = computed(() => store.session?.people ?? []);
@@ -25,16 +30,16 @@ const isSignedIn = computed(
 );
 const isPerson = computed(() => isSignedIn.value && store.session?.name !== store.session?.device);
 
-async function attempt(work: () => Promise<void>): Promise<void> {
+async function attempt(way: Way, work: () => Promise<void>): Promise<void> {
   busy.value = true;
-  wrong.value = '';
+  refused.value = null;
   try {
     await work();
     pin.value = '';
     password.value = '';
     emit('done');
   } catch (error) {
-    wrong.value = sentenceOf(error);
+    refused.value = { way, text: sentenceOf(error) };
   } finally {
     busy.value = false;
   }
@@ -44,11 +49,13 @@ async function attempt(work: () => Promise<void>): Promise<void> {
 <template>
   <div class="page narrow">
     <h1>Who is it?</h1>
-    <p v-if="wrong !== ''" class="due" role="alert">{{ wrong }}</p>
     <p v-if="isSignedIn">
       {{ store.session?.name }} {{ store.session?.role }} here.
-      <ElButton v-if="isPerson" :loading="busy" @click="attempt(store.signOut)">Sign out</ElButton>
+      <ElButton v-if="isPerson" :loading="busy" @click="attempt('out', store.signOut)"
+        >Sign out</ElButton
+      >
     </p>
+    <p v-if="refusedOf('out')" class="due" role="alert">{{ refusedOf('out') }}</p>
     <section v-if="people.length > 0" aria-labelledby="by-pin">
       <h2 id="by-pin" class="section-head">On this tablet</h2>
       <div class="names">
@@ -62,20 +69,21 @@ async function attempt(work: () => Promise<void>): Promise<void> {
           >{{ person.name }}</ElButton
         >
       </div>
-      <form
+      <ElForm
         v-if="chosenId !== ''"
         class="row"
-        @submit.prevent="attempt(() => store.signIn({ personId: chosenId, pin }))"
+        label-position="top"
+        @submit.prevent="attempt('pin', () => store.signIn({ personId: chosenId, pin }))"
       >
-        <ElInput
-          v-model="pin"
-          type="password"
-          inputmode="numeric"
-          autocomplete="off"
-          aria-label="PIN"
-          placeholder="PIN"
-          size="large"
-        />
+        <ElFormItem label="PIN" :error="refusedOf('pin')">
+          <ElInput
+            v-model="pin"
+            type="password"
+            inputmode="numeric"
+            autocomplete="off"
+            size="large"
+          />
+        </ElFormItem>
         <ElButton
           type="primary"
           size="large"
@@ -84,23 +92,25 @@ async function attempt(work: () => Promise<void>): Promise<void> {
           :disabled="pin === ''"
           >Sign in</ElButton
         >
-      </form>
+      </ElForm>
     </section>
     <section aria-labelledby="by-password">
       <h2 id="by-password" class="section-head">By name and password</h2>
-      <form class="row" @submit.prevent="attempt(() => store.signIn({ name, password }))">
-        <ElInput v-model="name" aria-label="Name" placeholder="Name" autocomplete="username" />
-        <ElInput
-          v-model="password"
-          type="password"
-          aria-label="Password"
-          placeholder="Password"
-          autocomplete="current-password"
-        />
+      <ElForm
+        class="row"
+        label-position="top"
+        @submit.prevent="attempt('password', () => store.signIn({ name, password }))"
+      >
+        <ElFormItem label="Name">
+          <ElInput v-model="name" autocomplete="username" />
+        </ElFormItem>
+        <ElFormItem label="Password" :error="refusedOf('password')">
+          <ElInput v-model="password" type="password" autocomplete="current-password" />
+        </ElFormItem>
         <ElButton native-type="submit" :loading="busy" :disabled="name === '' || password === ''"
           >Sign in</ElButton
         >
-      </form>
+      </ElForm>
     </section>
     <section v-if="store.session?.device === null" aria-labelledby="pair">
       <h2 id="pair" class="section-head">Pair this tablet</h2>
@@ -108,17 +118,21 @@ async function attempt(work: () => Promise<void>): Promise<void> {
         On the machine that runs Ratio, open Shelf, People, and show a code. It holds for ten
         minutes and for one tablet.
       </p>
-      <form class="row" @submit.prevent="attempt(() => store.pair(code, device))">
-        <ElInput v-model="code" aria-label="Code" placeholder="Code" autocomplete="off" />
-        <ElInput
-          v-model="device"
-          aria-label="Name of the tablet"
-          placeholder="What it is called, such as Bar tablet"
-        />
+      <ElForm
+        class="row"
+        label-position="top"
+        @submit.prevent="attempt('pair', () => store.pair(code, device))"
+      >
+        <ElFormItem label="Code" :error="refusedOf('pair')">
+          <ElInput v-model="code" autocomplete="off" />
+        </ElFormItem>
+        <ElFormItem label="Name of the tablet">
+          <ElInput v-model="device" placeholder="such as Bar tablet" />
+        </ElFormItem>
         <ElButton native-type="submit" :loading="busy" :disabled="code === '' || device === ''"
           >Pair</ElButton
         >
-      </form>
+      </ElForm>
     </section>
   </div>
 </template>
@@ -147,10 +161,16 @@ async function attempt(work: () => Promise<void>): Promise<void> {
 .row {
   display: flex;
   flex-wrap: wrap;
-  gap: 10px;
+  align-items: flex-end;
+  gap: 10px 16px;
+  margin-top: 10px;
 }
 
-.row .el-input {
+.row .el-form-item {
   flex: 1 1 12rem;
+}
+
+.row .el-button {
+  margin-bottom: 18px;
 }
 </style>
