@@ -13,7 +13,16 @@ import App from './App.vue';
 import { nextTask } from './composables/nextTask.ts';
 import { checkKept } from './kept/checkKept.ts';
 import { fetchAhead, router } from './router.ts';
+import { useBatches } from './stores/batches.ts';
+import { useDraft } from './stores/draft.ts';
+import { useHands } from './stores/hands.ts';
+import { useJugs } from './stores/jugs.ts';
+import { useOutbox } from './stores/outbox.ts';
+import { useShop } from './stores/shop.ts';
 import { useStart } from './stores/start.ts';
+
+/** Made in a task each, before anything is drawn: the first ones are what the others rest on. */
+const STORES = [useShop, useOutbox, useBatches, useJugs, useDraft, useStart, useHands];
 
 void begin();
 
@@ -22,10 +31,12 @@ async function begin(): Promise<void> {
   await nextTask();
   const app = createApp(App).use(createPinia());
   await checkKept();
-  // The shop and the page are asked for before anything is drawn.
-  useStart();
+  // The page is fetched meanwhile.
   app.use(router);
-  await nextTask();
+  for (const make of STORES) {
+    make();
+    await nextTask();
+  }
   app.mount('#app');
   await router.isReady();
   fetchAhead();

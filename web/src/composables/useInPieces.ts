@@ -1,21 +1,16 @@
 import { computed, onScopeDispose, ref, watch, type ComputedRef } from 'vue';
 import { whenIdle } from './whenIdle.ts';
 
-/** So many rows fill a laptop's page, or nearly; and so many more are one short task. */
-const FIRST = 12;
+/** So many rows are one short task. */
 const PIECE = 6;
 
 /**
  * The first rows of a list at once, and the rest piece by piece whenever the page is idle.
  *
- * @param of.first rows that stand at once, above 0
- * @param of.piece rows that are put up in one go later, above 0
+ * @param piece rows that are put up in one go, above 0
  */
-export function useInPieces<T>(
-  all: () => readonly T[],
-  { first = FIRST, piece = PIECE }: { first?: number; piece?: number } = {},
-): ComputedRef<readonly T[]> {
-  const most = ref(first);
+export function useInPieces<T>(all: () => readonly T[], piece = PIECE): ComputedRef<readonly T[]> {
+  const most = ref(piece);
   let stop = (): void => undefined;
   watch(
     [() => all().length, most],

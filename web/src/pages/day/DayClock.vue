@@ -29,7 +29,9 @@ const emit = defineEmits<{
 const AXIS = 58;
 const HEAD = 44;
 const FOOT = 12;
-const LEAST_COLUMN = 118;
+/** What a bar leaves to the time and the word beside it. */
+const LABEL = 102;
+const LEAST_COLUMN = 146;
 const MOST_COLUMN = 190;
 const JUG = 56;
 const MAKE = 176;
@@ -87,7 +89,7 @@ const ticks = computed(() =>
 /** The hour of now stands in the place of one that is too near. */
 const isUnderNow = (tick: number): boolean =>
   props.nowHours !== null && Math.abs(y.value(tick) - y.value(props.nowHours)) < 20;
-const bar = computed(() => Math.min(86, column.value * 0.37));
+const bar = computed(() => Math.min(86, column.value - LABEL));
 const xOf = (i: number): number => AXIS + i * column.value + 10;
 const jugX = computed(() => AXIS + shown.value.length * column.value + 12);
 const makeX = computed(() => jugX.value + jugsWidth.value);

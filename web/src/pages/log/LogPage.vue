@@ -29,6 +29,14 @@ const SORTS: readonly { value: LogSort; label: string }[] = [
   { value: 'grind', label: 'by grind' },
   { value: 'vessel', label: 'by vessel' },
 ];
+/** What stands first, falling and rising. */
+const FIRST: Readonly<Record<LogSort, { desc: string; asc: string }>> = {
+  date: { desc: 'newest first', asc: 'oldest first' },
+  strength: { desc: 'strongest first', asc: 'weakest first' },
+  coffee: { desc: 'Z to A', asc: 'A to Z' },
+  grind: { desc: 'Z to A', asc: 'A to Z' },
+  vessel: { desc: 'Z to A', asc: 'A to Z' },
+};
 const GRINDS = [
   { value: '' as const, label: 'every grind' },
   ...GRIND_NAMES.map((value) => ({ value, label: value })),
@@ -110,7 +118,7 @@ const dates = computed(() => [
         @update:model-value="change({ sort: $event })"
       />
       <LinkButton @click="change({ order: query.order === 'asc' ? 'desc' : 'asc' })">{{
-        query.order === 'asc' ? 'first at the head' : 'last at the head'
+        FIRST[query.sort][query.order]
       }}</LinkButton>
       <LinkButton v-if="query.from !== '' || query.to !== ''" @click="change({ from: '', to: '' })"
         >every day</LinkButton
@@ -215,6 +223,10 @@ const dates = computed(() => [
   font-weight: 400;
 }
 
+.seek .is-link {
+  justify-self: start;
+}
+
 .out {
   display: flex;
   gap: 18px;
@@ -242,6 +254,10 @@ const dates = computed(() => [
 @media (max-width: 1000px) {
   .seek {
     grid-template-columns: 1fr 1fr;
+  }
+
+  .seek > :first-child {
+    grid-column: 1 / -1;
   }
 }
 </style>

@@ -48,10 +48,7 @@ useRefusals();
 const { drinks, notice } = useStores();
 /** Drinks of the ladder that are solved in one go. */
 const RUNGS = 3;
-const inLadder = useInPieces(() => (hasLadder.value ? drinks.drinks : []), {
-  first: RUNGS,
-  piece: RUNGS,
-});
+const inLadder = useInPieces(() => (hasLadder.value ? drinks.drinks : []), RUNGS);
 const ladder = computed(() => menu.rowsOf(inLadder.value, jugs.chosen));
 /** How many drinks of the usual menu nobody has kept yet. */
 const menuIsUsual = computed(() => (session.can('brews') ? drinks.usual.length : 0));

@@ -208,7 +208,7 @@ header {
   .ways {
     grid-row: auto;
     grid-column: 1;
-    padding-top: 10px;
+    padding-block: 10px 12px;
   }
 }
 </style>
