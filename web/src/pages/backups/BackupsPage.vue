@@ -60,8 +60,7 @@ const when = (at: string): string =>
     <h1>Backups</h1>
     <p class="soft">
       Ratio makes one each day and before each update, and checks it by opening it. This machine
-      keeps the last 14 days, and 20 made by hand. Take one away now and then: a machine that falls
-      into the sea takes its copies along.
+      keeps the last 14 days, and 20 made by hand. Copy one to another machine now and then.
     </p>
     <p>
       <ElButton type="primary" size="large" :loading="busy" @click="make">Make one now</ElButton>
@@ -101,8 +100,8 @@ const when = (at: string): string =>
       <h2 id="archive" class="section-head">Everything out and in</h2>
       <p class="soft">
         An archive is for another machine or another program: a zip of JSON Lines with its schema.
-        It has all of the shop but people and what they sign in with. Taking one in replaces what is
-        here; a copy is made first.
+        It holds everything except people and how they sign in. Taking one in replaces what is here;
+        a copy is made first.
       </p>
       <p class="ways">
         <a class="el-button" href="/api/archive" download="ratio-archive.zip">Take the archive</a>

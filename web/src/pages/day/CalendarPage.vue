@@ -45,8 +45,8 @@ const { feeds, isLead, renew } = useCalendarFeed();
       <template v-if="isLead">
         <template v-if="feeds.length > 0">
           <p>
-            Subscribe to this address in a calendar on the shop’s network. Whoever has it sees all
-            steeps: when somebody leaves, make a new one.
+            Subscribe to this address in a calendar on the shop’s network. Anyone who has it sees
+            every steep. When somebody leaves, make a new one.
           </p>
           <div v-for="feed in feeds" :key="feed" class="feed">
             <code>{{ feed }}</code>

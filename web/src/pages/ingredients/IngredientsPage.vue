@@ -104,7 +104,7 @@ const columns: readonly DataColumn<Ingredient>[] = [
     <header>
       <h1>Ingredients</h1>
       <p class="soft">
-        Built in, or your own from a package. Your own values for a built-in one stand in for it
+        Built in, or your own from a package. Your own values for a built-in ingredient are used
         everywhere.<br />
         <RouterLink to="/shelf/house-recipes">House recipes</RouterLink>
       </p>

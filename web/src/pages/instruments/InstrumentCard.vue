@@ -190,7 +190,7 @@ const TRIES = [500, 1000, 0];
         <ElButton v-if="isOpenHere" @click="emit('close')">Close its port</ElButton>
         <ElButton v-else-if="hasSerial" @click="emit('port', BAUD)">Open its port here</ElButton>
         <span v-else class="soft"
-          >This browser reaches no serial port. Chromium does, on the machine itself or over
+          >This browser cannot use a serial port. Chromium can, on the machine itself or over
           HTTPS.</span
         >
       </template>

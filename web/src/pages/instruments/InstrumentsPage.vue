@@ -152,7 +152,7 @@ const stamp = (): { at: string; author: string } => ({
     <div v-else class="empty">
       <h2>No instrument yet</h2>
       <p>
-        Without one, steps take what somebody types. A stand-in shows how it is with a scale, a
+        Without one, readings are typed in. A stand-in shows how it works with a scale, a
         refractometer or a probe.
       </p>
     </div>

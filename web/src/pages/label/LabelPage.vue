@@ -70,7 +70,7 @@ const print = (): void => window.print();
   </div>
   <div v-else class="page">
     <h1>There is no label to show</h1>
-    <p>A label is of a batch that steeps, of a jug on hand, or of a house recipe.</p>
+    <p>Labels are for a batch that steeps, a jug on hand or a house recipe.</p>
     <p>
       <RouterLink to="/jugs">See the jugs</RouterLink> ·
       <RouterLink to="/shelf/house-recipes">See the house recipes</RouterLink>

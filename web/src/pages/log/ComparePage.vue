@@ -46,7 +46,7 @@ const { state, failure, load, names, ids, rows, explained, like } = useComparePa
         <p v-if="explained.parts.length === 0" class="soft">Nothing in them differs.</p>
       </section>
       <p v-else class="soft">
-        What makes the difference is worked out once both are strained, and read or weighed.
+        What made the difference appears once both are strained, and read or weighed.
       </p>
       <table>
         <thead>

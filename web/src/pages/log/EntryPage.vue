@@ -54,7 +54,7 @@ const print = (): void => window.print();
             </li>
           </ul>
           <p v-else class="soft">
-            Read it, or score how it tasted, and this says what to change, with what it comes to.
+            Take a reading or score the taste. Then this says what to change, and by how much.
           </p>
           <h3>How it tasted</h3>
           <p v-if="said.length > 0">{{ said.join(', ') }}</p>

@@ -42,8 +42,8 @@ const { next, canAccept, batchCount, acceptLearned, useVersion, inUse, versions,
     <div v-else-if="points.length === 0 && coffee === '' && vessel === ''" class="empty">
       <h2>Nothing was read yet</h2>
       <p>
-        Read a strained batch with a refractometer, or weigh what came out. From the first one on
-        this page shows how near the prediction was, and what the shop’s own coffee gives.
+        Read a strained batch with a refractometer, or weigh what came out. From then on this page
+        shows how close the predictions were, and how much the shop’s own coffee gives.
       </p>
       <p><RouterLink to="/steep">See what steeps</RouterLink></p>
     </div>
@@ -75,7 +75,7 @@ const { next, canAccept, batchCount, acceptLearned, useVersion, inUse, versions,
         <h2 id="taught" class="section-head">What the log teaches</h2>
         <p>
           {{ inUse }} Below: how much each coffee gives and how fast, over what the handbook says.
-          It comes from {{ batchCount }} batches; the range in brackets holds it 9 times in 10.
+          It comes from {{ batchCount }} batches; it is within the brackets 9 times in 10.
         </p>
         <table class="taught">
           <thead>

@@ -35,7 +35,7 @@ defineProps<{
       {{ bulk.plan.charges }} nitrogen charger{{ bulk.plan.charges === 1 ? '' : 's' }},
       {{ format.money(bulk.plan.price) }},
       {{ format.money(bulk.plan.price / Math.max(1, bulk.glasses)) }} a glass. Chill it first; it
-      foams worse when nearly empty.
+      foams less when nearly empty.
     </p>
   </section>
 </template>

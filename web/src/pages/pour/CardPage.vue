@@ -80,8 +80,8 @@ const print = (): void => window.print();
       </ul>
       <footer class="soft">
         {{ shelf.shop?.name }}. From {{ jugs.chosen.label }} at
-        {{ format.percent(jugs.chosen.strengthFrac) }}. Another jug takes other amounts. Check the
-        packages for allergens; the local food code decides.
+        {{ format.percent(jugs.chosen.strengthFrac) }}. From another jug the amounts differ. Check
+        the packages for allergens; the local food code decides.
       </footer>
     </article>
   </div>

@@ -159,7 +159,7 @@ const percent = (key: 'from' | 'to') => (frac: number) =>
     </div>
     <p class="soft fine">
       Assumed: cubes of {{ format.temp(-2) }}, all else from a fridge of {{ format.temp(4) }}. The
-      address holds the whole sum, to be sent on.
+      page’s address holds the whole sum: send it on.
     </p>
   </div>
 </template>

@@ -62,8 +62,8 @@ const drop = (i: number): void => save(all().toSpliced(i, 1), 'A step less');
 
 <template>
   <p class="soft">
-    What is left empty keeps the usual words. Which steps a batch has comes from its wetting, bed
-    and filtration.
+    Leave a step empty to keep the usual words. Wetting, grounds and straining decide which steps a
+    batch has.
   </p>
   <ol>
     <li v-for="(row, i) in rows" :key="row.template.key" :class="{ out: row.words.leftOut }">
