@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, lookingTest, test } from './lido.ts';
+import { expect, lookingTest, stands, test } from './lido.ts';
 import { PAGES } from './pages.ts';
 
 /** What is held in one hand. */
@@ -21,7 +21,7 @@ for (const name of PAGES) {
     await page.goto(`${lido.url}/${name}`);
     await expect(page.getByRole('link', { name: /^Jugs/ })).toContainText('3 jugs');
     await expect(page.locator('main h1').first()).toBeAttached();
-    await expect(page.getByText('Fetching the shop')).toHaveCount(0);
+    await stands(page);
     const found = async (axe: AxeBuilder): Promise<string[]> =>
       (await axe.analyze()).violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`);
     expect(await found(new AxeBuilder({ page })), 'by day').toEqual([]);
@@ -38,7 +38,7 @@ for (const name of PAGES) {
       for (const width of widths) {
         await page.setViewportSize({ width, height: width === 1280 ? 800 : 1024 });
         await page.goto(`${lido.url}/${name}`);
-        await expect(page.getByRole('link', { name: /^Jugs/ })).toContainText('3 jugs');
+        await stands(page);
         expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(
           width,
         );

@@ -1,4 +1,4 @@
-import { expect, lookingTest } from './lido.ts';
+import { expect, lookingTest, stands } from './lido.ts';
 import { misfits } from './misfits.ts';
 import { PAGES } from './pages.ts';
 
@@ -20,6 +20,7 @@ for (const name of PAGES)
           await expect(page.locator('main h1').first()).toBeAttached();
           if (units === 'us') await page.getByRole('button', { name: /^Units: metric/ }).click();
           await expect(page.getByRole('link', { name: /^Jugs/ })).toContainText('3 jugs');
+          await stands(page);
           await page.evaluate(() => document.fonts.ready);
           for (const one of await misfits(page)) wrong.push(`${size.width} px, ${units}: ${one}`);
           if (units === 'us') await page.getByRole('button', { name: /^Units: us/ }).click();

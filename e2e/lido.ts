@@ -131,4 +131,30 @@ export const lookingTest = base.extend<{ lido: Lido }, { sharedLido: Lido }>({
   lido: ({ page, sharedLido }, use) => watched(page, sharedLido, use),
 });
 
+/** Nothing is added to a page that stands for so long; and no page takes longer than the other. */
+const STILL_MS = 200;
+const MOST_MS = 3000;
+
+/** Waits until all of a page stands: its parts are put up one after another. */
+export async function stands(page: Page): Promise<void> {
+  await expect(page.getByText('Fetching the shop')).toHaveCount(0);
+  await page.evaluate(
+    ([still, most]) =>
+      new Promise<void>((resolve) => {
+        const done = (): void => {
+          watch.disconnect();
+          resolve();
+        };
+        let timer = setTimeout(done, still);
+        const watch = new MutationObserver(() => {
+          clearTimeout(timer);
+          timer = setTimeout(done, still);
+        });
+        watch.observe(document.body, { childList: true, subtree: true });
+        setTimeout(done, most);
+      }),
+    [STILL_MS, MOST_MS] as const,
+  );
+}
+
 export { expect };

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { ROLES, type Role } from '@ratio/core/shop';
-import { ElButton, ElInput, ElSwitch } from 'element-plus';
+import { ElButton, ElForm, ElFormItem, ElInput, ElSwitch } from 'element-plus';
+import 'element-plus/theme-chalk/el-form.css';
+import 'element-plus/theme-chalk/el-form-item.css';
 import 'element-plus/theme-chalk/el-switch.css';
 import { ref } from 'vue';
 import { clockTime, dayName } from '../../format/formatClock.ts';
@@ -22,7 +24,7 @@ const ROLE_OPTIONS = ROLES.map((value) => ({ value, label: value }));
 const isSecure = location.protocol === 'https:';
 const shelf = useShop();
 const session = useSession();
-const { people, devices, pairing, busy, ...does } = usePeople();
+const { people, devices, pairing, busy, refusedOf, ...does } = usePeople();
 const fresh = ref({ name: '', role: 'pours' as Role, pin: '' });
 const pins = ref<Record<string, string>>({});
 const passwords = ref<Record<string, string>>({});
@@ -68,43 +70,53 @@ async function give(
             :options="ROLE_OPTIONS"
             @update:model-value="does.change(person, { role: $event })"
           />
-          <form class="secret" @submit.prevent="give(person, 'pin')">
-            <ElInput
-              v-model="pins[person.id]"
-              type="password"
-              inputmode="numeric"
-              autocomplete="new-password"
-              :aria-label="`PIN of ${person.name}`"
-              :placeholder="person.hasPin ? 'has a PIN' : 'no PIN'"
-            />
+          <ElForm class="secret" @submit.prevent="give(person, 'pin')">
+            <ElFormItem :error="refusedOf(person.id, 'pin')">
+              <ElInput
+                v-model="pins[person.id]"
+                type="password"
+                inputmode="numeric"
+                autocomplete="new-password"
+                :aria-label="`PIN of ${person.name}`"
+                :placeholder="person.hasPin ? 'has a PIN' : 'no PIN'"
+              />
+            </ElFormItem>
             <ElButton native-type="submit" :disabled="busy">Set PIN</ElButton>
-          </form>
-          <form class="secret" @submit.prevent="give(person, 'password')">
-            <ElInput
-              v-model="passwords[person.id]"
-              type="password"
-              autocomplete="new-password"
-              :aria-label="`Password of ${person.name}`"
-              :placeholder="person.hasPassword ? 'has a password' : 'no password'"
-            />
+          </ElForm>
+          <ElForm class="secret" @submit.prevent="give(person, 'password')">
+            <ElFormItem :error="refusedOf(person.id, 'password')">
+              <ElInput
+                v-model="passwords[person.id]"
+                type="password"
+                autocomplete="new-password"
+                :aria-label="`Password of ${person.name}`"
+                :placeholder="person.hasPassword ? 'has a password' : 'no password'"
+              />
+            </ElFormItem>
             <ElButton native-type="submit" :disabled="busy">Set password</ElButton>
-          </form>
+          </ElForm>
           <LinkButton @click="does.remove(person)">Take away</LinkButton>
         </li>
       </ul>
-      <form class="person" @submit.prevent="add">
-        <ElInput v-model="fresh.name" aria-label="Name of somebody new" placeholder="Name" />
-        <ChoiceField v-model="fresh.role" label="What they may do" :options="ROLE_OPTIONS" />
-        <ElInput
-          v-model="fresh.pin"
-          type="password"
-          inputmode="numeric"
-          autocomplete="new-password"
-          aria-label="PIN of somebody new"
-          placeholder="PIN, 4 to 8 digits"
-        />
+      <ElForm class="person fresh" label-position="top" @submit.prevent="add">
+        <ElFormItem label="Somebody new" :error="refusedOf('', 'name')">
+          <ElInput v-model="fresh.name" aria-label="Name of somebody new" placeholder="a name" />
+        </ElFormItem>
+        <ElFormItem label="May">
+          <ChoiceField v-model="fresh.role" label="What they may do" :options="ROLE_OPTIONS" />
+        </ElFormItem>
+        <ElFormItem label="PIN" :error="refusedOf('', 'pin')">
+          <ElInput
+            v-model="fresh.pin"
+            type="password"
+            inputmode="numeric"
+            autocomplete="new-password"
+            aria-label="PIN of somebody new"
+            placeholder="4 to 8 digits"
+          />
+        </ElFormItem>
         <ElButton class="add" type="primary" native-type="submit" :loading="busy">Add</ElButton>
-      </form>
+      </ElForm>
       <p class="here">
         <ElSwitch
           :model-value="session.session?.signInHere ?? false"
@@ -186,6 +198,18 @@ async function give(
   padding: 10px 0;
 }
 
+.person .el-form-item {
+  flex: 1;
+  min-width: 0;
+  margin-bottom: 0;
+}
+
+/* Room for what is wrong. */
+.fresh {
+  border-bottom: 0;
+  padding-bottom: 24px;
+}
+
 .roles {
   display: grid;
   grid-template-columns: auto 1fr;
@@ -194,6 +218,7 @@ async function give(
 }
 
 .add {
+  align-self: end;
   justify-self: start;
 }
 
@@ -248,6 +273,15 @@ figure {
 @media (max-width: 900px) {
   .person {
     grid-template-columns: 1fr;
+    justify-items: stretch;
+  }
+
+  .person > .is-link {
+    justify-self: start;
+  }
+
+  .person .el-form-item {
+    margin-bottom: 18px;
   }
 }
 </style>

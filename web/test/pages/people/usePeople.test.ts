@@ -76,4 +76,27 @@ describe('usePeople', () => {
     });
     expect(people.busy.value).to.equal(false);
   });
+
+  it('says what is wrong with a field beside it, and nowhere else', async () => {
+    const people = await withApp({
+      browser,
+      path: '/shelf/people',
+      answers: ({ path, method }) => {
+        const issues = [{ path: 'pin', message: 'A PIN has 4 to 8 digits.' }];
+        const detail = 'pin: A PIN has 4 to 8 digits.';
+        if (method === 'PUT') return { status: 400, body: { detail, status: 400, issues } };
+        return path === '/api/people' || path === '/api/devices' ? { status: 200, body: [] } : null;
+      },
+      use: () => ({ ...usePeople(), notice: useNotice() }),
+    });
+    expect(await people.add({ name: 'Nia', role: 'pours', pin: '1' })).to.equal(false);
+    expect(people.refusedOf('', 'pin')).to.equal('A PIN has 4 to 8 digits.');
+    expect([people.refusedOf('', 'name'), people.refusedOf('mara', 'pin')]).to.deep.equal(['', '']);
+    expect(people.notice.shown).to.equal(null);
+    await people.change(MARA as never, { pin: '1' });
+    expect([people.refusedOf('', 'pin'), people.refusedOf('mara', 'pin')]).to.deep.equal([
+      '',
+      'A PIN has 4 to 8 digits.',
+    ]);
+  });
 });
