@@ -9,10 +9,10 @@ describe('useInPieces', () => {
     const rows = ref(Array.from({ length: 30 }, (_, i) => i));
     const scope = effectScope();
     const shown = scope.run(() => useInPieces(() => rows.value))!;
-    expect(shown.value).to.deep.equal(rows.value.slice(0, 6));
+    expect(shown.value).to.deep.equal(rows.value.slice(0, 12));
     await idle();
-    expect(shown.value).to.have.length(12);
-    for (let i = 0; i < 4; i++) await idle();
+    expect(shown.value).to.have.length(24);
+    await idle();
     expect(shown.value).to.deep.equal(rows.value);
     // A row that comes is there at once where all of them stand.
     rows.value = [...rows.value, 30];

@@ -167,25 +167,23 @@ useIntersectionObserver(
         @update:measuring="$event && emit('measuring', $event)"
         @update:count="$event && emit('count', $event)"
       />
-      <InTurn>
-        <p v-if="hotText" class="fine">{{ hotText }}</p>
-        <BulkCard v-if="bulk" :bulk :format />
-        <DrinkFacts
-          :caffeine-mg="each(solution.caffeineMg)"
-          :energy-kcal="each(solution.energyKcal)"
-          :sugar-g="each(solution.sugarG)"
-          :alcohol-frac="solution.alcoholFrac"
-          :cost="cost ? format.money(cost.price) : '–'"
-          :price="format.money(drink.price)"
-          :margin
-          :unpriced="cost?.unknown ?? []"
-          :allergens="solved.allergens"
-          :servings="drink.servings"
-          :left
-          @why="emit('why', $event)"
-        />
-        <div ref="cautionList"><CautionList :cautions :format /></div>
-      </InTurn>
+      <p v-if="hotText" class="fine">{{ hotText }}</p>
+      <BulkCard v-if="bulk" :bulk :format />
+      <DrinkFacts
+        :caffeine-mg="each(solution.caffeineMg)"
+        :energy-kcal="each(solution.energyKcal)"
+        :sugar-g="each(solution.sugarG)"
+        :alcohol-frac="solution.alcoholFrac"
+        :cost="cost ? format.money(cost.price) : '–'"
+        :price="format.money(drink.price)"
+        :margin
+        :unpriced="cost?.unknown ?? []"
+        :allergens="solved.allergens"
+        :servings="drink.servings"
+        :left
+        @why="emit('why', $event)"
+      />
+      <div ref="cautionList"><CautionList :cautions :format /></div>
     </template>
     <div class="go no-print">
       <p v-if="assumed" class="fine">
