@@ -1,5 +1,6 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
+import { brotliCompressSync, constants, gzipSync } from 'node:zlib';
 import vue from '@vitejs/plugin-vue';
 import icons from 'unplugin-icons/vite';
 import { defineConfig, type Plugin } from 'vite';
@@ -29,12 +30,22 @@ const fontsFirst: Plugin = {
  */
 const compiledOnArrival: Plugin = {
   name: 'compiled-on-arrival',
+  apply: 'build',
   generateBundle: {
     order: 'post',
     handler(_, bundle) {
       for (const file of Object.values(bundle))
         if (file.type === 'chunk') file.code = `//# allFunctionsCalledOnLoad\n${file.code}`;
     },
+  },
+  // The files were compressed before the last hook had changed them.
+  writeBundle(_, bundle) {
+    for (const file of Object.values(bundle)) {
+      if (file.type !== 'chunk') continue;
+      const at = fileURLToPath(new URL(`dist/${file.fileName}`, import.meta.url));
+      writeFileSync(`${at}.gz`, gzipSync(file.code, { level: constants.Z_BEST_COMPRESSION }));
+      writeFileSync(`${at}.br`, brotliCompressSync(file.code));
+    }
   },
 };
 
