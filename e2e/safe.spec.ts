@@ -106,6 +106,20 @@ test('two tablets change different fields of the shop, and both stand', async ({
     .toMatchObject({ roomC: 26, fridgeC: 5 });
 });
 
+test('a script says, as it is sent, that it is to be compiled while it arrives', async ({
+  page,
+  lido,
+}) => {
+  const document = await (await page.request.get(`${lido.url}/plan`)).text();
+  const scripts = [...document.matchAll(/"(\/assets\/[^"]+\.js)"/g)].map(([, file]) => file!);
+  expect(scripts.length).toBeGreaterThan(0);
+  for (const file of scripts) {
+    const sent = await page.request.get(lido.url + file);
+    expect(sent.headers()['content-encoding']).toMatch(/br|gzip/);
+    expect((await sent.text()).slice(0, 30)).toContain('//# allFunctionsCalledOnLoad');
+  }
+});
+
 test.describe('where the browser allows it', () => {
   test.use({ serviceWorkers: 'allow' });
 
