@@ -1,5 +1,5 @@
 import { fileURLToPath } from 'node:url';
-import { test, type Lido } from './lido.ts';
+import { stands, test, type Lido } from './lido.ts';
 import type { Page } from '@playwright/test';
 
 const FOLDER = fileURLToPath(new URL('../docs/screenshots/', import.meta.url));
@@ -162,6 +162,7 @@ async function take(page: Page, lido: Lido, shot: Shot): Promise<void> {
     await page.getByRole('link', { name: /^Pour/ }).getByText('out of reach').waitFor();
   await shot.before?.(page);
   await page.evaluate(() => document.fonts.ready);
+  await stands(page);
   await page.screenshot({ path: `${FOLDER}${shot.name}.png` });
 }
 
