@@ -38,6 +38,7 @@ for (const name of PAGES) {
       for (const width of widths) {
         await page.setViewportSize({ width, height: width === 1280 ? 800 : 1024 });
         await page.goto(`${lido.url}/${name}`);
+        await expect(page.getByRole('link', { name: /^Jugs/ })).toContainText('3 jugs');
         await stands(page);
         expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(
           width,
