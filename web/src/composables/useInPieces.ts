@@ -1,7 +1,7 @@
 import { computed, onScopeDispose, ref, watch, type ComputedRef } from 'vue';
 import { whenIdle } from './whenIdle.ts';
 
-/** So many rows fill a laptop's page, or nearly; fewer at a time take longer in all, for a table reads them all again. */
+/** So many rows fill a laptop's page, or nearly; fewer at a time take longer in all, as a table reads all again. */
 const PIECE = 12;
 
 /**
@@ -11,19 +11,17 @@ const PIECE = 12;
  */
 export function useInPieces<T>(all: () => readonly T[], piece = PIECE): ComputedRef<readonly T[]> {
   const most = ref(piece);
+  // A last few are no piece of their own.
+  const isWhole = computed(() => all().length - most.value < piece / 2);
   let stop = (): void => undefined;
   watch(
     [() => all().length, most],
-    ([length, shown]) => {
+    () => {
       stop();
-      if (length - shown >= piece / 2) stop = whenIdle(() => (most.value += piece));
+      if (!isWhole.value) stop = whenIdle(() => (most.value += piece));
     },
     { immediate: true },
   );
   onScopeDispose(() => stop());
-  // A last few are no piece of their own.
-  return computed(() => {
-    const rows = all();
-    return rows.length - most.value < piece / 2 ? rows : rows.slice(0, most.value);
-  });
+  return computed(() => (isWhole.value ? all() : all().slice(0, most.value)));
 }

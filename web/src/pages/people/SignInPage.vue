@@ -7,8 +7,10 @@ import { useRoute } from 'vue-router';
 import { sentenceOf } from '../../api/client.ts';
 import { useSession } from '../../stores/session.ts';
 
-/** Who stands here: by a PIN on a tablet of the shop, by a password elsewhere; or a tablet is paired. */
+/** Ways in, and the way out. */
 type Way = 'pin' | 'password' | 'pair' | 'out';
+
+/** Who stands here: by a PIN on a tablet of the shop, by a password elsewhere; or a tablet is paired. */
 const emit = defineEmits<{ done: [] }>();
 const route = useRoute();
 const store = useSession();
