@@ -78,7 +78,7 @@ const instead = (packageName: string, file: string) => ({
 });
 
 const FIELDS =
-  /components\/(?:fields\/(?:Amount|Typed|Choice|PickRow|Time|Text|LeaveOut|Act|refusals|amountKind)|figures\/(?!Open|Why))|composables\/useLoaded|core\/src\/units\/|(?:useBy|fromJug)\.ts|castArray/;
+  /components\/(?:fields\/(?:Amount|Typed|Choice|PickRow|Time|Text|LeaveOut|Act|refusals|amountKind)|figures\/(?!Open|Why))|composables\/useLoaded|core\/src\/units\/|fromJug\.ts|castArray/;
 const DRAWINGS =
   /components\/(?:drawings|charts)\/(?:SvgHandle|VesselOutline|colour|vesselShape|Axis|ChartTable)|d3-(?:array|format|interpolate|path|scale|shape)/;
 const DRINKS = /core\/src\/drink\/|stores\/menu\.ts/;
@@ -116,6 +116,8 @@ export default defineConfig({
       },
     }),
   ],
+  // Every component here and in Element Plus has a setup.
+  define: { __VUE_OPTIONS_API__: 'false' },
   worker: { format: 'es' },
   build: {
     target: 'es2022',
@@ -127,6 +129,8 @@ export default defineConfig({
       resolveDependencies: (_, files) => files.filter((file) => file.endsWith('.css')),
     },
     rolldownOptions: {
+      // Of the icons each page takes its own.
+      treeshake: { moduleSideEffects: [{ test: /~icons|elementIcons/, sideEffects: false }] },
       output: {
         codeSplitting: {
           groups: [
@@ -136,6 +140,12 @@ export default defineConfig({
             { name: 'kit', test: /node_modules/, tags: ['$initial'] },
             { name: 'common', tags: ['$initial'] },
             // What the stations share: small parts that are never fetched one without the other.
+            { name: 'icons', test: /~icons/, minShareCount: 2 },
+            {
+              name: 'schedule',
+              test: /core\/src\/(?:batch\/schedule|calendar\/useBy)/,
+              minShareCount: 2,
+            },
             { name: 'fields', test: FIELDS, minShareCount: 2 },
             { name: 'drawings', test: DRAWINGS, minShareCount: 4 },
             { name: 'pantry', test: PANTRY, minShareCount: 4 },
