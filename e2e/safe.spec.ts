@@ -120,6 +120,21 @@ test('a script says, as it is sent, that it is to be compiled while it arrives',
   }
 });
 
+test('a part of a page that did not come with it comes once the server answers again', async ({
+  page,
+  lido,
+}) => {
+  const part = '**/assets/StrainForm-*.js';
+  await page.route(part, (route) => route.abort());
+  const isAsked = page.waitForRequest(part);
+  await page.goto(`${lido.url}/steep`);
+  await isAsked;
+  await expect(page.getByRole('link', { name: 'all of them in the log' })).toBeVisible();
+  await expect(page.getByLabel('Strained')).toHaveCount(0);
+  await page.unroute(part);
+  await expect(page.getByLabel('Strained')).toBeVisible({ timeout: 10_000 });
+});
+
 test.describe('where the browser allows it', () => {
   test.use({ serviceWorkers: 'allow' });
 

@@ -1,11 +1,20 @@
 import { defineAsyncComponent, type Component } from 'vue';
 import { whenIdle } from './whenIdle.ts';
 
+const ASK_AGAIN_MS = 3000;
+
+/** A component that is fetched when it is shown; where the server is away, as soon as it is back. */
+export const fetchedPart = <T extends Component>(fetchIt: () => Promise<{ default: T }>): T =>
+  defineAsyncComponent({
+    loader: fetchIt,
+    onError: (_, askAgain) => void setTimeout(askAgain, ASK_AGAIN_MS),
+  });
+
 /**
  * A component that a page which opens does not need, and that has to be here once the server is away:
  * fetched as soon as there is nothing else to do, or when it is shown.
  */
 export function fetchedAhead<T extends Component>(fetchIt: () => Promise<{ default: T }>): T {
   whenIdle(() => void fetchIt().catch(() => null));
-  return defineAsyncComponent(fetchIt);
+  return fetchedPart(fetchIt);
 }

@@ -1,58 +1,36 @@
 <script setup lang="ts">
 import { ElButton } from 'element-plus';
-import { promiseTimeout, useSwipe } from '@vueuse/core';
+import { useSwipe } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
 import BackIcon from '~icons/lucide/chevron-left';
 import AheadIcon from '~icons/lucide/chevron-right';
 import InTurn from '../../components/figures/InTurn.vue';
-import { useRefusals } from '../../components/fields/refusals.ts';
-import { useAmountFormat } from '../../composables/useAmountFormat.ts';
+import { fetchedPart } from '../../composables/fetchedAhead.ts';
 import { useKeys } from '../../composables/useKeys.ts';
 import { timeOfDay } from '../../format/formatClock.ts';
-import { useDays } from '../../stores/days.ts';
 import { useStores } from '../../stores/useStores.ts';
 import DayClock from './DayClock.vue';
-import HandOver from './HandOver.vue';
 import MovedStrain from './MovedStrain.vue';
 import NextPanel from './NextPanel.vue';
-import RunsOutPanel from './RunsOutPanel.vue';
-import UseUpList from './UseUpList.vue';
-import ShiftNotes from './ShiftNotes.vue';
 import { useDayShown } from './useDayShown.ts';
-import { useHandOver } from './useHandOver.ts';
 import { useHands } from '../../stores/hands.ts';
 import { useJugColumns } from './useJugColumns.ts';
 import { useMoves } from './useMoves.ts';
-import { useNextBatch } from './useNextBatch.ts';
-import { useRunsOut } from './useRunsOut.ts';
 import { useSteepColumns } from './useSteepColumns.ts';
 import { useSupply } from './useSupply.ts';
 import { useToMake } from './useToMake.ts';
-import { useUseUp } from './useUseUp.ts';
+
+const DayRest = fetchedPart(() => import('./DayRest.vue'));
 
 const { shelf, batches, jugs: onHand } = useStores();
-const days = useDays();
 const router = useRouter();
-const format = useAmountFormat();
-useRefusals();
 const shown = useDayShown();
 const supply = useSupply(shown);
 const { columns } = useSteepColumns(shown);
 const { columns: jugs } = useJugColumns(shown, supply);
 const { makes } = useToMake(shown);
 const hand = useHands();
-const { first, pace, whole, left: drinksLeft } = useRunsOut(shown, supply);
-const { advice, noVessel, helps } = useNextBatch(shown, supply);
-const { list, throwAway } = useUseUp();
-const handOver = useHandOver(shown);
-const { notes, lists, gone, counts } = handOver;
-/** What is below the next thing is put up as a whole: nothing moves when more of it has been read. */
-const MOST_WAIT_MS = 1000;
-const isRead = ref(false);
-void Promise.race([Promise.all([handOver.read, supply.read]), promiseTimeout(MOST_WAIT_MS)]).then(
-  () => (isRead.value = true),
-);
 const { moved, asked, move, leave, moveEnd, moveStart } = useMoves(shown);
 void batches.loadRunning().catch(() => undefined);
 
@@ -150,27 +128,7 @@ const print = (): void => window.print();
         @back="hand.takeAllBack"
         @plan="router.push('/plan')"
       />
-      <template v-if="isRead">
-        <InTurn>
-          <ShiftNotes :notes :gone @note="handOver.addNote" @take-back="handOver.takeBack" />
-        </InTurn>
-        <InTurn>
-          <RunsOutPanel
-            :first
-            :pace
-            :whole
-            :drinks-left
-            :advice
-            :no-vessel
-            :helps
-            :is-known="days.pours !== null"
-          />
-        </InTurn>
-        <InTurn>
-          <UseUpList :list :money="format.money" @throw="throwAway" />
-          <HandOver :lists :counts :format @check="handOver.check" @count="handOver.count" />
-        </InTurn>
-      </template>
+      <DayRest :shown :supply />
     </aside>
   </div>
 </template>

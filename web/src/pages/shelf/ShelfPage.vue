@@ -7,6 +7,7 @@ import { computed, ref } from 'vue';
 import { RouterLink } from 'vue-router';
 import { useSession } from '../../stores/session.ts';
 import { useShop } from '../../stores/shop.ts';
+import { fetchedAhead } from '../../composables/fetchedAhead.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { useKeys } from '../../composables/useKeys.ts';
 import BarCard from './BarCard.vue';
@@ -17,13 +18,14 @@ import FiltersCard from './FiltersCard.vue';
 import InTurn from '../../components/figures/InTurn.vue';
 import LinkButton from '../../components/fields/LinkButton.vue';
 import MillCard from './MillCard.vue';
-import NewBag from './NewBag.vue';
 import RoomsCard from './RoomsCard.vue';
 import ShelfLine from './ShelfLine.vue';
-import StepsCard from './StepsCard.vue';
 import { useShelfEdits } from './useShelfEdits.ts';
 import { useShelfLines } from './useShelfLines.ts';
 import VesselCard from './VesselCard.vue';
+
+const NewBag = fetchedAhead(() => import('./NewBag.vue'));
+const StepsCard = fetchedAhead(() => import('./StepsCard.vue'));
 
 const shelf = useShop();
 const session = useSession();

@@ -9,11 +9,12 @@ import { RouterLink, useRouter } from 'vue-router';
 import { clockTime, dayName, fromNow } from '../../format/formatClock.ts';
 import InTurn from '../../components/figures/InTurn.vue';
 import StandingVessel from '../../components/drawings/StandingVessel.vue';
-import StrainForm from './StrainForm.vue';
+import { useFetched } from '../../composables/useFetched.ts';
 import { useNextSteps } from './useNextSteps.ts';
 import { useStanding } from './useStanding.ts';
 import { useStrain } from './useStrain.ts';
 
+const { part: StrainForm, isHere: isFormHere } = useFetched(() => import('./StrainForm.vue'));
 const { shelf, batches, jugs } = useStores();
 const router = useRouter();
 
@@ -22,6 +23,7 @@ const pickedId = ref<string | null>(null);
 const open = computed<Batch>(
   () => batches.steeping.find(({ id }) => id === pickedId.value) ?? batches.steeping[0]!,
 );
+const shown = computed(() => batches.steeping.slice(0, isFormHere.value ? undefined : 1));
 const strain = useStrain(open);
 const standing = useStanding();
 const { format, entered } = strain;
@@ -55,7 +57,7 @@ async function strainIt(): Promise<void> {
   <div class="page">
     <h1>Steeping</h1>
     <ul v-if="batches.steeping.length > 0">
-      <InTurn v-for="batch in batches.steeping" :key="batch.id">
+      <InTurn v-for="batch in shown" :key="batch.id">
         <li class="batch">
           <StandingVessel class="drawn" v-bind="standing.get(batch.id)!.drawn" />
           <div class="what">
@@ -150,7 +152,7 @@ async function strainIt(): Promise<void> {
       <p>A running batch stands here with its clock until it is strained.</p>
       <p><RouterLink to="/plan">Plan a batch</RouterLink></p>
     </div>
-    <InTurn v-if="batches.past.length > 0">
+    <InTurn v-if="isFormHere && batches.past.length > 0">
       <h2 class="before">
         Before <RouterLink to="/log" class="all">all of them in the log</RouterLink>
       </h2>

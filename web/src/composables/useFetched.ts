@@ -1,0 +1,17 @@
+import { ref, type Component, type Ref } from 'vue';
+import { fetchedPart } from './fetchedAhead.ts';
+
+/**
+ * A part of a page that is fetched by itself while the page stands already.
+ *
+ * @returns the part, and whether it is here or cannot be had: what stands below it waits for that, so
+ * that nothing moves when it comes
+ */
+export function useFetched<T extends Component>(
+  fetchIt: () => Promise<{ default: T }>,
+): { part: T; isHere: Readonly<Ref<boolean>> } {
+  const isHere = ref(false);
+  const say = (): void => void (isHere.value = true);
+  void fetchIt().then(say, say);
+  return { part: fetchedPart(fetchIt), isHere };
+}
