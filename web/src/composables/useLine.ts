@@ -45,7 +45,7 @@ export function useLine() {
     const byMs = shelf.shop ? shelf.now.getTime() + DAY_MS : 0;
     const soon = onHand.filter(({ useBy }) => Date.parse(useBy) < byMs).length;
     const text = `${held} in ${onHand.length} jug${onHand.length === 1 ? '' : 's'}`;
-    return { text: soon > 0 ? `${text}, ${soon} to use up` : text, due: soon > 0 };
+    return { text: soon > 0 ? `${text}, use up ${soon}` : text, due: soon > 0 };
   });
   // The menu is counted once the page stands.
   const isSettled = useSettled();

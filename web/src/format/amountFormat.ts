@@ -19,6 +19,10 @@ export interface AmountFormat extends AmountTexts {
   readonly otherVolume: (volumeMl: number) => string;
   readonly percent: (frac: number, decimals?: number) => string;
   readonly money: (price: number) => string;
+  /** What is priced by its mass: by a kilogram or a pound, and how many of those a kilogram is. */
+  readonly pricedMass: 'kg' | 'lb';
+  readonly pricedPerKg: number;
+  readonly pricePerMass: (pricePerKg: number) => string;
   /** Degrees of the units, for a scale. */
   readonly degrees: (tempC: number) => number;
   /** What one unit of a drawing's graduations is, mL: of a glass, and of a vessel. */
@@ -28,6 +32,8 @@ export interface AmountFormat extends AmountTexts {
   readonly plainMass: UnitId;
   readonly plainVolume: UnitId;
   readonly plainLargeVolume: UnitId;
+  /** What an amount that is poured or weighed may be typed in. */
+  readonly pouredOrWeighed: 'mL or g' | 'fl oz or oz';
 }
 
 /**
@@ -37,6 +43,8 @@ export interface AmountFormat extends AmountTexts {
 export function amountFormat(input: { units: ShopUnits; currency: string }): AmountFormat {
   const { units, currency } = input;
   const isMetric = units === 'metric';
+  const pricedMass = isMetric ? 'kg' : 'lb';
+  const pricedPerKg = isMetric ? 1 : convert({ value: 1, from: 'kilogram', to: 'pound' });
   return {
     units,
     mass: (massG) => amountText(writeMass({ massG, units })),
@@ -46,11 +54,16 @@ export function amountFormat(input: { units: ShopUnits; currency: string }): Amo
     temp: (tempC) => amountText(writeTemp({ tempC, units })),
     percent: (frac, decimals = 2) => `${percentFigure(frac, decimals)}\u2009%`,
     money: (price) => moneyText(price, currency),
+    pricedMass,
+    pricedPerKg,
+    pricePerMass: (pricePerKg) =>
+      `${moneyText(pricePerKg / pricedPerKg, currency)} a ${pricedMass}`,
     degrees: (tempC) => (isMetric ? tempC : celsiusToFahrenheit(tempC)),
     glassUnitMl: isMetric ? 1 : convert({ value: 1, from: 'fluidOunce', to: 'millilitre' }),
     vesselUnitMl: isMetric ? 1000 : convert({ value: 1, from: 'quart', to: 'millilitre' }),
     plainMass: isMetric ? 'gram' : 'ounce',
     plainVolume: isMetric ? 'millilitre' : 'fluidOunce',
     plainLargeVolume: isMetric ? 'litre' : 'quart',
+    pouredOrWeighed: isMetric ? 'mL or g' : 'fl oz or oz',
   };
 }

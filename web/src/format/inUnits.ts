@@ -12,6 +12,9 @@ const WAYS = {
 const AMOUNT =
   /“[^”]*”|([−-]?\d[\d.]*)(?:( to |–)([−-]?\d[\d.]*))?[\s\u2009\u202f](kg|g|mL|L|°C)(?![\w/]| per )/g;
 
+/** A price of a kilogram or a litre. */
+const PRICE = /(\d[\d.]*) per (kg|L)(?!\w)/g;
+
 /**
  * A sentence with its amounts in the units of the page.
  *
@@ -19,7 +22,12 @@ const AMOUNT =
  */
 export function inUnits(text: string, format: AmountFormat): string {
   if (format.units === 'metric') return text;
-  return text.replaceAll(
+  const priced = text.replaceAll(PRICE, (_, price: string, unit: string) =>
+    unit === 'kg'
+      ? `${(Number(price) / format.pricedPerKg).toFixed(2)} per ${format.pricedMass}`
+      : `${((Number(price) * format.vesselUnitMl) / 1000).toFixed(2)} per qt`,
+  );
+  return priced.replaceAll(
     AMOUNT,
     (all, from?: string, to?: string, until?: string, unit?: string) => {
       if (from === undefined) return all;
@@ -29,6 +37,15 @@ export function inUnits(text: string, format: AmountFormat): string {
       return until === undefined ? write(from) : `${write(from)}${to}${write(until)}`;
     },
   );
+}
+
+/**
+ * An equation with its numbers filled in, in SI, and what it comes to in the units of the page where those
+ * are others.
+ */
+export function alsoResultIn(filledIn: string, format: AmountFormat): string {
+  const [result = ''] = filledIn.split(' = ').slice(-1);
+  return filledIn.slice(0, filledIn.length - result.length) + alsoIn(result, format);
 }
 
 /**

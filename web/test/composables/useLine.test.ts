@@ -65,7 +65,7 @@ describe('useLine', () => {
     settings.toggleUnits();
     expect(at('Jugs').text).to.match(/^3\.1[67]\sqt in 2 jugs$/);
     const last = await lineOf({ jugs: [jugOf({ useBy: '2026-06-13T20:00:00.000Z' })] });
-    expect(last.at('Jugs').text).to.match(/in 1 jug, 1 to use up$/);
+    expect(last.at('Jugs').text).to.match(/in 1 jug, use up 1$/);
     expect(last.at('Jugs').due).to.equal(true);
     const none = await lineOf({ jugs: [] });
     expect(none.at('Jugs')).to.include({ text: 'no concentrate', due: true });

@@ -11,6 +11,7 @@ describe('amountFormat', () => {
     ['temp', 4, '4\u2009°C', '39\u2009°F'],
     ['percent', 0.0345, '3.45\u2009%', '3.45\u2009%'],
     ['money', 3.4, '€3.40', 'US$3.40'],
+    ['pricePerMass', 31, '€31.00 a kg', 'US$14.06 a lb'],
   ] as const)
     it(`writes ${what} in both systems`, () => {
       expect([metric[what](of), us[what](of)]).to.deep.equal([inMetric, inUs]);

@@ -60,7 +60,7 @@ function input(text: string): void {
     return;
   }
   wrong.value = '';
-  const other = value === amount.value ? '' : ` = ${props.kind.write(value)}`;
+  const other = amount.quantity === props.kind.accepts[0] ? '' : ` = ${props.kind.write(value)}`;
   hint.value = `${understood(amount)}${other}`;
   pending = { value, quantity: amount.quantity };
   if (!props.lazy) emitChange();

@@ -9,6 +9,8 @@ export interface AmountKind {
   readonly plainUnit?: UnitId;
   /** Density by which a mass stands for a volume and the other way about, g/mL. */
   readonly gPerMl?: number;
+  /** What a plain number is times where it is written by another unit than it is kept by. */
+  readonly times?: number;
   readonly write: (value: number) => string;
   readonly step: number;
   readonly min: number;
@@ -21,7 +23,12 @@ export interface AmountKind {
 
 /** Limits of an amount in its canonical unit, and what differs from the usual of its kind. */
 type Limits = Pick<AmountKind, 'step' | 'min' | 'max'> &
-  Partial<Pick<AmountKind, 'accepts' | 'plainUnit' | 'write' | 'limitText' | 'gPerMl' | 'example'>>;
+  Partial<
+    Pick<
+      AmountKind,
+      'accepts' | 'plainUnit' | 'write' | 'limitText' | 'gPerMl' | 'times' | 'example'
+    >
+  >;
 
 function kindOf(usual: Pick<AmountKind, 'accepts' | 'plainUnit' | 'write'>, limits: Limits) {
   const kind = { ...usual, ...limits };
@@ -55,9 +62,9 @@ export const pouredKind = (
 /** @returns an amount as its kind counts it: what was entered in the other quantity, by the density */
 export function inUsual(
   { value, quantity }: { value: number; quantity: Expected },
-  { accepts: [usual], gPerMl }: Pick<AmountKind, 'accepts' | 'gPerMl'>,
+  { accepts: [usual], gPerMl, times = 1 }: Pick<AmountKind, 'accepts' | 'gPerMl' | 'times'>,
 ): number {
-  if (quantity === usual || gPerMl === undefined) return value;
+  if (quantity === usual || gPerMl === undefined) return value * times;
   if (usual === 'mass' && quantity === 'volume') return value * gPerMl;
   return usual === 'volume' && quantity === 'mass' ? value / gPerMl : value;
 }
@@ -112,6 +119,21 @@ export const priceKind = (limits: {
     example: '4.80',
     write: (price) => (limits.unknown && price === 0 ? '–' : price.toFixed(2)),
   });
+
+/** @returns a price of a kilogram, written by what the page prices by */
+export const pricePerMassKind = (
+  { pricedPerKg }: AmountFormat,
+  limits: { readonly max: number; readonly unknown?: boolean },
+): AmountKind => {
+  const price = priceKind(limits);
+  const own = {
+    ...price,
+    times: pricedPerKg,
+    step: price.step * pricedPerKg,
+    write: (pricePerKg: number) => price.write(pricePerKg / pricedPerKg),
+  };
+  return { ...own, limitText: betweenText(own) };
+};
 
 /** @returns a ratio of coffee to water, the water's side */
 export const ratioKind = (limits: Limits): AmountKind =>

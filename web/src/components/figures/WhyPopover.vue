@@ -6,7 +6,7 @@ import 'element-plus/theme-chalk/el-popover.css';
 import 'element-plus/theme-chalk/el-popper.css';
 import { computed, nextTick, ref, toRef, useTemplateRef, watch } from 'vue';
 import type { AmountFormat } from '../../format/amountFormat.ts';
-import { alsoIn } from '../../format/inUnits.ts';
+import { alsoIn, alsoResultIn } from '../../format/inUnits.ts';
 import CloseIcon from '~icons/lucide/x';
 import LinkButton from '../fields/LinkButton.vue';
 import DataTable from '../tables/DataTable.vue';
@@ -115,7 +115,7 @@ watch(
         <LinkButton @click="emit('back')">Back to {{ before.toLowerCase() }}</LinkButton>
       </p>
       <p class="figures equation">{{ explanation.equation }}</p>
-      <p class="figures">{{ explanation.filledIn }}</p>
+      <p class="figures">{{ alsoResultIn(explanation.filledIn, format) }}</p>
       <p class="soft">{{ explanation.method }}</p>
       <DataTable
         label="Values in it"

@@ -101,7 +101,8 @@ const makeLines = computed(() => {
     .map((make) => {
       const at = Math.max(y.value(make.atHours), below + 14);
       below = at + MAKE_HEIGHT - 12;
-      return { ...make, y: at };
+      // What stands below another one of its hour has no line of its own.
+      return { ...make, y: at, isAtItsHour: at === y.value(make.atHours) };
     });
 });
 const rows = computed(() => [
@@ -180,7 +181,7 @@ const rows = computed(() => [
       <g v-if="makes.length > 0" :transform="`translate(${makeX} 0)`">
         <text class="name" y="20">To make</text>
         <g v-for="make in makeLines" :key="make.id" class="make" :class="{ late: make.isDue }">
-          <line x1="-6" :x2="MAKE - 20" :y1="make.y" :y2="make.y" />
+          <line v-if="make.isAtItsHour" x1="-6" :x2="MAKE - 20" :y1="make.y" :y2="make.y" />
           <foreignObject x="-6" :y="make.y + 2" :width="MAKE - 8" :height="MAKE_HEIGHT">
             <p class="make-text">
               <RouterLink :to="`/shelf/house-recipes?recipe=${make.id}`"

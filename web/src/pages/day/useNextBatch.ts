@@ -1,5 +1,6 @@
 import { steepHoursOf, type Plan } from '@ratio/core/batch';
 import { helpsOf, latestStart, nextBatch } from '@ratio/core/day';
+import { storedCoffeeMl } from '@ratio/core/matter';
 import { percentText } from '@ratio/core/units';
 import { computed } from 'vue';
 import { useRouter } from 'vue-router';
@@ -164,7 +165,7 @@ export function useNextBatch(shown: DayShown, supply: Supply) {
         title: `${format.value.mass(plan.doseG)} at 1:${(plan.waterG / plan.doseG).toFixed(0)}, ${vesselName.value}`,
         by: start.value ? at(start.value.startMs) : null,
         isInTime: isInTime.value,
-        comesTo: `${format.value.mass(brewG)} of brew at ${percentText(made.strengthFrac, 1)}`,
+        comesTo: `${format.value.volume(storedCoffeeMl({ massG: brewG, strengthFrac: made.strengthFrac }))} of brew at ${percentText(made.strengthFrac, 1)}`,
         covers,
         open: () => open(plan, startMs.value),
       };

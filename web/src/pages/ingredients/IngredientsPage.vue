@@ -6,9 +6,9 @@ import { ElButton, ElDialog, ElInput, ElTooltip } from 'element-plus';
 import 'element-plus/theme-chalk/el-popper.css';
 import 'element-plus/theme-chalk/el-overlay.css';
 import 'element-plus/theme-chalk/el-dialog.css';
-import { ref } from 'vue';
+import { computed, ref } from 'vue';
 import { RouterLink } from 'vue-router';
-import { OPENED_DAYS, priceKind } from '../../components/fields/amountKind.ts';
+import { OPENED_DAYS, pricePerMassKind } from '../../components/fields/amountKind.ts';
 import AddIcon from '~icons/lucide/plus';
 import AmountField from '../../components/fields/AmountField.vue';
 import LinkButton from '../../components/fields/LinkButton.vue';
@@ -16,12 +16,14 @@ import OpenState from '../../components/figures/OpenState.vue';
 import DataTable from '../../components/tables/DataTable.vue';
 import type { DataColumn } from '../../components/tables/dataColumn.ts';
 import PackageCard from './PackageCard.vue';
+import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { useKeys } from '../../composables/useKeys.ts';
 import { useIngredients } from './useIngredients.ts';
 
 const session = useSession();
 const { sought, rows, open, ownOf, isBuiltIn, save, remove, ...own } = useIngredients();
 const { form, fromPackage, add, edit, discard } = own;
+const format = useAmountFormat();
 
 const MARKS = {
   exact: 'by definition',
@@ -56,7 +58,7 @@ const density = (ingredient: Ingredient): string =>
     ? densityGPerMl({ composition: ingredient.per100G, tempC: 20 }).toFixed(3)
     : `${measuredGPerMl({ ingredient, tempC: 20 }).toFixed(2)} loose`;
 
-const columns: readonly DataColumn<Ingredient>[] = [
+const columns = computed<readonly DataColumn<Ingredient>[]>(() => [
   { key: 'name', label: 'Ingredient', by: ({ name }) => name, minPx: 170 },
   {
     key: 'kcal',
@@ -94,9 +96,14 @@ const columns: readonly DataColumn<Ingredient>[] = [
     by: ({ id }) => open.lifeOf(id)?.daysLeft ?? 1e6,
     minPx: 170,
   },
-  { key: 'price', label: 'Price a kg', by: ({ pricePerKg }) => pricePerKg ?? -1, minPx: 96 },
+  {
+    key: 'price',
+    label: `Price a ${format.value.pricedMass}`,
+    by: ({ pricePerKg }) => pricePerKg ?? -1,
+    minPx: 96,
+  },
   { key: 'source', label: 'Source', by: ({ mark }) => MARKS[mark], minPx: 120 },
-];
+]);
 </script>
 
 <template>
@@ -165,9 +172,9 @@ const columns: readonly DataColumn<Ingredient>[] = [
       <template #price-cell="{ row }">
         <AmountField
           lazy
-          :label="`${row.name}: price a kilogram`"
+          :label="`${row.name}: price a ${format.pricedMass}`"
           :value="row.pricePerKg ?? 0"
-          :kind="priceKind({ max: 10000, unknown: row.pricePerKg === null })"
+          :kind="pricePerMassKind(format, { max: 10000, unknown: row.pricePerKg === null })"
           @change="(pricePerKg) => save(row, { pricePerKg }, 'price')"
         />
       </template>

@@ -8,13 +8,14 @@ import {
   numberKind,
   OPENED_DAYS,
   percentKind,
-  priceKind,
+  pricePerMassKind,
 } from '../../components/fields/amountKind.ts';
 import ActButton from '../../components/fields/ActButton.vue';
 import { useRefusals } from '../../components/fields/refusals.ts';
 import AmountRow from '../../components/fields/AmountRow.vue';
 import TextRow from '../../components/fields/TextRow.vue';
 import PickRow from '../../components/fields/PickRow.vue';
+import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import type { PackageForm } from './useIngredients.ts';
 
 /** An ingredient from the table on its package: what it amounts to is shown before it is saved. */
@@ -25,6 +26,7 @@ const props = defineProps<{
   fromPackage: { ingredient: Omit<Ingredient, 'id'> } | { wrong: string };
 }>();
 const emit = defineEmits<{ add: []; discard: [] }>();
+const format = useAmountFormat();
 
 type GramKey = 'fatG' | 'carbohydrateG' | 'sugarG' | 'proteinG' | 'saltG';
 const GRAMS: readonly { key: GramKey; label: string }[] = [
@@ -99,10 +101,9 @@ useRefusals();
       />
       <AmountRow
         v-if="mayPrice"
-        label="Price a kg"
-        name="Price a kilogram"
+        :label="`Price a ${format.pricedMass}`"
         :value="form.pricePerKg ?? 0"
-        :kind="priceKind({ max: 10000, unknown: form.pricePerKg === null })"
+        :kind="pricePerMassKind(format, { max: 10000, unknown: form.pricePerKg === null })"
         @change="form.pricePerKg = $event"
       />
     </div>

@@ -49,7 +49,7 @@ const act = (): void =>
   <form class="correct" aria-label="Correct this entry" @submit.prevent>
     <AmountRow
       v-if="parts.includes('amount')"
-      label="It was, mL or g"
+      :label="`It was, ${format.pouredOrWeighed}`"
       name="What the amount really was"
       :placeholder="format.mass(Math.abs(entry.countedG ?? entry.massG))"
       :value="shownMl"

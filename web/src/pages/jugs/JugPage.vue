@@ -208,9 +208,9 @@ const afterMl = (massG: number, strengthFrac: number): string =>
         "
       >
         <AmountRow
-          label="Water, mL or g"
+          :label="`Water, ${format.pouredOrWeighed}`"
           name="Water added"
-          placeholder="250 mL"
+          :placeholder="format.volume(250)"
           :value="waterG === null ? null : waterG / WATER_G_PER_ML"
           :kind="pouredKind(format, { step: 10, min: 1, max: 200000, gPerMl: WATER_G_PER_ML })"
           @change="(volumeMl) => (waterG = volumeMl * WATER_G_PER_ML)"
@@ -238,9 +238,9 @@ const afterMl = (massG: number, strengthFrac: number): string =>
         "
       >
         <AmountRow
-          label="How much, mL or g"
+          :label="`How much, ${format.pouredOrWeighed}`"
           name="How much is drawn off"
-          placeholder="480 mL"
+          :placeholder="format.volume(480)"
           :value="drawnG === null ? null : drawnG / gPerMl"
           :kind="
             pouredKind(format, {
@@ -288,7 +288,7 @@ const afterMl = (massG: number, strengthFrac: number): string =>
         "
       >
         <AmountRow
-          label="It holds, mL or g"
+          :label="`It holds, ${format.pouredOrWeighed}`"
           name="Counted in the jug"
           :placeholder="level"
           :value="countedG === null ? null : countedG / gPerMl"
@@ -318,7 +318,7 @@ const afterMl = (massG: number, strengthFrac: number): string =>
         "
       >
         <AmountRow
-          label="How much, mL or g"
+          :label="`How much, ${format.pouredOrWeighed}`"
           name="How much is discarded"
           placeholder="all of it"
           :value="discardG === null ? null : discardG / gPerMl"

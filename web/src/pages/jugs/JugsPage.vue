@@ -129,7 +129,7 @@ li {
 .do {
   display: grid;
   gap: 8px;
-  justify-items: center;
+  justify-items: start;
   font-size: var(--t13);
 }
 

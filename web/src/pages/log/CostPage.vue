@@ -1,6 +1,8 @@
 <script setup lang="ts">
+import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
 import LinkButton from '../../components/fields/LinkButton.vue';
+import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import DataTable from '../../components/tables/DataTable.vue';
 import type { DataColumn } from '../../components/tables/dataColumn.ts';
 import LogWays from './LogWays.vue';
@@ -9,16 +11,22 @@ import { useCostPage } from './useCostPage.ts';
 /** What the coffee costs by the week, what is thrown away, and what another way would be worth. */
 const { state, failure, load, lines, changes, about } = useCostPage();
 type Line = (typeof lines.value)[number];
-const COLUMNS: readonly DataColumn<Line>[] = [
+const format = useAmountFormat();
+const columns = computed<readonly DataColumn<Line>[]>(() => [
   { key: 'week', label: 'Week', text: ({ week }) => week, minPx: 140 },
   { key: 'batches', label: 'Batches', text: ({ batches }) => batches, isNumber: true },
   { key: 'coffee', label: 'Coffee in', text: ({ coffee }) => coffee, isNumber: true },
   { key: 'brew', label: 'Brew out', text: ({ brew }) => brew, isNumber: true },
   { key: 'cost', label: 'Coffee cost', text: ({ cost }) => cost, isNumber: true },
-  { key: 'perKg', label: 'A kg of brew', text: ({ perKg }) => perKg, isNumber: true },
+  {
+    key: 'price',
+    label: `A ${format.value.pricedMass} of brew`,
+    text: ({ price }) => price,
+    isNumber: true,
+  },
   { key: 'retained', label: 'Brew per coffee', text: ({ retained }) => retained, isNumber: true },
   { key: 'thrown', label: 'Thrown away', text: ({ thrown }) => thrown, isNumber: true },
-];
+]);
 </script>
 
 <template>
@@ -46,7 +54,7 @@ const COLUMNS: readonly DataColumn<Line>[] = [
       </section>
       <section aria-labelledby="weeks">
         <h2 id="weeks" class="section-head">By week</h2>
-        <DataTable label="Weeks" :rows="lines" :key-of="({ date }) => date" :columns="COLUMNS" />
+        <DataTable label="Weeks" :rows="lines" :key-of="({ date }) => date" :columns />
         <p class="soft">
           By today’s price of each coffee. As a table for a spreadsheet:
           <a href="/api/export/batches.csv" download>batches</a>,

@@ -41,8 +41,10 @@ export function useCostPage() {
       coffee: format.value.mass(week.doseG),
       brew: format.value.mass(week.brewG),
       cost: money(week.price),
-      perKg:
-        week.price === null || week.brewG === 0 ? '–' : money((1000 * week.price) / week.brewG),
+      price:
+        week.price === null || week.brewG === 0
+          ? '–'
+          : money((1000 * week.price) / week.brewG / format.value.pricedPerKg),
       retained: week.doseG > 0 ? `${(week.brewG / week.doseG).toFixed(2)} g per g` : '–',
       thrown: `${format.value.mass(week.discardedG)}, ${money(week.discardedPrice)}`,
     })),

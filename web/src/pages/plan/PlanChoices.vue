@@ -130,7 +130,9 @@ function setDose(value: number, quantity: Expected): void {
           value: id,
           label: name,
           reason:
-            pricePerKg === null ? `${roast} roast` : `${roast} roast, ${pricePerKg.toFixed(2)}/kg`,
+            pricePerKg === null
+              ? `${roast} roast`
+              : `${roast} roast, ${format.pricePerMass(pricePerKg)}`,
         }))
       "
       @update:model-value="emit('change', { coffeeId: $event })"

@@ -5,7 +5,7 @@ import { computed } from 'vue';
 import {
   hoursKind,
   largeVolumeKind,
-  priceKind,
+  pricePerMassKind,
   ratioKind,
 } from '../../components/fields/amountKind.ts';
 import ActButton from '../../components/fields/ActButton.vue';
@@ -80,10 +80,10 @@ async function answer(): Promise<void> {
           @update:model-value="coffee = { ...coffee, roast: $event }"
         />
         <AmountRow
-          label="Price a kg"
+          :label="`Price a ${format.pricedMass}`"
           placeholder="not known"
           :value="coffee.pricePerKg"
-          :kind="priceKind({ max: 1000 })"
+          :kind="pricePerMassKind(format, { max: 1000 })"
           @change="(pricePerKg) => (coffee = { ...coffee, pricePerKg })"
         />
       </template>

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import type { Coffee } from '@ratio/core/coffee';
-import { numberKind, percentKind } from '../../components/fields/amountKind.ts';
+import { numberKind, percentKind, pricePerMassKind } from '../../components/fields/amountKind.ts';
 import AmountRow from '../../components/fields/AmountRow.vue';
 import ChoiceRow from '../../components/fields/ChoiceRow.vue';
 import DateField from '../../components/fields/DateField.vue';
 import TextRow from '../../components/fields/TextRow.vue';
 import PickRow from '../../components/fields/PickRow.vue';
+import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 
 /** A coffee on the shelf, edited where it stands. */
 defineProps<{
@@ -16,6 +17,7 @@ defineProps<{
   zone: string;
 }>();
 const emit = defineEmits<{ change: [change: Partial<Coffee>, what: string] }>();
+const format = useAmountFormat();
 
 const ROASTS = [
   { value: 'light', label: 'light', reason: 'fruity; for black and tonic' },
@@ -54,11 +56,11 @@ const PART = percentKind({ step: 0.05, min: 0, max: 1, decimals: 0 });
     </ChoiceRow>
     <AmountRow
       v-if="mayPrice"
-      label="Price a kg"
+      :label="`Price a ${format.pricedMass}`"
       lazy
       :value="coffee.pricePerKg"
       placeholder="not known"
-      :kind="numberKind({ step: 0.5, min: 0, max: 1000, decimals: 2 })"
+      :kind="pricePerMassKind(format, { max: 1000 })"
       @change="(pricePerKg) => emit('change', { pricePerKg }, 'price')"
     />
     <AmountRow

@@ -10,8 +10,9 @@ import ChoiceRow from '../../components/fields/ChoiceRow.vue';
 import DateField from '../../components/fields/DateField.vue';
 import PickButtons from '../../components/fields/PickButtons.vue';
 import TextRow from '../../components/fields/TextRow.vue';
-import { numberKind } from '../../components/fields/amountKind.ts';
+import { pricePerMassKind } from '../../components/fields/amountKind.ts';
 import { useRefusals } from '../../components/fields/refusals.ts';
+import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 
 /** A bag that has arrived: of a coffee on the shelf, or of a new one. What is not known stays open. */
 const props = defineProps<{
@@ -25,6 +26,7 @@ const open = defineModel<boolean>({ required: true });
 type Bag = Pick<Coffee, 'name' | 'roast' | 'roastedOn' | 'pricePerKg'>;
 const emit = defineEmits<{ again: [coffee: Coffee, bag: Partial<Bag>]; fresh: [bag: Bag] }>();
 useRefusals();
+const format = useAmountFormat();
 
 const NEW = 'new';
 const ofId = ref(NEW);
@@ -91,10 +93,10 @@ function shelve(): void {
       </ChoiceRow>
       <AmountRow
         v-if="mayPrice"
-        label="Price a kg"
+        :label="`Price a ${format.pricedMass}`"
         placeholder="not known"
         :value="pricePerKg"
-        :kind="numberKind({ step: 0.5, min: 0, max: 1000, decimals: 2 })"
+        :kind="pricePerMassKind(format, { max: 1000 })"
         @change="pricePerKg = $event"
       />
       <ActButton primary :disabled="!isReady" @act="shelve">Put it on the shelf</ActButton>

@@ -15,7 +15,7 @@ export function useShelfLines() {
         robustaFrac > 0 && `${format.value.percent(robustaFrac, 0)} robusta`,
         decafFrac > 0 && `${format.value.percent(decafFrac, 0)} decaf`,
         roastedOn === null ? 'roast date not known' : `roasted ${dateName(roastedOn)}`,
-        pricePerKg === null ? 'price not known' : `${format.value.money(pricePerKg)} a kg`,
+        pricePerKg === null ? 'price not known' : format.value.pricePerMass(pricePerKg),
       ]
         .filter(Boolean)
         .join(' · '),

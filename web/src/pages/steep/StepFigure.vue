@@ -105,7 +105,7 @@ const drops = computed(() => {
                 : 'Water poured'
           "
           size="large"
-          :placeholder="step.note === 'came-out' ? 'g or mL' : ''"
+          :placeholder="step.note === 'came-out' ? format.pouredOrWeighed : ''"
           :value="measured.value.value"
           :kind="
             massKind(format, {

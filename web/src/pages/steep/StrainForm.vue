@@ -118,7 +118,7 @@ const startMs = computed(() => Date.parse(props.startedAt));
           >
         </div>
         <div>
-          <span class="label">Came out, mL or g</span>
+          <span class="label">Came out, {{ format.pouredOrWeighed }}</span>
           <AmountField
             :label="fills.length === 1 ? 'Came out' : `Came out into jug ${i + 1}`"
             :placeholder="i === 0 ? `about ${format.volume(predicted.brewMl)}` : 'the rest'"

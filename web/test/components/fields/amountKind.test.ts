@@ -11,6 +11,7 @@ import {
   percentKind,
   pouredKind,
   priceKind,
+  pricePerMassKind,
   ratioKind,
   STRENGTH,
   tempKind,
@@ -94,5 +95,18 @@ describe('kinds of amounts', () => {
     expect(inUsual({ value: 320, quantity: 'mass' }, coffee)).to.equal(320);
     const poured = pouredKind(metric, { ...limits, gPerMl: 1.02 });
     expect(inUsual({ value: 510, quantity: 'mass' }, poured)).to.equal(500);
+  });
+
+  it('price by the kilogram or the pound, and keep the price of a kilogram', () => {
+    const perKg = pricePerMassKind(metric, { max: 1000 });
+    const perLb = pricePerMassKind(us, { max: 1000 });
+    expect([perKg.write(31), perLb.write(31)]).to.deep.equal(['31.00', '14.06']);
+    // NIST Handbook 44, appendix C: 0.453 592 37 kg to the pound.
+    expect(inUsual({ value: 14.06, quantity: 'number' }, perLb)).to.be.closeTo(
+      14.06 / 0.45359237,
+      1e-9,
+    );
+    expect(inUsual({ value: 31, quantity: 'number' }, perKg)).to.equal(31);
+    expect(perLb.limitText).to.equal('Between 0 and 453.59.');
   });
 });

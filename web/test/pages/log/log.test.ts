@@ -263,12 +263,12 @@ describe('pages of the log', () => {
     );
     await settled();
     const [now, before] = page.lines.value;
-    expect([plain(now!.cost), plain(now!.perKg), now!.retained]).to.deep.equal([
+    expect([plain(now!.cost), plain(now!.price), now!.retained]).to.deep.equal([
       '€280.00',
       '€9.33',
       '3.00 g per g',
     ]);
-    expect([before!.cost, before!.perKg]).to.deep.equal(['–', '–']);
+    expect([before!.cost, before!.price]).to.deep.equal(['–', '–']);
     const squeezed = page.changes.value.find(({ key }) => key === 'squeeze')!;
     expect(squeezed.worth).to.match(/^saves €/);
     expect(page.about.value).to.contain('of coffee a month');

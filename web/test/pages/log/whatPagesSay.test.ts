@@ -477,8 +477,8 @@ describe('what the log’s pages say', () => {
     const weeks = [week, week, { ...week, price: null, doseG: 0 }];
     const { of, drafts } = await page('/log/cost', useCostPage, only('/api/log/weeks', weeks));
     // 60 over 5 kg.
-    expect(of.lines.value[0]!.perKg).to.match(/12\.00/u);
-    expect(of.lines.value[2]).to.include({ cost: '–', perKg: '–', retained: '–' });
+    expect(of.lines.value[0]!.price).to.match(/12\.00/u);
+    expect(of.lines.value[2]).to.include({ cost: '–', price: '–', retained: '–' });
     // 4.35 weeks of 1 kg each: the two whole ones before this week hold 2 kg and none.
     expect(plain(of.about.value)).to.contain('4350 g of coffee a month');
     expect(of.changes.value.map(({ key }) => key)).to.include.members(['leaner', 'rinse']);
