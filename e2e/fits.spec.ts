@@ -8,6 +8,9 @@ const SIZES = [
   { width: 390, height: 844 },
 ];
 
+// Fingers need larger buttons than a mouse: what fits them fits both.
+lookingTest.use({ hasTouch: true });
+
 for (const name of PAGES)
   lookingTest(
     `${name}: every text stands clear, at every size, in both systems`,

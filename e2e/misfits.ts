@@ -1,8 +1,8 @@
 import type { Page } from '@playwright/test';
 
 /**
- * Texts of a page that do not stand as they should: beyond the window, cut by something around them, or
- * over another text.
+ * Texts and marks of a page that do not stand as they should: beyond the window, cut by something around
+ * them, or over another one.
  *
  * @returns a line for each, with the text
  */
@@ -55,6 +55,12 @@ export const misfits = (page: Page): Promise<string[]> =>
       range.selectNodeContents(node);
       for (const box of range.getClientRects())
         if (box.width > 1 && box.height > 1) found.push({ text, box, parent });
+    }
+    // The mark and the icons stand among the words.
+    for (const parent of document.querySelectorAll('a > svg, button svg')) {
+      const box = parent.getBoundingClientRect();
+      const name = parent.closest('a, button')?.getAttribute('aria-label') ?? 'a button';
+      if (isShown(parent)) found.push({ text: `mark of ${name}`, box, parent });
     }
     for (const input of document.querySelectorAll('input')) {
       if (!isShown(input) || input.type !== 'text') continue;

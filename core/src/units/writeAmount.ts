@@ -55,7 +55,8 @@ export const writeTemp = (input: { tempC: number; units: ShopUnits }): WrittenAm
     : { figure: signed(input.tempC), unit: '°C' };
 
 /** Whole degrees with a true minus. */
-const signed = (degrees: number): string => degrees.toFixed(0).replace('-', '−');
+const signed = (degrees: number): string =>
+  degrees.toFixed(0).replace(/^-0$/, '0').replace('-', '−');
 
 /** @returns figure and unit in one line, with a thin space between */
 export const amountText = ({ figure, unit }: WrittenAmount): string => `${figure}\u2009${unit}`;

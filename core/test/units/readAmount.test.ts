@@ -184,6 +184,9 @@ describe('writing amounts', () => {
     [writeVolume({ volumeMl: 2820, units: 'us' }), '2.98\u2009qt'],
     [writeTemp({ tempC: 4, units: 'us' }), '39\u2009°F'],
     [writeTemp({ tempC: -2, units: 'metric' }), '−2\u2009°C'],
+    // −18 °C are −0.4 °F, which no thermometer calls minus nought.
+    [writeTemp({ tempC: -18, units: 'us' }), '0\u2009°F'],
+    [writeTemp({ tempC: -0.3, units: 'metric' }), '0\u2009°C'],
   ] as const)
     it(`writes ${expected}`, () => {
       expect(amountText(written)).to.equal(expected);

@@ -63,7 +63,13 @@ const route = useRoute();
       <RouterLink v-if="shelf" to="/shelf" class="quiet">Shelf</RouterLink>
       <RouterLink v-if="who !== ''" to="/sign-in" class="quiet">{{ who }}</RouterLink>
       <ElButton text :icon="FindIcon" class="icon-button" aria-label="Find" @click="emit('find')" />
-      <ElButton text :icon="KeysIcon" class="icon-button" aria-label="Keys" @click="emit('help')" />
+      <ElButton
+        text
+        :icon="KeysIcon"
+        class="icon-button keys"
+        aria-label="Keys"
+        @click="emit('help')"
+      />
       <ElButton
         text
         :icon="night ? DayIcon : NightIcon"
@@ -221,7 +227,14 @@ nav {
     line-height: 1.25;
   }
 
+  /* A phone has none; where one is plugged in, “?” shows them. */
+  .keys {
+    display: none;
+  }
+
   .end {
+    flex-wrap: wrap;
+    gap: 0 2px;
     padding-right: 12px;
   }
 }

@@ -219,6 +219,7 @@ const refused = computed(() =>
 
 .tools {
   display: flex;
+  align-items: baseline;
   justify-content: space-between;
   padding: 6px 20px 0;
   font-size: var(--t13);
