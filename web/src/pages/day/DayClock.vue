@@ -31,16 +31,18 @@ const HEAD = 44;
 const FOOT = 12;
 /** What a bar leaves to the time and the word beside it. */
 const LABEL = 102;
-const LEAST_COLUMN = 146;
+const LEAST_COLUMN = 130;
 const MOST_COLUMN = 190;
-const JUG = 56;
-const MAKE = 176;
 const MAKE_HEIGHT = 66;
 const LEAST_HOUR = 26;
 
 const box = ref<HTMLElement | null>(null);
 const { width: boxWidth, height: boxHeight } = useElementSize(box);
 const svg = ref<SVGSVGElement | null>(null);
+/** On a tablet upright all of the day stands side by side. */
+const isNarrow = computed(() => boxWidth.value < 820);
+const jugWidth = computed(() => (isNarrow.value ? 46 : 56));
+const makeWidth = computed(() => (isNarrow.value ? 146 : 176));
 
 const busy = computed(() => props.columns.filter(({ steeps }) => steeps.length > 0));
 const free = computed(() => props.columns.filter(({ steeps }) => steeps.length === 0));
@@ -49,16 +51,18 @@ const shown = computed(() =>
     ? [...busy.value, { id: 'free', name: 'Not in use', steeps: [], note: '' }]
     : busy.value,
 );
-const jugsWidth = computed(() => (props.jugs.length > 0 ? props.jugs.length * JUG + 24 : 0));
-const makeWidth = computed(() => (props.makes.length > 0 ? MAKE : 0));
+const jugsWidth = computed(() =>
+  props.jugs.length > 0 ? props.jugs.length * jugWidth.value + 24 : 0,
+);
+const makesWidth = computed(() => (props.makes.length > 0 ? makeWidth.value : 0));
 const column = computed(() => {
-  const room = boxWidth.value - AXIS - jugsWidth.value - makeWidth.value;
+  const room = boxWidth.value - AXIS - jugsWidth.value - makesWidth.value;
   return Math.min(MOST_COLUMN, Math.max(LEAST_COLUMN, room / Math.max(1, shown.value.length)));
 });
 const width = computed(() =>
   Math.max(
     boxWidth.value,
-    AXIS + shown.value.length * column.value + jugsWidth.value + makeWidth.value,
+    AXIS + shown.value.length * column.value + jugsWidth.value + makesWidth.value,
   ),
 );
 
@@ -170,19 +174,19 @@ const rows = computed(() => [
           v-for="(jug, k) in jugs"
           :key="jug.id"
           :jug
-          :width="JUG - 12"
+          :width="jugWidth - 12"
           :y
           :to-hours="hours.to"
           :most-y="height - FOOT - 18"
-          :transform="`translate(${k * JUG} 0)`"
+          :transform="`translate(${k * jugWidth} 0)`"
         />
       </g>
 
       <g v-if="makes.length > 0" :transform="`translate(${makeX} 0)`">
         <text class="name" y="20">To make</text>
         <g v-for="make in makeLines" :key="make.id" class="make" :class="{ late: make.isDue }">
-          <line v-if="make.isAtItsHour" x1="-6" :x2="MAKE - 20" :y1="make.y" :y2="make.y" />
-          <foreignObject x="-6" :y="make.y + 2" :width="MAKE - 8" :height="MAKE_HEIGHT">
+          <line v-if="make.isAtItsHour" x1="-6" :x2="makeWidth - 20" :y1="make.y" :y2="make.y" />
+          <foreignObject x="-6" :y="make.y + 2" :width="makeWidth - 8" :height="MAKE_HEIGHT">
             <p class="make-text">
               <RouterLink :to="`/shelf/house-recipes?recipe=${make.id}`"
                 >{{ timeOfDay(make.atHours) }} {{ make.name }}</RouterLink

@@ -4,6 +4,7 @@ import type { LogSort } from '@ratio/core/log';
 import { ElButton, ElCheckbox, ElInput, ElPagination } from 'element-plus';
 import 'element-plus/theme-chalk/el-checkbox.css';
 import 'element-plus/theme-chalk/el-pagination.css';
+import { useMediaQuery } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
 import ChoiceField from '../../components/fields/ChoiceField.vue';
@@ -68,7 +69,15 @@ const COLUMNS: readonly DataColumn<LogLine>[] = [
   { key: 'by', label: 'By', text: ({ by }) => by, minPx: 84 },
 ];
 const PICK = { key: 'pick', label: 'Compare', isQuiet: true, on: 'screen', minPx: 44 } as const;
-const columns = computed(() => (picked.value ? COLUMNS.toSpliced(1, 0, PICK) : COLUMNS));
+/** Where not all of them have room, these stand last. */
+const LAST: readonly string[] = ['vessel', 'grind', 'by'];
+const isNarrow = useMediaQuery('(max-width: 900px)');
+const columns = computed(() => {
+  const own = isNarrow.value
+    ? COLUMNS.toSorted((a, b) => Number(LAST.includes(a.key)) - Number(LAST.includes(b.key)))
+    : COLUMNS;
+  return picked.value ? own.toSpliced(1, 0, PICK) : own;
+});
 const dates = computed(() => [
   { key: 'from' as const, label: 'From', date: query.value.from || null },
   { key: 'to' as const, label: 'To', date: query.value.to || null },
