@@ -28,6 +28,8 @@ export interface AmountFormat extends AmountTexts {
   /** What one unit of a drawing's graduations is, mL: of a glass, and of a vessel. */
   readonly glassUnitMl: number;
   readonly vesselUnitMl: number;
+  /** What a brew or a preparation is priced by, of `vesselUnitMl`. */
+  readonly pricedVolume: 'L' | 'qt';
   /** What a plain number means in a field. */
   readonly plainMass: UnitId;
   readonly plainVolume: UnitId;
@@ -61,6 +63,7 @@ export function amountFormat(input: { units: ShopUnits; currency: string }): Amo
     degrees: (tempC) => (isMetric ? tempC : celsiusToFahrenheit(tempC)),
     glassUnitMl: isMetric ? 1 : convert({ value: 1, from: 'fluidOunce', to: 'millilitre' }),
     vesselUnitMl: isMetric ? 1000 : convert({ value: 1, from: 'quart', to: 'millilitre' }),
+    pricedVolume: isMetric ? 'L' : 'qt',
     plainMass: isMetric ? 'gram' : 'ounce',
     plainVolume: isMetric ? 'millilitre' : 'fluidOunce',
     plainLargeVolume: isMetric ? 'litre' : 'quart',

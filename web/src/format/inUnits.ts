@@ -25,7 +25,7 @@ export function inUnits(text: string, format: AmountFormat): string {
   const priced = text.replaceAll(PRICE, (_, price: string, unit: string) =>
     unit === 'kg'
       ? `${(Number(price) / format.pricedPerKg).toFixed(2)} per ${format.pricedMass}`
-      : `${((Number(price) * format.vesselUnitMl) / 1000).toFixed(2)} per qt`,
+      : `${((Number(price) * format.vesselUnitMl) / 1000).toFixed(2)} per ${format.pricedVolume}`,
   );
   return priced.replaceAll(
     AMOUNT,

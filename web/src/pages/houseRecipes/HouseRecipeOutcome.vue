@@ -78,7 +78,7 @@ const per100 = computed(() => {
         :unit="
           made.price === null
             ? 'a price is missing'
-            : `${format.money((1000 * made.price) / made.yieldMl)} a litre`
+            : `${format.money((format.vesselUnitMl * made.price) / made.yieldMl)} per ${format.pricedVolume}`
         "
       />
       <BigFigure

@@ -1,4 +1,5 @@
 import { countedActuals } from '@ratio/core/batch';
+import { stepsOf } from '@ratio/core/steps';
 import { nextTime, type NextTime } from '@ratio/core/learn';
 import { batchFacts, batchText } from '@ratio/core/log';
 import { SCALE_NAMES, SCALES, type Scale } from '@ratio/core/tasting';
@@ -6,6 +7,7 @@ import { percentText } from '@ratio/core/units';
 import { computed, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { saveFile } from '../../api/saveFile.ts';
+import { useActualText } from '../../composables/useActualText.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { dateAndTime } from '../../format/formatClock.ts';
 import { useLog } from '../../stores/log.ts';
@@ -55,25 +57,17 @@ export function useEntryPage() {
 
   const when = (instant: string): string =>
     dateAndTime({ at: new Date(instant), zone: shelf.zone });
-  const rows = computed(() =>
-    countedActuals(batch.value?.actuals ?? []).map((row) => {
-      const amounts = [
-        row.massG === null ? '' : format.value.mass(row.massG),
-        row.tempC === null ? '' : format.value.temp(row.tempC),
-        row.strengthFrac === null ? '' : percentText(row.strengthFrac),
-        row.note,
-      ].filter(Boolean);
-      return {
-        id: row.id,
-        when: when(row.at),
-        text: [
-          row.kind === 'done' ? (row.step ?? 'done') : row.kind.replace('-', ' '),
-          ...amounts,
-        ].join(' '),
-        by: authorOf(row),
-      };
-    }),
-  );
+  const textOf = useActualText();
+  const rows = computed(() => {
+    const { actuals = [], plan } = batch.value ?? {};
+    const steps = plan ? stepsOf({ plan, shopSteps: shelf.shop?.steps ?? [] }) : [];
+    return countedActuals(actuals).map((row) => ({
+      id: row.id,
+      when: when(row.at),
+      text: textOf(row, steps),
+      by: authorOf(row),
+    }));
+  });
   const tastings = computed(() => log.tastingsOf(id.value));
   const means = computed(() => {
     const of = (name: Scale): number | undefined => {

@@ -144,10 +144,9 @@ export function usePlan() {
     const brewMl = result.value?.outcome.brewMl ?? 0;
     const pricePerKg = coffee.value.pricePerKg;
     if (pricePerKg === null || brewMl <= 0) return null;
-    const { units, vesselUnitMl } = format.value;
-    const perUnitMl = units === 'metric' ? 1000 : vesselUnitMl;
-    const price = (plan.value.doseG / 1000) * pricePerKg * (perUnitMl / brewMl);
-    return { figure: price.toFixed(2), unit: units === 'metric' ? 'per L' : 'per qt' };
+    const { pricedVolume, vesselUnitMl } = format.value;
+    const price = (plan.value.doseG / 1000) * pricePerKg * (vesselUnitMl / brewMl);
+    return { figure: price.toFixed(2), unit: `per ${pricedVolume}` };
   });
 
   return {

@@ -33,6 +33,18 @@ describe('useEntryPage', () => {
         massG: 801,
         author: 'Mara',
       },
+      ...[
+        { id: 'ground', kind: 'done', step: 'grind' },
+        { id: 'tare', kind: 'skipped', step: 'tare' },
+        { id: 'own', kind: 'done', step: 'an-old-step', note: 'by hand' },
+        { id: 'pour', kind: 'poured', step: 'pour', massG: 4000, tempC: 12 },
+      ].map((one) => ({
+        ...NOTHING_NOTED,
+        batchId: 'old',
+        at: '2026-06-12T13:20:00.000Z',
+        author: 'unsigned',
+        ...one,
+      })),
       {
         ...NOTHING_NOTED,
         id: 'remark',
@@ -74,7 +86,11 @@ describe('useEntryPage', () => {
     expect(page.state.value).to.equal('ready');
     expect(page.rows.value.map(({ text, by }) => [plain(text), by])).to.deep.equal([
       ['weighed 801 g', 'Mara'],
-      ['remarked Cut *short* | today', ''],
+      ['ground', ''],
+      ['left out: Put the vessel on the scale and tare it', ''],
+      ['an old step: by hand', ''],
+      ['poured 4000 g at 12 °C', ''],
+      ['Cut *short* | today', ''],
     ]);
     expect(page.facts.value.find(({ name }) => name === 'Predicted by')!.text).to.equal(
       'the handbook',

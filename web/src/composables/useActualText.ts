@@ -1,0 +1,18 @@
+import type { BatchActual } from '@ratio/core/batch';
+import type { Step } from '@ratio/core/steps';
+import { actualText } from '../format/actualText.ts';
+import { useShop } from '../stores/shop.ts';
+import { useAmountFormat } from './useAmountFormat.ts';
+
+/** @returns what was noted of a batch, in words, with the shop's names of vessels and of the batch's steps */
+export function useActualText() {
+  const shelf = useShop();
+  const format = useAmountFormat();
+  return (row: BatchActual, steps: readonly Step[] = []): string =>
+    actualText(row, {
+      format: format.value,
+      zone: shelf.zone,
+      vesselOf: (id) => shelf.vessels.find((vessel) => vessel.id === id)?.name ?? 'another vessel',
+      stepOf: (key) => steps.find((step) => step.key === key),
+    });
+}
