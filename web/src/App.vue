@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import type { Role } from '@ratio/core/shop';
 import { computed, defineAsyncComponent, ref } from 'vue';
 import { RouterLink, RouterView, useRoute, useRouter } from 'vue-router';
 import InTurn from './components/figures/InTurn.vue';
@@ -48,7 +47,7 @@ const hands = useHands();
 useDueCall();
 const sought = ref('');
 /** What the page takes at least, and whether whoever stands here may see it. */
-const least = computed(() => (route.meta['least'] as Role | undefined) ?? 'pours');
+const least = computed(() => route.meta.least ?? 'pours');
 const isAllowed = computed(() => session.can(least.value));
 const who = computed(() => authorOf({ author: session.session?.name ?? '' }));
 /** Somebody else stands here now: what they see is read again. */
@@ -85,7 +84,7 @@ useKeys({
 <template>
   <a href="#page" class="skip">Skip to the page</a>
   <TheLine
-    v-if="!route.meta['bare'] || start.state === 'signIn'"
+    v-if="!route.meta.bare || start.state === 'signIn'"
     :stations="start.state === 'signIn' ? [] : stations"
     :units="settings.units"
     :due="hands.due.length"
@@ -103,7 +102,7 @@ useKeys({
     @discard="aside.discard"
   />
   <StateStrip v-if="isNews" v-bind="strip" @send="tryNow" @insist="insist" @let-go="letGo" />
-  <main id="page" tabindex="-1" :class="{ bare: route.meta['bare'] }">
+  <main id="page" tabindex="-1" :class="{ bare: route.meta.bare }">
     <RouterView v-if="start.state === 'ready' && isAllowed" v-slot="{ Component }">
       <component :is="Component" v-if="Component" @done="signedIn" />
       <h1 v-else class="wait soft">{{ FETCHING }}</h1>
@@ -123,7 +122,7 @@ useKeys({
   <InTurn>
     <NoticeBar
       :notice="notices.shown"
-      :raised="route.meta['bare'] === true"
+      :raised="route.meta.bare === true"
       @undo="notices.undo"
       @close="notices.dismiss"
     />

@@ -11,6 +11,14 @@ export interface PageEntry {
   readonly bare?: true;
 }
 
+declare module 'vue-router' {
+  interface RouteMeta {
+    title?: string;
+    least?: Role;
+    bare?: true;
+  }
+}
+
 export const PAGES: readonly PageEntry[] = [
   { path: '/bench', file: 'day/DayPage', title: 'Bench' },
   { path: '/bench/week', file: 'day/WeekPage', title: 'Week' },

@@ -16,7 +16,7 @@ export function useDueCall(): void {
   useTitle(
     computed(() => {
       const count = hands.due.length > 0 ? `(${hands.due.length}) ` : '';
-      return `${count}${String(route.meta['title'] ?? '')} · Ratio`;
+      return `${count}${route.meta.title ?? ''} · Ratio`;
     }),
   );
   const icon = document.querySelector<HTMLLinkElement>('link[rel="icon"]');

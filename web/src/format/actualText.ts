@@ -30,8 +30,6 @@ function withoutNote(row: BatchActual, names: ActualNames): string {
   switch (kind) {
     case 'agitated':
       return 'stirred';
-    case 'read':
-      return `read ${format.percent(strengthFrac ?? 0)}`;
     case 'temperature':
       return `${format.temp(tempC ?? 0)} inside`;
     case 'moved':
@@ -52,9 +50,12 @@ function withoutNote(row: BatchActual, names: ActualNames): string {
     case 'poured':
     case 'rinsed':
     case 'came-out':
+    case 'read':
+    case 'strained':
       return [
         kind.replace('-', ' '),
         massG === null ? '' : format.mass(massG),
+        strengthFrac === null ? '' : format.percent(strengthFrac),
         tempC === null ? '' : `at ${format.temp(tempC)}`,
       ]
         .filter(Boolean)
@@ -66,7 +67,6 @@ function withoutNote(row: BatchActual, names: ActualNames): string {
     }
     case 'skipped':
       return `left out: ${stepOf(step)?.title ?? wordsOf(step)}`;
-    case 'strained':
     case 'undone':
       return kind;
   }

@@ -1,7 +1,7 @@
 import { useEventListener, useTimeoutFn } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
-import { ask, newId, RequestProblem, Unreachable } from '../api/client.ts';
+import { ask, newId, RequestProblem } from '../api/client.ts';
 import { conflicts } from '../composables/conflicts.ts';
 import { isSame } from '../composables/isSame.ts';
 import { rebased } from '../composables/rebased.ts';
@@ -62,10 +62,10 @@ const LONGEST_RETRY_MS = 30_000;
 /** Answers by which nothing was decided: the same write can be sent again. */
 const UNDECIDED = [401, 408, 429];
 
-const isUndecided = (error: unknown): boolean =>
-  error instanceof Unreachable ||
-  (error instanceof RequestProblem &&
-    (error.problem.status >= 500 || UNDECIDED.includes(error.problem.status)));
+const isDecided = (error: unknown): error is RequestProblem =>
+  error instanceof RequestProblem &&
+  error.problem.status < 500 &&
+  !UNDECIDED.includes(error.problem.status);
 
 interface Waiter {
   /** Takes the answer in before the write leaves what is shown. */
@@ -139,12 +139,12 @@ export const useOutbox = defineStore('outbox', () => {
       });
       return done(id, answer);
     } catch (error) {
-      if (isUndecided(error)) {
-        stop(error as Error);
+      if (!isDecided(error)) {
+        stop(error);
         return false;
       }
-      const { problem } = error as RequestProblem;
-      if (problem.status === 412) return settled(write, problem.current, error as RequestProblem);
+      const { problem } = error;
+      if (problem.status === 412) return settled(write, problem.current, error);
       change(without(id));
       const waiter = waiters.get(id);
       waiters.delete(id);
@@ -163,8 +163,8 @@ export const useOutbox = defineStore('outbox', () => {
     return true;
   }
 
-  function stop(error: Error): void {
-    stopped.value = error instanceof Unreachable ? 'The server does not answer.' : error.message;
+  function stop(error: unknown): void {
+    stopped.value = error instanceof RequestProblem ? error.message : 'The server does not answer.';
     for (const waiter of waiters.values()) waiter.resolve({ kept: true });
     waiters.clear();
     retry.start();

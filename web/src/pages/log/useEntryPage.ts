@@ -70,16 +70,12 @@ export function useEntryPage() {
   });
   const tastings = computed(() => log.tastingsOf(id.value));
   const means = computed(() => {
-    const of = (name: Scale): number | undefined => {
+    const of: Partial<Record<Scale, number>> = {};
+    for (const name of SCALE_NAMES) {
       const said = tastings.value.flatMap((one) => one.said.scores[name] ?? []);
-      return said.length === 0 ? undefined : said.reduce((sum, one) => sum + one, 0) / said.length;
-    };
-    return Object.fromEntries(
-      SCALE_NAMES.flatMap((name) => {
-        const mean = of(name);
-        return mean === undefined ? [] : [[name, mean]];
-      }),
-    ) as Partial<Record<Scale, number>>;
+      if (said.length > 0) of[name] = said.reduce((sum, one) => sum + one, 0) / said.length;
+    }
+    return of;
   });
   const texts = computed(() => {
     const { mass, percent } = format.value;
@@ -95,18 +91,12 @@ export function useEntryPage() {
     const one = batch.value;
     const coffee = one && shelf.coffeeOf(one.plan.coffeeId);
     if (one?.status !== 'strained') return [];
-    const { bitterness, sourness, clean, liking } = means.value;
     return nextTime({
       plan: one.plan,
       model: coffee ? shelf.modelFor(coffee) : one.model,
       aimFrac: one.predicted.strengthFrac,
       foundFrac: foundFrac.value,
-      scores: {
-        ...(bitterness === undefined ? {} : { bitterness }),
-        ...(sourness === undefined ? {} : { sourness }),
-        ...(clean === undefined ? {} : { clean }),
-        ...(liking === undefined ? {} : { liking }),
-      },
+      scores: means.value,
     }).map(({ way, why, plan, strengthFrac, sameFrac }) => ({
       key: way,
       title: WAYS[way](plan),
@@ -118,9 +108,10 @@ export function useEntryPage() {
     }));
   });
   const said = computed(() =>
-    Object.entries(means.value).map(
-      ([name, mean]) => `${SCALES[name as Scale].name.toLowerCase()} ${mean.toFixed(1)}`,
-    ),
+    SCALE_NAMES.flatMap((name) => {
+      const mean = means.value[name];
+      return mean === undefined ? [] : `${SCALES[name].name.toLowerCase()} ${mean.toFixed(1)}`;
+    }),
   );
 
   return {

@@ -25,7 +25,7 @@ const isSecure = location.protocol === 'https:';
 const shelf = useShop();
 const session = useSession();
 const { people, devices, pairing, busy, refusedOf, ...does } = usePeople();
-const fresh = ref({ name: '', role: 'pours' as Role, pin: '' });
+const fresh = ref<{ name: string; role: Role; pin: string }>({ name: '', role: 'pours', pin: '' });
 const pins = ref<Record<string, string>>({});
 const passwords = ref<Record<string, string>>({});
 const tabletRole = ref<Role>('brews');

@@ -15,7 +15,9 @@ const emit = defineEmits<{
   compareWith: [which: Alternative | null];
   why: [number: 'level' | 'retained'];
 }>();
-const DRAWN: readonly string[] = ['coarser', 'finer', 'elsewhere'];
+/** What stands beside the plan in the drawing when it is asked for. */
+const DRAWN: readonly Alternative[] = ['coarser', 'finer', 'elsewhere'];
+const drawnOf = (key: string): Alternative | undefined => DRAWN.find((one) => one === key);
 </script>
 
 <template>
@@ -30,12 +32,12 @@ const DRAWN: readonly string[] = ['coarser', 'finer', 'elsewhere'];
           <span class="figures effect">{{ effect }}</span>
         </ElButton>
         <ElButton
-          v-if="DRAWN.includes(key)"
+          v-if="drawnOf(key)"
           link
           type="primary"
           :aria-pressed="compareWith === key"
           :aria-label="`Compare: ${title}`"
-          @click="emit('compareWith', compareWith === key ? null : (key as Alternative))"
+          @click="emit('compareWith', compareWith === key ? null : (drawnOf(key) ?? null))"
           >{{ compareWith === key ? 'drawn' : 'draw' }}</ElButton
         >
       </li>

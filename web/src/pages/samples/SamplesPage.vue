@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { MOST_SAMPLES } from '@ratio/core/batch';
-import { GRIND_NAMES, type Grind } from '@ratio/core/coffee';
+import { GRIND_NAMES } from '@ratio/core/coffee';
 import { ElButton, ElCheckbox, ElCheckboxGroup } from 'element-plus';
 import 'element-plus/theme-chalk/el-checkbox.css';
 import { RouterLink } from 'vue-router';
@@ -55,7 +55,7 @@ const print = (): void => window.print();
           aria-label="Grinds"
           :min="1"
           :model-value="grinds"
-          @update:model-value="pickGrinds($event as Grind[])"
+          @update:model-value="pickGrinds"
         >
           <ElCheckbox v-for="grind in GRIND_NAMES" :key="grind" :value="grind">
             {{ grind }}

@@ -1,5 +1,5 @@
 import { MOST_SAMPLES, planOfSample, sampleSet, type SampleSet } from '@ratio/core/batch';
-import { GRIND_NAMES, type Grind } from '@ratio/core/coffee';
+import { GRIND_NAMES } from '@ratio/core/coffee';
 import { storeToRefs } from 'pinia';
 import { computed, ref, watchEffect } from 'vue';
 import { useRouter } from 'vue-router';
@@ -94,7 +94,7 @@ export function useSampleSets() {
     startedText: (startedAt: string | null): string =>
       startedAt === null ? '' : `since ${timeText(Date.parse(startedAt))}`,
     /** In their own order, whichever was tapped first. */
-    pickGrinds(picked: readonly Grind[]): void {
+    pickGrinds(picked: readonly unknown[]): void {
       grinds.value = GRIND_NAMES.filter((one) => picked.includes(one));
     },
     async start(): Promise<void> {

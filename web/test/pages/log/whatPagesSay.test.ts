@@ -201,8 +201,8 @@ describe('what the log’s pages say', () => {
       expect(of.state.value).to.equal('ready');
       expect(of.rows.value.map(({ text }) => plain(text))).to.deep.equal([
         'weighed 851 g',
-        'grind',
-        'read 21 °C 1.65 % stirred',
+        'ground',
+        'read 1.65 % at 21 °C: stirred',
       ]);
       expect(of.rows.value[0]!.by).to.equal('Early shift');
       expect(of.rows.value[1]!.by).to.equal('');
