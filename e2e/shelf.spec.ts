@@ -1,4 +1,44 @@
+import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from './lido.ts';
+
+test('a day is tapped on a calendar of the shop’s own days, and is what would have been typed', async ({
+  page,
+  lido,
+}) => {
+  await page.goto(`${lido.url}/shelf`);
+  await page.getByRole('button', { name: /^Lot 14, natural/ }).click();
+  const day = page.getByRole('textbox', { name: 'Roasted on' });
+  await expect(day).toHaveValue('Thu 4 Jun');
+  const button = page.getByRole('button', { name: 'Calendar', exact: true });
+  await button.click();
+  const calendar = page.getByRole('dialog', { name: 'Calendar', exact: true });
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)).toEqual([]);
+  // A week begins on a Monday, and nothing was roasted tomorrow.
+  await expect(calendar.getByRole('columnheader').first()).toHaveText('Mon');
+  await expect(calendar.locator('td.disabled').filter({ hasText: /^14$/ })).toHaveCount(1);
+  await calendar.locator('td.available').filter({ hasText: /^2$/ }).click();
+  await expect(calendar).toBeHidden();
+  await expect(day).toHaveValue('Tue 2 Jun');
+  await page.reload();
+  await expect(page.getByRole('button', { name: /^Lot 14, natural/ })).toContainText(
+    'roasted Tue 2 Jun',
+  );
+});
+
+test('an hour that is tapped is judged as one that is typed', async ({ page, lido }) => {
+  await page.goto(`${lido.url}/steep`);
+  await page.getByRole('button', { name: 'Calendar', exact: true }).click();
+  const calendar = page.getByRole('dialog', { name: 'Calendar', exact: true });
+  await calendar.locator('td.available').filter({ hasText: /^12$/ }).click();
+  const strained = page.getByRole('textbox', { name: 'Strained' });
+  await expect(strained).toHaveValue('2026-06-12 07:40');
+  await expect(strained).toHaveAttribute('aria-invalid', 'true');
+  await calendar.locator('td.available').filter({ hasText: /^13$/ }).click();
+  await expect(strained).toHaveAttribute('aria-invalid', 'false');
+  await page.keyboard.press('Escape');
+  await expect(calendar).toBeHidden();
+});
 
 test('one thing of the shelf is open at a time, each change can be undone, and plans follow', async ({
   page,

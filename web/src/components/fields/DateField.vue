@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { localDate, readTime } from '@ratio/core/calendar';
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
 import { dateName } from '../../format/formatClock.ts';
+import DayPick from './DayPick.vue';
 import TypedField from './TypedField.vue';
 
 /** A day that is past, as one would say it: "4 June", "yesterday", "2026-06-04"; kept when it is left. */
@@ -16,13 +17,14 @@ const props = defineProps<{
 const emit = defineEmits<{ change: [date: string] }>();
 
 const written = computed(() => (props.date === null ? '' : dateName(props.date)));
+const today = computed(() => localDate({ atMs: props.now.getTime(), zone: props.zone }));
 /** At noon of the day: no change of the clock is near. */
 function dateOf(text: string): string | null {
   const { now, zone } = props;
   const found = readTime({ text: `${text} 12:00`, nowMs: now.getTime(), zone, looks: 'back' });
   if (!found.ok || text.trim() === '') return null;
   const date = localDate({ atMs: found.atMs, zone });
-  return date > localDate({ atMs: now.getTime(), zone }) ? null : date;
+  return date > today.value ? null : date;
 }
 const complaintOf = (text: string): string =>
   dateOf(text) === null ? 'A day that is past: 4 June, yesterday or 2026-06-04.' : '';
@@ -30,8 +32,19 @@ function leave(text: string): void {
   const date = dateOf(text);
   if (date !== null) emit('change', date);
 }
+const field = ref<{ say: (text: string) => void } | null>(null);
 </script>
 
 <template>
-  <TypedField :label :placeholder :written :complaint-of @left="leave" />
+  <div class="date">
+    <TypedField ref="field" :label :placeholder :written :complaint-of @left="leave" />
+    <DayPick :label :value="date ?? ''" :to="today" :today @pick="field?.say" />
+  </div>
 </template>
+
+<style scoped>
+.date {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+}
+</style>

@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { readTime } from '@ratio/core/calendar';
+import { localDate, readTime, wallMs } from '@ratio/core/calendar';
 import { ElButton } from 'element-plus';
 import { computed, ref } from 'vue';
 import { clockTime, fromNow } from '../../format/formatClock.ts';
+import DayPick from './DayPick.vue';
 import TypedField from './TypedField.vue';
 
 /** A time as one would say it: "yesterday 17:30", "Sat 6:10", "2 h ago". */
@@ -22,7 +23,7 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ change: [atMs: number | null] }>();
 
-const field = ref<{ clear: () => void } | null>(null);
+const field = ref<{ say: (text: string) => void } | null>(null);
 const at = computed(() => (props.atMs === null ? props.now : new Date(props.atMs)));
 const written = computed(() => {
   const clock = clockTime({ at: at.value, zone: props.zone });
@@ -33,6 +34,21 @@ const hint = computed(() => (props.atMs === null ? '' : fromNow({ at: at.value, 
 const isNow = (text: string): boolean => text.trim().toLowerCase().startsWith('now');
 const read = (text: string) =>
   readTime({ text, nowMs: props.now.getTime(), zone: props.zone, looks: props.looks });
+
+/** @returns what the shop's clock on the wall shows, as 2026-06-13 17:30 */
+const onWall = (atMs: number): string =>
+  new Date(wallMs({ atMs, zone: props.zone })).toISOString().slice(0, 16).replace('T', ' ');
+/** The days that it can be. */
+const days = computed(() => {
+  const { looks, min, max, now, zone } = props;
+  const dayOf = (ms: number | undefined): string =>
+    ms === undefined ? '' : localDate({ atMs: ms, zone });
+  return {
+    from: dayOf(min?.ms),
+    to: dayOf(max?.ms ?? (looks === 'back' ? now.getTime() : undefined)),
+    today: dayOf(now.getTime()),
+  };
+});
 
 function complaintOf(text: string): string {
   if (isNow(text)) return '';
@@ -47,21 +63,18 @@ function take(text: string): void {
   if (isNow(text)) emit('change', null);
   else if (found.ok) emit('change', found.atMs);
 }
-function tap(text: string): void {
-  field.value?.clear();
-  take(text);
-}
+const tap = (text: string): void => field.value?.say(text);
 </script>
 
 <template>
   <div class="time">
-    <TypedField ref="field" :label :written :complaint-of @typed="take">
-      <p v-if="hint !== ''" class="soft fine">{{ hint }}</p>
-    </TypedField>
-    <p v-if="taps && taps.length > 0" class="taps">
+    <TypedField ref="field" :label :written :complaint-of @typed="take" />
+    <p class="taps">
+      <span v-if="hint !== ''" class="soft fine">{{ hint }}</span>
       <ElButton v-for="text in taps" :key="text" link type="primary" @click="tap(text)">{{
         text
       }}</ElButton>
+      <DayPick :label :value="onWall(at.getTime())" with-time v-bind="days" @pick="tap" />
     </p>
   </div>
 </template>
@@ -79,6 +92,7 @@ function tap(text: string): void {
 .taps {
   display: flex;
   flex-wrap: wrap;
+  align-items: center;
   gap: 0 12px;
 }
 

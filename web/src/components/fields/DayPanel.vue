@@ -1,0 +1,122 @@
+<script setup lang="ts">
+import { onClickOutside, useEventListener } from '@vueuse/core';
+import dayjs from 'dayjs';
+import { ElDatePickerPanel, ElPopover } from 'element-plus';
+import 'element-plus/theme-chalk/el-date-picker-panel.css';
+import 'element-plus/theme-chalk/el-time-picker.css';
+import 'element-plus/theme-chalk/el-popper.css';
+import 'element-plus/theme-chalk/el-popover.css';
+import { nextTick, toRef, useTemplateRef, watch } from 'vue';
+import { useAmountFormat } from '../../composables/useAmountFormat.ts';
+
+/** A calendar beside a field, in the shop's days: what is tapped is written as it would be typed. */
+const props = defineProps<{
+  anchor: HTMLElement | null;
+  label: string;
+  value: string;
+  withTime: boolean;
+  from: string;
+  to: string;
+  /** The shop's day, where it opens as long as nobody has said one. */
+  today: string;
+}>();
+const open = defineModel<boolean>({ required: true });
+const emit = defineEmits<{ pick: [text: string] }>();
+
+const DAY = 'YYYY-MM-DD';
+const format = useAmountFormat();
+// A week begins on a Monday (ISO 8601); in the United States on a Sunday.
+watch(
+  () => format.value.units,
+  (units) => Object.assign(dayjs.Ls['en']!, { weekStart: units === 'us' ? 0 : 1 }),
+  { immediate: true },
+);
+function isShut(date: Date): boolean {
+  const day = dayjs(date).format(DAY);
+  return (props.from !== '' && day < props.from) || (props.to !== '' && day > props.to);
+}
+function pick(text: string | null): void {
+  if (text === null) return;
+  emit('pick', text);
+  if (!props.withTime) open.value = false;
+}
+
+/** Where the button is; the button itself says that it opens a dialog. */
+const beside = {
+  getBoundingClientRect: () => props.anchor?.getBoundingClientRect() ?? new DOMRect(),
+};
+const panel = useTemplateRef<HTMLElement>('panel');
+onClickOutside(panel, () => (open.value = false), { ignore: [toRef(props, 'anchor')] });
+useEventListener('keydown', ({ key }: KeyboardEvent) => {
+  if (key === 'Escape') open.value = false;
+});
+watch(
+  open,
+  async (now) => {
+    await nextTick();
+    if (now) panel.value?.focus({ preventScroll: true });
+    else props.anchor?.focus({ preventScroll: true });
+  },
+  { immediate: true },
+);
+</script>
+
+<template>
+  <ElPopover
+    :visible="open"
+    virtual-triggering
+    :virtual-ref="beside"
+    placement="bottom"
+    width="auto"
+    :popper-style="{ padding: 0 }"
+    role="group"
+  >
+    <div
+      ref="panel"
+      class="panel"
+      role="dialog"
+      tabindex="-1"
+      aria-label="Calendar"
+      :aria-description="label"
+    >
+      <ElDatePickerPanel
+        :model-value="value"
+        :type="withTime ? 'datetime' : 'date'"
+        :value-format="withTime ? `${DAY} HH:mm` : DAY"
+        :date-format="DAY"
+        time-format="HH:mm"
+        :default-value="dayjs(today).toDate()"
+        :border="false"
+        :show-footer="false"
+        :disabled-date="isShut"
+        @update:model-value="pick"
+      />
+    </div>
+  </ElPopover>
+</template>
+
+<style scoped>
+.panel {
+  outline-offset: -2px;
+}
+
+.panel :deep(.el-picker-panel) {
+  background: none;
+  color: var(--ink);
+  font-family: var(--words);
+}
+
+/* What can be tapped is strong; the rest is not marked like what is picked. */
+.panel :deep(td.available) {
+  font-weight: 600;
+}
+
+.panel :deep(td.disabled .el-date-table-cell) {
+  background: none;
+  color: var(--ink-soft);
+}
+
+.panel :deep(td) {
+  height: 36px;
+}
+</style>
