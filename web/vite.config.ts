@@ -77,8 +77,10 @@ const instead = (packageName: string, file: string) => ({
   replacement: fileURLToPath(new URL(`src/instead/${file}`, import.meta.url)),
 });
 
+/** Small parts of the core that most pages ask for. */
+const SHARED = /core\/src\/(?:batch\/schedule|calendar\/useBy|drink\/fromJug)/;
 const FIELDS =
-  /components\/(?:fields\/(?:Amount|Typed|Choice|PickRow|Time|Text|LeaveOut|Act|refusals|amountKind)|figures\/(?!Open|Why))|composables\/useLoaded|core\/src\/units\/|fromJug\.ts|castArray/;
+  /components\/(?:fields\/(?:Amount|Typed|Choice|PickRow|Time|Text|LeaveOut|Act|refusals|amountKind)|figures\/(?!Open|Why))|composables\/useLoaded|core\/src\/units\/|castArray/;
 const DRAWINGS =
   /components\/(?:drawings|charts)\/(?:SvgHandle|VesselOutline|colour|vesselShape|Axis|ChartTable)|d3-(?:array|format|interpolate|path|scale|shape)/;
 const DRINKS = /core\/src\/drink\/|stores\/menu\.ts/;
@@ -141,11 +143,7 @@ export default defineConfig({
             { name: 'common', tags: ['$initial'] },
             // What the stations share: small parts that are never fetched one without the other.
             { name: 'icons', test: /~icons/, minShareCount: 2 },
-            {
-              name: 'schedule',
-              test: /core\/src\/(?:batch\/schedule|calendar\/useBy)/,
-              minShareCount: 2,
-            },
+            { name: 'shared', test: SHARED, minShareCount: 2 },
             { name: 'fields', test: FIELDS, minShareCount: 2 },
             { name: 'drawings', test: DRAWINGS, minShareCount: 4 },
             { name: 'pantry', test: PANTRY, minShareCount: 4 },

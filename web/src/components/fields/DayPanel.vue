@@ -7,7 +7,6 @@ import 'element-plus/theme-chalk/el-time-picker.css';
 import 'element-plus/theme-chalk/el-popper.css';
 import 'element-plus/theme-chalk/el-popover.css';
 import { nextTick, toRef, useTemplateRef, watch } from 'vue';
-import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 
 /** A calendar beside a field, in the shop's days: what is tapped is written as it would be typed. */
 const props = defineProps<{
@@ -24,13 +23,8 @@ const open = defineModel<boolean>({ required: true });
 const emit = defineEmits<{ pick: [text: string] }>();
 
 const DAY = 'YYYY-MM-DD';
-const format = useAmountFormat();
-// A week begins on a Monday (ISO 8601); in the United States on a Sunday.
-watch(
-  () => format.value.units,
-  (units) => Object.assign(dayjs.Ls['en']!, { weekStart: units === 'us' ? 0 : 1 }),
-  { immediate: true },
-);
+// A week begins on a Monday, as ISO 8601 has it and the shop's own week does.
+Object.assign(dayjs.Ls['en']!, { weekStart: 1 });
 function isShut(date: Date): boolean {
   const day = dayjs(date).format(DAY);
   return (props.from !== '' && day < props.from) || (props.to !== '' && day > props.to);

@@ -1,27 +1,33 @@
 <script setup lang="ts">
 import { ElButton } from 'element-plus';
-import { useSwipe } from '@vueuse/core';
+import { promiseTimeout, useSwipe } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
 import BackIcon from '~icons/lucide/chevron-left';
 import AheadIcon from '~icons/lucide/chevron-right';
 import InTurn from '../../components/figures/InTurn.vue';
-import { fetchedPart } from '../../composables/fetchedAhead.ts';
+import { useAmountFormat } from '../../composables/useAmountFormat.ts';
+import { useFetched } from '../../composables/useFetched.ts';
 import { useKeys } from '../../composables/useKeys.ts';
 import { timeOfDay } from '../../format/formatClock.ts';
 import { useStores } from '../../stores/useStores.ts';
 import DayClock from './DayClock.vue';
 import MovedStrain from './MovedStrain.vue';
 import NextPanel from './NextPanel.vue';
+import { useHandOver } from './useHandOver.ts';
 import { useDayShown } from './useDayShown.ts';
 import { useHands } from '../../stores/hands.ts';
 import { useJugColumns } from './useJugColumns.ts';
 import { useMoves } from './useMoves.ts';
+import { useNextBatch } from './useNextBatch.ts';
+import { useRunsOut } from './useRunsOut.ts';
+import { useUseUp } from './useUseUp.ts';
+import { useDays } from '../../stores/days.ts';
 import { useSteepColumns } from './useSteepColumns.ts';
 import { useSupply } from './useSupply.ts';
 import { useToMake } from './useToMake.ts';
 
-const DayRest = fetchedPart(() => import('./DayRest.vue'));
+const { part: DayRest } = useFetched(() => import('./DayRest.vue'));
 
 const { shelf, batches, jugs: onHand } = useStores();
 const router = useRouter();
@@ -31,6 +37,29 @@ const { columns } = useSteepColumns(shown);
 const { columns: jugs } = useJugColumns(shown, supply);
 const { makes } = useToMake(shown);
 const hand = useHands();
+const days = useDays();
+const format = useAmountFormat();
+const { first, pace, whole, left: drinksLeft } = useRunsOut(shown, supply);
+const { advice, noVessel, helps } = useNextBatch(shown, supply);
+const { list: useUp, throwAway } = useUseUp();
+const handOver = useHandOver(shown);
+const { notes, gone, lists, counts } = handOver;
+const runsOut = computed(() => ({
+  first: first.value,
+  pace: pace.value,
+  whole: whole.value,
+  drinksLeft: drinksLeft.value,
+  advice: advice.value,
+  noVessel: noVessel.value,
+  helps: helps.value,
+  isKnown: days.pours !== null,
+}));
+/** What is below the next thing is put up as a whole: nothing moves when more of it has been read. */
+const MOST_WAIT_MS = 1000;
+const isRead = ref(false);
+void Promise.race([Promise.all([handOver.read, supply.read]), promiseTimeout(MOST_WAIT_MS)]).then(
+  () => (isRead.value = true),
+);
 const { moved, asked, move, leave, moveEnd, moveStart } = useMoves(shown);
 void batches.loadRunning().catch(() => undefined);
 
@@ -128,7 +157,20 @@ const print = (): void => window.print();
         @back="hand.takeAllBack"
         @plan="router.push('/plan')"
       />
-      <DayRest :shown :supply />
+      <DayRest
+        v-if="isRead"
+        :format
+        :shifts="{ notes, gone }"
+        :runs-out
+        :use-up
+        :lists
+        :counts
+        @note="handOver.addNote"
+        @take-back="handOver.takeBack"
+        @throw="throwAway"
+        @check="handOver.check"
+        @count="handOver.count"
+      />
     </aside>
   </div>
 </template>

@@ -1,59 +1,56 @@
 <script setup lang="ts">
-import { promiseTimeout } from '@vueuse/core';
-import { ref } from 'vue';
+import type { CheckList } from '@ratio/core/day';
 import { useRefusals } from '../../components/fields/refusals.ts';
 import InTurn from '../../components/figures/InTurn.vue';
-import { useAmountFormat } from '../../composables/useAmountFormat.ts';
-import { useDays } from '../../stores/days.ts';
+import type { AmountFormat } from '../../format/amountFormat.ts';
 import HandOver from './HandOver.vue';
 import RunsOutPanel from './RunsOutPanel.vue';
 import ShiftNotes from './ShiftNotes.vue';
-import type { DayShown } from './useDayShown.ts';
-import { useHandOver } from './useHandOver.ts';
-import { useNextBatch } from './useNextBatch.ts';
-import { useRunsOut } from './useRunsOut.ts';
-import type { Supply } from './useSupply.ts';
 import UseUpList from './UseUpList.vue';
-import { useUseUp } from './useUseUp.ts';
+import type { UseUp } from './useUseUp.ts';
 
-/** What is below the next thing, put up as a whole: nothing moves when more of it has been read. */
-const { shown, supply } = defineProps<{ shown: DayShown; supply: Supply }>();
-const MOST_WAIT_MS = 1000;
-
-const days = useDays();
-const format = useAmountFormat();
+/** What is below the next thing: notes of the shifts, what runs out, what has to go, and the lists. */
+defineProps<{
+  format: AmountFormat;
+  shifts: InstanceType<typeof ShiftNotes>['$props'];
+  runsOut: InstanceType<typeof RunsOutPanel>['$props'];
+  useUp: readonly UseUp[];
+  lists: InstanceType<typeof HandOver>['$props']['lists'];
+  counts: InstanceType<typeof HandOver>['$props']['counts'];
+}>();
+const emit = defineEmits<{
+  note: [text: string];
+  takeBack: [id: string, date: string];
+  throw: [one: UseUp, reason: string];
+  check: [list: CheckList, item: string, rowId: string | null];
+  count: [id: string, volumeMl: number, reason: string];
+}>();
 useRefusals();
-const { first, pace, whole, left } = useRunsOut(shown, supply);
-const { advice, noVessel, helps } = useNextBatch(shown, supply);
-const { list, throwAway } = useUseUp();
-const handOver = useHandOver(shown);
-const { notes, lists, gone, counts } = handOver;
-const isRead = ref(false);
-void Promise.race([Promise.all([handOver.read, supply.read]), promiseTimeout(MOST_WAIT_MS)]).then(
-  () => (isRead.value = true),
-);
 </script>
 
 <template>
-  <template v-if="isRead">
-    <InTurn>
-      <ShiftNotes :notes :gone @note="handOver.addNote" @take-back="handOver.takeBack" />
-    </InTurn>
-    <InTurn>
-      <RunsOutPanel
-        :first
-        :pace
-        :whole
-        :drinks-left="left"
-        :advice
-        :no-vessel
-        :helps
-        :is-known="days.pours !== null"
-      />
-    </InTurn>
-    <InTurn>
-      <UseUpList :list :money="format.money" @throw="throwAway" />
-      <HandOver :lists :counts :format @check="handOver.check" @count="handOver.count" />
-    </InTurn>
-  </template>
+  <InTurn>
+    <ShiftNotes
+      v-bind="shifts"
+      @note="emit('note', $event)"
+      @take-back="(id, date) => emit('takeBack', id, date)"
+    />
+  </InTurn>
+  <InTurn>
+    <RunsOutPanel v-bind="runsOut" />
+  </InTurn>
+  <InTurn>
+    <UseUpList
+      :list="useUp"
+      :money="format.money"
+      @throw="(one, reason) => emit('throw', one, reason)"
+    />
+    <HandOver
+      :lists
+      :counts
+      :format
+      @check="(list, item, rowId) => emit('check', list, item, rowId)"
+      @count="(id, volumeMl, reason) => emit('count', id, volumeMl, reason)"
+    />
+  </InTurn>
 </template>

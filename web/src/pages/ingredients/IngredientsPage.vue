@@ -195,6 +195,7 @@ const columns = computed<readonly DataColumn<Ingredient>[]>(() => [
       append-to-body
     >
       <PackageCard
+        :format
         :may-price="session.can('leads')"
         :form
         :from-package

@@ -15,18 +15,18 @@ import { useRefusals } from '../../components/fields/refusals.ts';
 import AmountRow from '../../components/fields/AmountRow.vue';
 import TextRow from '../../components/fields/TextRow.vue';
 import PickRow from '../../components/fields/PickRow.vue';
-import { useAmountFormat } from '../../composables/useAmountFormat.ts';
+import type { AmountFormat } from '../../format/amountFormat.ts';
 import type { PackageForm } from './useIngredients.ts';
 
 /** An ingredient from the table on its package: what it amounts to is shown before it is saved. */
 const props = defineProps<{
+  format: AmountFormat;
   /** Prices are the lead’s. */
   mayPrice: boolean;
   form: PackageForm;
   fromPackage: { ingredient: Omit<Ingredient, 'id'> } | { wrong: string };
 }>();
 const emit = defineEmits<{ add: []; discard: [] }>();
-const format = useAmountFormat();
 
 type GramKey = 'fatG' | 'carbohydrateG' | 'sugarG' | 'proteinG' | 'saltG';
 const GRAMS: readonly { key: GramKey; label: string }[] = [

@@ -6,10 +6,11 @@ import ChoiceRow from '../../components/fields/ChoiceRow.vue';
 import DateField from '../../components/fields/DateField.vue';
 import TextRow from '../../components/fields/TextRow.vue';
 import PickRow from '../../components/fields/PickRow.vue';
-import { useAmountFormat } from '../../composables/useAmountFormat.ts';
+import type { AmountFormat } from '../../format/amountFormat.ts';
 
 /** A coffee on the shelf, edited where it stands. */
 defineProps<{
+  format: AmountFormat;
   /** Prices are the lead’s. */
   mayPrice: boolean;
   coffee: Coffee;
@@ -17,7 +18,6 @@ defineProps<{
   zone: string;
 }>();
 const emit = defineEmits<{ change: [change: Partial<Coffee>, what: string] }>();
-const format = useAmountFormat();
 
 const ROASTS = [
   { value: 'light', label: 'light', reason: 'fruity; for black and tonic' },

@@ -12,11 +12,12 @@ import PickButtons from '../../components/fields/PickButtons.vue';
 import TextRow from '../../components/fields/TextRow.vue';
 import { pricePerMassKind } from '../../components/fields/amountKind.ts';
 import { useRefusals } from '../../components/fields/refusals.ts';
-import { useAmountFormat } from '../../composables/useAmountFormat.ts';
+import type { AmountFormat } from '../../format/amountFormat.ts';
 
 /** A bag that has arrived: of a coffee on the shelf, or of a new one. What is not known stays open. */
 const props = defineProps<{
   coffees: readonly Coffee[];
+  format: AmountFormat;
   /** Prices are the lead’s. */
   mayPrice: boolean;
   now: Date;
@@ -26,7 +27,6 @@ const open = defineModel<boolean>({ required: true });
 type Bag = Pick<Coffee, 'name' | 'roast' | 'roastedOn' | 'pricePerKg'>;
 const emit = defineEmits<{ again: [coffee: Coffee, bag: Partial<Bag>]; fresh: [bag: Bag] }>();
 useRefusals();
-const format = useAmountFormat();
 
 const NEW = 'new';
 const ofId = ref(NEW);

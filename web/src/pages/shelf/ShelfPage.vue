@@ -84,6 +84,7 @@ function change(change: Partial<Shop>, what: string): void {
         >
           <CoffeeRow
             :may-price="session.can('leads')"
+            :format
             :coffee
             :now="shelf.now"
             :zone="shelf.zone"
@@ -152,6 +153,7 @@ function change(change: Partial<Shop>, what: string): void {
     <NewBag
       v-if="bagIsOpen"
       v-model="bagIsOpen"
+      :format
       :coffees="shelf.coffees"
       :may-price="session.can('leads')"
       :now="shelf.now"
