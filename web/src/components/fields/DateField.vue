@@ -46,5 +46,6 @@ const field = ref<{ say: (text: string) => void } | null>(null);
 .date {
   display: grid;
   grid-template-columns: minmax(0, 1fr) auto;
+  align-items: center;
 }
 </style>

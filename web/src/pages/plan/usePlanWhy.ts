@@ -2,10 +2,10 @@ import type { Explained, PlanOutcome } from '@ratio/core/batch';
 import { NARROWED_BY, type MonteCarloResult } from '@ratio/core/brew';
 import { percentText } from '@ratio/core/units';
 import { storeToRefs } from 'pinia';
-import { computed, ref, shallowRef, watch, type Ref } from 'vue';
+import { computed, ref, type Ref } from 'vue';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
+import { useOnAsking } from '../../composables/useOnAsking.ts';
 import { useDraft } from '../../stores/draft.ts';
-import type { explainPlan } from './explainPlan.ts';
 
 /** Below this share of a range's variance an input is not named. */
 const NAMED_FROM_FRAC = 0.05;
@@ -19,14 +19,14 @@ export function usePlanWhy(input: {
   const { plan, coffee, model } = storeToRefs(useDraft());
   const format = useAmountFormat();
   const asked = ref<Explained | null>(null);
-
-  // Fetched when somebody asks for the first time.
-  const explain = shallowRef<typeof explainPlan | null>(null);
-  watch(asked, async () => (explain.value ??= (await import('./explainPlan.ts')).explainPlan));
+  const explain = useOnAsking(
+    () => asked.value,
+    () => import('./explainPlan.ts'),
+  );
   /** Every number of it, as one leads to another; null until somebody asks. */
   const explained = computed(() =>
     explain.value && asked.value && result.value && coffee.value && model.value
-      ? explain.value({
+      ? explain.value.explainPlan({
           plan: plan.value,
           model: model.value,
           pricePerKg: coffee.value.pricePerKg,

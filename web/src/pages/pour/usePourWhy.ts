@@ -1,7 +1,7 @@
 import type { DrinkCost, ExplainedOfDrink, SolvedDrink } from '@ratio/core/drink';
-import { computed, ref, shallowRef, watch, type Ref } from 'vue';
+import { computed, ref, type Ref } from 'vue';
+import { useOnAsking } from '../../composables/useOnAsking.ts';
 import { useJugs } from '../../stores/jugs.ts';
-import type { explainDrink } from './explainDrink.ts';
 
 /** The number of a drink that somebody asks about, and where each of them comes from. */
 export function usePourWhy(of: {
@@ -10,14 +10,14 @@ export function usePourWhy(of: {
 }) {
   const jugs = useJugs();
   const asked = ref<ExplainedOfDrink | null>(null);
-
-  // Fetched when somebody asks for the first time.
-  const explain = shallowRef<typeof explainDrink | null>(null);
-  watch(asked, async () => (explain.value ??= (await import('./explainDrink.ts')).explainDrink));
+  const explain = useOnAsking(
+    () => asked.value,
+    () => import('./explainDrink.ts'),
+  );
   /** Every number of it, as one leads to another; null until somebody asks. */
   const explained = computed(() =>
     explain.value && asked.value && of.solved.value && of.cost.value
-      ? explain.value({
+      ? explain.value.explainDrink({
           solved: of.solved.value,
           cost: of.cost.value,
           concentratePricePerKg: jugs.chosen.pricePerKg,

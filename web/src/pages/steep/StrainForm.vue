@@ -184,7 +184,7 @@ const startMs = computed(() => Date.parse(props.startedAt));
 <style scoped>
 .strain {
   display: grid;
-  grid-template-columns: 168px minmax(300px, 1fr) 180px 176px;
+  grid-template-columns: 184px minmax(300px, 1fr) 180px 176px;
   align-items: start;
   gap: 12px 24px;
   border-top: 1px solid var(--hairline);
