@@ -31,6 +31,7 @@ export const lidoShop: Body<Shop> = {
   closeHours: 20,
   crewFromHours: 6,
   crewToHours: 21,
+  clock: '24 h',
   mill: {
     name: 'Bar mill',
     settings: {

@@ -1,5 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, test } from './lido.ts';
+import { expect, stands, test } from './lido.ts';
+import { misfits } from './misfits.ts';
 
 test('a day is tapped on a calendar of the shop’s own days, and is what would have been typed', async ({
   page,
@@ -101,4 +102,29 @@ test('a bag that arrived is on the shelf in three touches, known or new', async 
   await expect(page.getByRole('button', { name: /^Lot 14, natural/ })).toContainText(
     'roasted Fri 12 Jun',
   );
+});
+
+test('a shop that reads its clock by twelve hours has all of its times so, at every size', async ({
+  page,
+  lido,
+}) => {
+  await page.goto(`${lido.url}/shelf`);
+  await page.getByRole('button', { name: /^Rooms and hours/ }).click();
+  await page.getByRole('combobox', { name: 'Clock', exact: true }).press('Enter');
+  await page.getByRole('option', { name: /^12 h/ }).click();
+  await expect(page.getByRole('textbox', { name: 'Opens' })).toHaveValue('8:00\u202fam');
+  await expect(page.getByRole('link', { name: /^Steep/ })).toContainText('strain 8:10\u202fam');
+  const wrong: string[] = [];
+  for (const path of ['bench', 'bench/week', 'plan', 'steep', 'jugs', 'log'])
+    for (const [width, height] of [
+      [1280, 800],
+      [768, 1024],
+      [390, 844],
+    ] as const) {
+      await page.setViewportSize({ width, height });
+      await page.goto(`${lido.url}/${path}`);
+      await stands(page);
+      for (const one of await misfits(page)) wrong.push(`${path}, ${width} px: ${one}`);
+    }
+  expect(wrong).toEqual([]);
 });

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { FILTRATION_METHODS } from '../brew/filtration.ts';
 import { STEEP_PLACES } from '../brew/schema.ts';
+import { CLOCKS } from '../calendar/writeTime.ts';
 import { WETTING_NAMES } from '../brew/wetting.ts';
 import { GRIND_NAMES } from '../coffee/grinds.ts';
 import { CONSTANTS } from '../constants.ts';
@@ -41,6 +42,8 @@ export const shopSchema = z.object({
   closeHours: z.number().min(0).max(24),
   crewFromHours: z.number().min(0).max(24),
   crewToHours: z.number().min(0).max(24),
+  /** How its clock is read. */
+  clock: z.enum(CLOCKS).default('24 h'),
   /** What the mill's dial says for each grind; empty where nobody has tried it. */
   mill: z.strictObject({
     name: z.string().max(80),

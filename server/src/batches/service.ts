@@ -109,14 +109,14 @@ export function createBatchService({ db, clock, changes }: Needs): BatchService 
       nowMs: clock.now().getTime(),
     });
     if (!inIt) return;
-    const [vessels, { zone }] = await Promise.all([
+    const [vessels, { zone, clock: clockStyle }] = await Promise.all([
       db.vessels.list(shopId, {}, transaction),
       db.shops.get(shopId, shopId, transaction),
     ]);
     const others = vessels
       .filter(({ id, use }) => use !== 'jug' && !all.some((one) => one.plan.vesselId === id))
       .map(({ name }) => name);
-    const until = dayAndTime({ atMs: Date.parse(inIt.endsAt), zone });
+    const until = dayAndTime({ atMs: Date.parse(inIt.endsAt), zone, clock: clockStyle });
     throw new ProblemError(
       'not_possible_now',
       `${vessel.name} holds ${inIt.coffeeName} until ${until}. ${others.length > 0 ? `Free: ${others.join(', ')}.` : 'Strain it first.'}`,

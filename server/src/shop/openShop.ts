@@ -17,6 +17,7 @@ const NEW_SHOP: Omit<Shop, 'id' | 'version' | 'zone'> = {
   closeHours: 18,
   crewFromHours: 7,
   crewToHours: 19,
+  clock: '24 h',
   mill: {
     name: '',
     settings: { 'extra-coarse': '', coarse: '', 'medium-coarse': '', medium: '', fine: '' },

@@ -1,8 +1,16 @@
-import { dayAndDate, dayAndTime } from '@ratio/core/calendar';
+import { dayAndDate, dayAndTime, timeText, type ClockStyle } from '@ratio/core/calendar';
+import { readonly, ref } from 'vue';
+
+const style = ref<ClockStyle>('24 h');
+/** How the shop reads its clock: every time that stands somewhere is written so. */
+export const clockStyle = readonly(style);
+export function readClockAs(now: ClockStyle): void {
+  style.value = now;
+}
 
 /** @returns "Sat 08:10" in a zone */
 export const clockTime = (input: { at: Date; zone: string }): string =>
-  dayAndTime({ atMs: input.at.getTime(), zone: input.zone });
+  dayAndTime({ atMs: input.at.getTime(), zone: input.zone, clock: style.value });
 
 /** @returns "08:10" in a zone */
 export const hourTime = (input: { at: Date; zone: string }): string =>
@@ -56,8 +64,11 @@ export function minutesAndSeconds(ms: number): string {
 
 const two = (value: number): string => String(value).padStart(2, '0');
 
-/** @returns "07:30" of hours since midnight */
+/** @returns "07:30" of hours since midnight, 0…24 */
 export function timeOfDay(hours: number): string {
   const minutes = Math.round(hours * 60);
-  return `${two(Math.floor(minutes / 60))}:${two(minutes % 60)}`;
+  return timeText({ hours: Math.floor(minutes / 60), minutes: minutes % 60, clock: style.value });
 }
+
+/** @returns "07" of an hour on a scale of the day; "7 am" of twelve hours */
+export const hourMark = (hour: number): string => timeOfDay(hour % 24).replace(/:00/, '');

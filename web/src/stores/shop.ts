@@ -4,8 +4,9 @@ import type { LearnedVersion } from '@ratio/core/log';
 import type { Shop } from '@ratio/core/shop';
 import { useIntervalFn } from '@vueuse/core';
 import { defineStore } from 'pinia';
-import { computed, ref, shallowRef } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
 import { askOrLast } from '../api/askOrLast.ts';
+import { readClockAs } from '../format/formatClock.ts';
 import { bodyOf, useDocuments, type Documents } from '../composables/useDocuments.ts';
 import { useConnection } from './connection.ts';
 import { useStored } from '../composables/useStored.ts';
@@ -29,6 +30,10 @@ export const useShop = defineStore('shop', () => {
     outbox.waiting
       .filter(({ path }) => path === SHOP_PATH)
       .reduce<Shop | null>((now, { body }) => now && { ...now, ...(body as object) }, loaded.value),
+  );
+  watch(
+    () => shop.value?.clock,
+    (clock) => clock && readClockAs(clock),
   );
   const coffees = useDocuments<Coffee>('/api/coffees');
   const vessels = useDocuments<Vessel>('/api/vessels');

@@ -4,6 +4,9 @@ import {
   dayName,
   duration,
   fromNow,
+  hourMark,
+  hourTime,
+  readClockAs,
   soonTime,
   timeOfDay,
 } from '../../src/format/formatClock.ts';
@@ -31,6 +34,30 @@ describe('clock texts', () => {
     // The next day there, and the same in UTC.
     expect(soonTime({ at: at('2026-06-13T23:05:00Z'), now, zone })).to.equal('Sun 00:05');
     expect(soonTime({ at: at('2026-06-20T22:50:00Z'), now, zone })).to.equal('Sat 23:50');
+  });
+
+  it('are of twelve hours where the shop reads its clock so', () => {
+    const zone = 'Europe/Lisbon';
+    const evening = at('2026-06-13T16:05:00Z');
+    readClockAs('12 h');
+    const texts = [
+      clockTime({ at: evening, zone }),
+      hourTime({ at: evening, zone }),
+      soonTime({ at: evening, now: evening, zone }),
+      timeOfDay(7.5),
+      hourMark(7),
+      hourMark(24),
+    ];
+    readClockAs('24 h');
+    expect(texts.map((text) => text.replace('\u202f', ' '))).to.deep.equal([
+      'Sat 5:05 pm',
+      '5:05 pm',
+      '5:05 pm',
+      '7:30 am',
+      '7 am',
+      '12 am',
+    ]);
+    expect([timeOfDay(7.5), hourMark(7), hourMark(24)]).to.deep.equal(['07:30', '07', '00']);
   });
 
   it('follow the change to winter time', () => {

@@ -7,6 +7,7 @@ import 'element-plus/theme-chalk/el-time-picker.css';
 import 'element-plus/theme-chalk/el-popper.css';
 import 'element-plus/theme-chalk/el-popover.css';
 import { nextTick, toRef, useTemplateRef, watch } from 'vue';
+import { clockStyle } from '../../format/formatClock.ts';
 
 /** A calendar beside a field, in the shop's days: what is tapped is written as it would be typed. */
 const props = defineProps<{
@@ -78,7 +79,7 @@ watch(
         :type="withTime ? 'datetime' : 'date'"
         :value-format="withTime ? `${DAY} HH:mm` : DAY"
         :date-format="DAY"
-        time-format="HH:mm"
+        :time-format="clockStyle === '12 h' ? 'h:mm a' : 'HH:mm'"
         :default-value="dayjs(today).toDate()"
         :border="false"
         :show-footer="false"

@@ -2,7 +2,7 @@
 import { localDate, readTime, wallMs } from '@ratio/core/calendar';
 import { ElButton } from 'element-plus';
 import { computed, ref } from 'vue';
-import { clockTime, fromNow } from '../../format/formatClock.ts';
+import { clockTime, fromNow, hourTime } from '../../format/formatClock.ts';
 import DayPick from './DayPick.vue';
 import TypedField from './TypedField.vue';
 
@@ -26,8 +26,10 @@ const emit = defineEmits<{ change: [atMs: number | null] }>();
 const field = ref<{ say: (text: string) => void } | null>(null);
 const at = computed(() => (props.atMs === null ? props.now : new Date(props.atMs)));
 const written = computed(() => {
-  const clock = clockTime({ at: at.value, zone: props.zone });
-  return props.atMs === null ? `now, ${clock}` : clock;
+  const { atMs, zone } = props;
+  return atMs === null
+    ? `now, ${hourTime({ at: at.value, zone })}`
+    : clockTime({ at: at.value, zone });
 });
 const hint = computed(() => (props.atMs === null ? '' : fromNow({ at: at.value, now: props.now })));
 

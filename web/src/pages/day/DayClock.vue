@@ -4,7 +4,7 @@ import { scaleLinear } from 'd3-scale';
 import { computed, ref } from 'vue';
 import { RouterLink } from 'vue-router';
 import ChartTable from '../../components/charts/ChartTable.vue';
-import { timeOfDay } from '../../format/formatClock.ts';
+import { hourMark, timeOfDay } from '../../format/formatClock.ts';
 import DayJugBar from './DayJugBar.vue';
 import DaySteepBar from './DaySteepBar.vue';
 import type { DayColumn, DayJug, DayMake } from './dayColumn.ts';
@@ -140,7 +140,7 @@ const rows = computed(() => [
       <g v-for="tick in ticks" :key="tick" class="tick" aria-hidden="true">
         <line :x1="AXIS" :x2="width" :y1="y(tick)" :y2="y(tick)" />
         <text v-if="!isUnderNow(tick)" :x="AXIS - 12" :y="y(tick) + 5">
-          {{ String(tick % 24).padStart(2, '0') }}
+          {{ hourMark(tick) }}
         </text>
       </g>
 
@@ -199,7 +199,7 @@ const rows = computed(() => [
       <g v-if="nowHours !== null" class="now" aria-hidden="true">
         <line :x1="AXIS" :x2="width" :y1="y(nowHours)" :y2="y(nowHours)" />
         <rect x="4" :y="y(nowHours) - 11" width="52" height="22" rx="3" />
-        <text x="30" :y="y(nowHours) + 5">{{ timeOfDay(nowHours) }}</text>
+        <text x="30" :y="y(nowHours) + 5">{{ timeOfDay(nowHours).split('\u202f')[0] }}</text>
       </g>
     </svg>
     <ChartTable caption="The day" :head="['Where', 'What', 'When']" :rows />

@@ -1,10 +1,12 @@
 <script setup lang="ts">
+import { CLOCKS, timeText } from '@ratio/core/calendar';
 import type { Shop } from '@ratio/core/shop';
 import { largeVolumeKind, tempKind } from '../../components/fields/amountKind.ts';
 import type { AmountFormat } from '../../format/amountFormat.ts';
 import AmountRow from '../../components/fields/AmountRow.vue';
 import ChoiceRow from '../../components/fields/ChoiceRow.vue';
 import ClockField from '../../components/fields/ClockField.vue';
+import PickRow from '../../components/fields/PickRow.vue';
 import TextRow from '../../components/fields/TextRow.vue';
 
 /** The shop’s rooms and hours. */
@@ -22,6 +24,11 @@ const HOURS = [
   { key: 'crewFromHours', label: 'Crew from' },
   { key: 'crewToHours', label: 'Crew until' },
 ] as const;
+const CLOCK_OPTIONS = CLOCKS.map((clock) => ({
+  value: clock,
+  label: clock,
+  reason: timeText({ hours: 17, minutes: 30, clock }),
+}));
 </script>
 
 <template>
@@ -65,5 +72,11 @@ const HOURS = [
         @change="(hours) => emit('change', { [key]: hours }, 'Hours changed')"
       />
     </ChoiceRow>
+    <PickRow
+      label="Clock"
+      :model-value="shop.clock"
+      :options="CLOCK_OPTIONS"
+      @update:model-value="emit('change', { clock: $event }, `clock of ${$event}`)"
+    />
   </div>
 </template>
