@@ -1,12 +1,6 @@
 import { expect, lookingTest, stands } from './lido.ts';
 import { misfits } from './misfits.ts';
-import { PAGES } from './pages.ts';
-
-const SIZES = [
-  { width: 1280, height: 800 },
-  { width: 768, height: 1024 },
-  { width: 390, height: 844 },
-];
+import { PAGES, SIZES } from './pages.ts';
 
 // Fingers need larger buttons than a mouse: what fits them fits both.
 lookingTest.use({ hasTouch: true });

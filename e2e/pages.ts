@@ -1,3 +1,10 @@
+/** A laptop, a tablet upright and a phone. */
+export const SIZES = [
+  { width: 1280, height: 800 },
+  { width: 768, height: 1024 },
+  { width: 390, height: 844 },
+];
+
 /** Every page, by its address. */
 export const PAGES = [
   'bench',

@@ -1,6 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, stands, test } from './lido.ts';
 import { misfits } from './misfits.ts';
+import { SIZES } from './pages.ts';
 
 test('a day is tapped on a calendar of the shop’s own days, and is what would have been typed', async ({
   page,
@@ -116,15 +117,11 @@ test('a shop that reads its clock by twelve hours has all of its times so, at ev
   await expect(page.getByRole('link', { name: /^Steep/ })).toContainText('strain 8:10\u202fam');
   const wrong: string[] = [];
   for (const path of ['bench', 'bench/week', 'plan', 'steep', 'jugs', 'log'])
-    for (const [width, height] of [
-      [1280, 800],
-      [768, 1024],
-      [390, 844],
-    ] as const) {
-      await page.setViewportSize({ width, height });
+    for (const size of SIZES) {
+      await page.setViewportSize(size);
       await page.goto(`${lido.url}/${path}`);
       await stands(page);
-      for (const one of await misfits(page)) wrong.push(`${path}, ${width} px: ${one}`);
+      for (const one of await misfits(page)) wrong.push(`${path}, ${size.width} px: ${one}`);
     }
   expect(wrong).toEqual([]);
 });

@@ -80,7 +80,7 @@ const instead = (packageName: string, file: string) => ({
 /** Small parts of the core that most pages ask for. */
 const SHARED = /core\/src\/(?:batch\/schedule|calendar\/useBy|drink\/fromJug)/;
 const FIELDS =
-  /components\/(?:fields\/(?:Amount|Typed|Choice|PickRow|Time|Text|LeaveOut|Act|refusals|amountKind)|figures\/(?!Open|Why))|composables\/useLoaded|core\/src\/units\/|castArray/;
+  /components\/(?:fields\/(?:Amount|Typed|Choice|PickRow|Time|Text|LeaveOut|Act|refusals|amountKind)|figures\/(?!Open|Why|use))|composables\/useLoaded|core\/src\/units\/|castArray/;
 const DRAWINGS =
   /components\/(?:drawings|charts)\/(?:SvgHandle|VesselOutline|colour|vesselShape|Axis|ChartTable)|d3-(?:array|format|interpolate|path|scale|shape)/;
 const DRINKS = /core\/src\/drink\/|stores\/menu\.ts/;

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, ref } from 'vue';
+import { computed, ref } from 'vue';
+import { fetchedPart } from './components/figures/fetchedPart.ts';
 import { RouterLink, RouterView, useRoute, useRouter } from 'vue-router';
 import InTurn from './components/figures/InTurn.vue';
 import NoticeBar from './components/navigation/NoticeBar.vue';
@@ -23,9 +24,9 @@ import { useSettings } from './stores/settings.ts';
 import { ElButton } from 'element-plus';
 import { authorOf } from './format/authorOf.ts';
 
-const FinderPage = defineAsyncComponent(() => import('./pages/finder/FinderPage.vue'));
-const KeysHelp = defineAsyncComponent(() => import('./components/navigation/KeysHelp.vue'));
-const SignInPage = defineAsyncComponent(() => import('./pages/people/SignInPage.vue'));
+const FinderPage = fetchedPart(() => import('./pages/finder/FinderPage.vue'));
+const KeysHelp = fetchedPart(() => import('./components/navigation/KeysHelp.vue'));
+const SignInPage = fetchedPart(() => import('./pages/people/SignInPage.vue'));
 
 /** Stands until both the shop and the page are there. */
 const FETCHING = 'Fetching the shop …';

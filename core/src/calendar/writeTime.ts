@@ -10,6 +10,7 @@ interface Instant {
   /** IANA name. */
   readonly zone: string;
 }
+
 /** How a shop reads its clock. */
 export const CLOCKS = ['24 h', '12 h'] as const;
 export type ClockStyle = (typeof CLOCKS)[number];
@@ -20,7 +21,11 @@ const two = (value: number): string => String(value).padStart(2, '0');
  * @param input.hours since midnight, 0…24
  * @returns "08:10"; "8:10 am" of twelve hours, with a narrow space that does not break
  */
-export function timeText(input: { hours: number; minutes: number; clock?: ClockStyle }): string {
+export function timeText(input: {
+  hours: number;
+  minutes: number;
+  clock?: ClockStyle | undefined;
+}): string {
   const { hours, minutes, clock } = input;
   if (clock !== '12 h') return `${two(hours)}:${two(minutes)}`;
   return `${hours % 12 || 12}:${two(minutes)}\u202f${hours % 24 < 12 ? 'am' : 'pm'}`;
@@ -30,8 +35,7 @@ export function timeText(input: { hours: number; minutes: number; clock?: ClockS
 export function dayAndTime(input: Instant & { readonly clock?: ClockStyle }): string {
   const wall = new Date(wallMs(input));
   const [hours, minutes] = [wall.getUTCHours(), wall.getUTCMinutes()];
-  const time = timeText({ hours, minutes, ...(input.clock ? { clock: input.clock } : {}) });
-  return `${DAYS[wall.getUTCDay()]} ${time}`;
+  return `${DAYS[wall.getUTCDay()]} ${timeText({ hours, minutes, clock: input.clock })}`;
 }
 
 /** @returns "Sat 20 Jun" on the wall clock of the zone */

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import { effectScope, nextTick, ref } from 'vue';
-import { useFetched } from '../../src/composables/useFetched.ts';
+import { useFetched } from '../../src/components/figures/useFetched.ts';
 import { useOnAsking } from '../../src/composables/useOnAsking.ts';
 
 const settled = () => new Promise((resolve) => setTimeout(resolve));

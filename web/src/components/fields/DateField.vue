@@ -32,7 +32,7 @@ function leave(text: string): void {
   const date = dateOf(text);
   if (date !== null) emit('change', date);
 }
-const field = ref<{ say: (text: string) => void } | null>(null);
+const field = ref<InstanceType<typeof TypedField> | null>(null);
 </script>
 
 <template>

@@ -1,13 +1,13 @@
 <script setup lang="ts">
-import { onClickOutside, useEventListener } from '@vueuse/core';
 import dayjs from 'dayjs';
 import { ElDatePickerPanel, ElPopover } from 'element-plus';
 import 'element-plus/theme-chalk/el-date-picker-panel.css';
 import 'element-plus/theme-chalk/el-time-picker.css';
 import 'element-plus/theme-chalk/el-popper.css';
 import 'element-plus/theme-chalk/el-popover.css';
-import { nextTick, toRef, useTemplateRef, watch } from 'vue';
+import { useTemplateRef } from 'vue';
 import { clockStyle } from '../../format/formatClock.ts';
+import { usePanelBeside } from '../figures/usePanelBeside.ts';
 
 /** A calendar beside a field, in the shop's days: what is tapped is written as it would be typed. */
 const props = defineProps<{
@@ -41,19 +41,12 @@ const beside = {
   getBoundingClientRect: () => props.anchor?.getBoundingClientRect() ?? new DOMRect(),
 };
 const panel = useTemplateRef<HTMLElement>('panel');
-onClickOutside(panel, () => (open.value = false), { ignore: [toRef(props, 'anchor')] });
-useEventListener('keydown', ({ key }: KeyboardEvent) => {
-  if (key === 'Escape') open.value = false;
+usePanelBeside({
+  panel,
+  anchor: () => props.anchor,
+  shown: () => (open.value ? props.label : undefined),
+  close: () => (open.value = false),
 });
-watch(
-  open,
-  async (now) => {
-    await nextTick();
-    if (now) panel.value?.focus({ preventScroll: true });
-    else props.anchor?.focus({ preventScroll: true });
-  },
-  { immediate: true },
-);
 </script>
 
 <template>

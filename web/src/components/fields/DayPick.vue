@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ElButton } from 'element-plus';
 import { ref } from 'vue';
-import { fetchedPart } from '../../composables/fetchedAhead.ts';
+import { fetchedPart } from '../figures/fetchedPart.ts';
 import { wasEver } from '../figures/wasEver.ts';
 import CalendarIcon from '~icons/lucide/calendar';
 

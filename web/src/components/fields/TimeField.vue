@@ -23,7 +23,7 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ change: [atMs: number | null] }>();
 
-const field = ref<{ say: (text: string) => void } | null>(null);
+const field = ref<InstanceType<typeof TypedField> | null>(null);
 const at = computed(() => (props.atMs === null ? props.now : new Date(props.atMs)));
 const written = computed(() => {
   const { atMs, zone } = props;

@@ -23,12 +23,7 @@ export interface AmountKind {
 
 /** Limits of an amount in its canonical unit, and what differs from the usual of its kind. */
 type Limits = Pick<AmountKind, 'step' | 'min' | 'max'> &
-  Partial<
-    Pick<
-      AmountKind,
-      'accepts' | 'plainUnit' | 'write' | 'limitText' | 'gPerMl' | 'times' | 'example'
-    >
-  >;
+  Partial<Pick<AmountKind, 'accepts' | 'plainUnit' | 'write' | 'limitText' | 'gPerMl' | 'example'>>;
 
 function kindOf(usual: Pick<AmountKind, 'accepts' | 'plainUnit' | 'write'>, limits: Limits) {
   const kind = { ...usual, ...limits };

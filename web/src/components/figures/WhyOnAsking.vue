@@ -1,7 +1,8 @@
 <script setup lang="ts" generic="K extends string">
 import type { Explanation } from '@ratio/core/explanation';
 import { useEventListener } from '@vueuse/core';
-import { computed, defineAsyncComponent, ref, shallowRef, watch } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
+import { fetchedPart } from './fetchedPart.ts';
 import { wasEver } from './wasEver.ts';
 import type { AmountFormat } from '../../format/amountFormat.ts';
 
@@ -18,7 +19,7 @@ const props = defineProps<{
 /** The number that somebody asks about. */
 const asked = defineModel<K | null>({ required: true });
 
-const WhyPopover = defineAsyncComponent(() => import('./WhyPopover.vue'));
+const WhyPopover = fetchedPart(() => import('./WhyPopover.vue'));
 const wasAsked = wasEver(() => asked.value !== null);
 /** The numbers that one came by. */
 const trail = ref<string[]>([]);

@@ -1,16 +1,17 @@
 <script setup lang="ts">
 import { markText, type Explanation } from '@ratio/core/explanation';
-import { onClickOutside, useEventListener, useMediaQuery } from '@vueuse/core';
+import { useMediaQuery } from '@vueuse/core';
 import { ElButton, ElPopover } from 'element-plus';
 import 'element-plus/theme-chalk/el-popover.css';
 import 'element-plus/theme-chalk/el-popper.css';
-import { computed, nextTick, ref, toRef, useTemplateRef, watch } from 'vue';
+import { computed, ref, useTemplateRef, watch } from 'vue';
 import type { AmountFormat } from '../../format/amountFormat.ts';
 import { alsoIn, alsoResultIn } from '../../format/inUnits.ts';
 import CloseIcon from '~icons/lucide/x';
 import LinkButton from '../fields/LinkButton.vue';
 import DataTable from '../tables/DataTable.vue';
 import type { DataColumn } from '../tables/dataColumn.ts';
+import { usePanelBeside } from './usePanelBeside.ts';
 
 /**
  * Where a number comes from, beside it: equation, this batch's numbers, constants with their sources,
@@ -60,24 +61,12 @@ const isOpen = computed(() => props.explanation !== null);
 // Asked again while it fades, the fading one would take the new one along: each opening is one of its own.
 const opening = ref(0);
 watch(isOpen, (now) => now && (opening.value += 1));
-onClickOutside(panel, () => isOpen.value && emit('close'), {
-  // A touch on what is explained asks anew.
-  ignore: [toRef(props, 'anchor')],
+usePanelBeside({
+  panel,
+  anchor: () => props.anchor,
+  shown: () => props.explanation?.title,
+  close: () => emit('close'),
 });
-useEventListener('keydown', ({ key }: KeyboardEvent) => {
-  if (key === 'Escape' && isOpen.value) emit('close');
-});
-watch(
-  () => props.explanation?.title,
-  async (title, last) => {
-    await nextTick();
-    if (title !== undefined) panel.value?.focus({ preventScroll: true });
-    // Whoever asked by key goes on from there.
-    else if (last !== undefined && panel.value?.contains(document.activeElement))
-      props.anchor?.focus({ preventScroll: true });
-  },
-  { immediate: true },
-);
 </script>
 
 <template>

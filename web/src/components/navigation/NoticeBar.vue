@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { fetchedAhead } from '../../composables/fetchedAhead.ts';
+import { fetchedAhead } from '../figures/fetchedPart.ts';
 
 /** What just happened, and an undo; a reader hears it, so that its place is there before it. */
 defineProps<{

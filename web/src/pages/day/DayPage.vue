@@ -7,7 +7,7 @@ import BackIcon from '~icons/lucide/chevron-left';
 import AheadIcon from '~icons/lucide/chevron-right';
 import InTurn from '../../components/figures/InTurn.vue';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
-import { useFetched } from '../../composables/useFetched.ts';
+import { useFetched } from '../../components/figures/useFetched.ts';
 import { useKeys } from '../../composables/useKeys.ts';
 import { timeOfDay } from '../../format/formatClock.ts';
 import { useStores } from '../../stores/useStores.ts';

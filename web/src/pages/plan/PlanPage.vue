@@ -2,7 +2,8 @@
 import { ANY_VESSEL_ID } from '@ratio/core/brew';
 import { usualCoffee } from '@ratio/core/coffee';
 import { storeToRefs } from 'pinia';
-import { computed, defineAsyncComponent } from 'vue';
+import { computed } from 'vue';
+import { fetchedPart } from '../../components/figures/fetchedPart.ts';
 import { RouterLink } from 'vue-router';
 import SteepDrawing from '../../components/drawings/SteepDrawing.vue';
 import { useRefusals } from '../../components/fields/refusals.ts';
@@ -29,12 +30,12 @@ import { useStartSteep } from './useStartSteep.ts';
 import { useVariants } from './useVariants.ts';
 import LinkButton from '../../components/fields/LinkButton.vue';
 
-const BatchSheet = defineAsyncComponent(() => import('./BatchSheet.vue'));
-const CompareTable = defineAsyncComponent(() => import('./CompareTable.vue'));
+const BatchSheet = fetchedPart(() => import('./BatchSheet.vue'));
+const CompareTable = fetchedPart(() => import('./CompareTable.vue'));
 const fetchChart = () => import('../../components/charts/ReleaseChart.vue');
-const ReleaseChart = defineAsyncComponent(fetchChart);
+const ReleaseChart = fetchedPart(fetchChart);
 // Below the chart, and so after it.
-const PlanExtras = defineAsyncComponent(() => fetchChart().then(() => import('./PlanExtras.vue')));
+const PlanExtras = fetchedPart(() => fetchChart().then(() => import('./PlanExtras.vue')));
 const session = useSession();
 const shelf = useShop();
 const drafts = useDraft();

@@ -16,7 +16,8 @@ import {
 } from '@ratio/core/drink';
 import { ElButton } from 'element-plus';
 import { useIntersectionObserver } from '@vueuse/core';
-import { computed, defineAsyncComponent, ref } from 'vue';
+import { computed, ref } from 'vue';
+import { fetchedPart } from '../../components/figures/fetchedPart.ts';
 import { RouterLink } from 'vue-router';
 import ActButton from '../../components/fields/ActButton.vue';
 import LinkButton from '../../components/fields/LinkButton.vue';
@@ -34,7 +35,7 @@ import type { AmountFormat } from '../../format/amountFormat.ts';
 import type { BuildRow } from './useBuild.ts';
 import type { Measuring } from './usePour.ts';
 
-const StandChart = defineAsyncComponent(() => import('../../components/charts/StandChart.vue'));
+const StandChart = fetchedPart(() => import('../../components/charts/StandChart.vue'));
 
 /** The one drink: its strength, how it stands, what to pour, and the button that pours it. */
 const props = defineProps<{

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Jug } from '@ratio/core/jug';
-import { computed, defineAsyncComponent, ref, watch } from 'vue';
+import { computed, ref, watch } from 'vue';
+import { fetchedPart } from '../../components/figures/fetchedPart.ts';
 import { ElButton } from 'element-plus';
 import { RouterLink } from 'vue-router';
 import PickButtons from '../../components/fields/PickButtons.vue';
@@ -21,12 +22,10 @@ import { usePour } from './usePour.ts';
 import { usePourOutcome } from './usePourOutcome.ts';
 import { usePourWhy } from './usePourWhy.ts';
 
-const GlassDrawing = defineAsyncComponent(
-  () => import('../../components/drawings/GlassDrawing.vue'),
-);
-const MenuLadder = defineAsyncComponent(() => import('./MenuLadder.vue'));
-const DrinkMake = defineAsyncComponent(() => import('./DrinkMake.vue'));
-const DrinkVersions = defineAsyncComponent(() => import('./DrinkVersions.vue'));
+const GlassDrawing = fetchedPart(() => import('../../components/drawings/GlassDrawing.vue'));
+const MenuLadder = fetchedPart(() => import('./MenuLadder.vue'));
+const DrinkMake = fetchedPart(() => import('./DrinkMake.vue'));
+const DrinkVersions = fetchedPart(() => import('./DrinkVersions.vue'));
 /** The strength first, then what it takes, the glass, and what else could be poured. */
 const isWhole = useTurn();
 const isDrawn = useTurn();

@@ -7,7 +7,7 @@ import { computed, ref } from 'vue';
 import { RouterLink } from 'vue-router';
 import { useSession } from '../../stores/session.ts';
 import { useShop } from '../../stores/shop.ts';
-import { fetchedAhead } from '../../composables/fetchedAhead.ts';
+import { fetchedAhead } from '../../components/figures/fetchedPart.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { useKeys } from '../../composables/useKeys.ts';
 import BarCard from './BarCard.vue';

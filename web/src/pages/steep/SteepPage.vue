@@ -9,7 +9,7 @@ import { RouterLink, useRouter } from 'vue-router';
 import { clockTime, dayName, fromNow } from '../../format/formatClock.ts';
 import InTurn from '../../components/figures/InTurn.vue';
 import StandingVessel from '../../components/drawings/StandingVessel.vue';
-import { useFetched } from '../../composables/useFetched.ts';
+import { useFetched } from '../../components/figures/useFetched.ts';
 import { useNextSteps } from './useNextSteps.ts';
 import { useStanding } from './useStanding.ts';
 import { useStrain } from './useStrain.ts';

@@ -1,5 +1,5 @@
 import { defineAsyncComponent, type Component } from 'vue';
-import { whenIdle } from './whenIdle.ts';
+import { whenIdle } from '../../composables/whenIdle.ts';
 
 const ASK_AGAIN_MS = 3000;
 

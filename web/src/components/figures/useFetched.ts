@@ -1,5 +1,5 @@
 import { ref, type Component, type Ref } from 'vue';
-import { fetchedPart } from './fetchedAhead.ts';
+import { fetchedPart } from './fetchedPart.ts';
 
 /**
  * A part of a page that is fetched by itself while the page stands already.
