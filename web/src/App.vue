@@ -28,7 +28,7 @@ const FinderPage = fetchedPart(() => import('./pages/finder/FinderPage.vue'));
 const KeysHelp = fetchedPart(() => import('./components/navigation/KeysHelp.vue'));
 const SignInPage = fetchedPart(() => import('./pages/people/SignInPage.vue'));
 
-/** Stands until both the shop and the page are there. */
+/** Stands until both the shop and the page are there; the document says the same before it is read. */
 const FETCHING = 'Fetching the shop …';
 /** Pages whose `n` makes one of what they hold. */
 const STARTS_ITS_OWN = ['/pour', '/shelf', '/shelf/house-recipes', '/shelf/ingredients'];
@@ -160,9 +160,5 @@ main.bare {
 
 main:focus {
   outline: none;
-}
-
-.wait {
-  padding: 48px 24px;
 }
 </style>

@@ -5,6 +5,8 @@ import 'element-plus/theme-chalk/el-popper.css';
 import 'element-plus/theme-chalk/el-scrollbar.css';
 import 'element-plus/theme-chalk/el-table.css';
 import { useMediaQuery } from '@vueuse/core';
+import { onMounted, ref } from 'vue';
+import { nextTask } from '../../composables/nextTask.ts';
 import { useInPieces } from '../../composables/useInPieces.ts';
 import type { DataColumn } from './dataColumn.ts';
 
@@ -34,6 +36,9 @@ defineSlots<{
 }>();
 
 const shown = useInPieces(() => props.rows);
+/** The columns are laid out first: a table that has its rows from the start puts each up four times. */
+const hasColumns = ref(false);
+onMounted(() => void nextTask().then(() => (hasColumns.value = true)));
 const isPrinting = useMediaQuery('print');
 const classOf = ({ row }: { row: T }): string => props.rowClass?.(row) ?? '';
 const ordered =
@@ -51,7 +56,8 @@ const onScreen = (column: DataColumn<T>): boolean => column.on !== 'paper';
       :class="{ tappable }"
       role="group"
       :aria-label="label"
-      :data="[...shown]"
+      :data="hasColumns ? [...shown] : []"
+      native-scrollbar
       :row-key="keyOf"
       :expand-row-keys="[...(openKeys ?? [])]"
       :row-class-name="classOf"
@@ -84,6 +90,7 @@ const onScreen = (column: DataColumn<T>): boolean => column.on !== 'paper';
           </template>
         </template>
       </ElTableColumn>
+      <template #empty><span /></template>
       <ElTableColumn v-if="$slots['more']" type="expand" width="1" class-name="opens">
         <template #header><span class="visually-hidden">More</span></template>
         <template #default="{ row }"><slot name="more" :row="row as T" /></template>

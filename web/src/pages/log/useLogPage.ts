@@ -27,6 +27,9 @@ export interface LogLine {
   readonly by: string;
 }
 
+/** Lines of a page on the screen: half of an answer's, as a table takes long to put up more of them. */
+const LINES = LOG_PAGE / 2;
+
 /** The log as the address asks for it, so that a view can be kept and sent. */
 export function useLogPage() {
   const log = useLog();
@@ -53,7 +56,12 @@ export function useLogPage() {
   const seek = useDebounceFn(() => change({ text: typed.value.trim() }), 200);
   watch(typed, () => void seek());
 
-  const { loaded, state, failure, load } = useLoaded(() => log.page(query.value));
+  const { loaded, state, failure, load } = useLoaded(async () => {
+    const first = (query.value.page - 1) * LINES;
+    const answer = await log.page({ ...query.value, page: Math.floor(first / LOG_PAGE) + 1 });
+    const at = first % LOG_PAGE;
+    return { rows: answer.rows.slice(at, at + LINES), total: answer.total };
+  });
   const rows = computed(() => loaded.value?.rows ?? []);
   const total = computed(() => loaded.value?.total ?? 0);
   watch([query, () => batches.batches], load, { immediate: true });
@@ -85,7 +93,7 @@ export function useLogPage() {
     change,
     lines,
     total,
-    pages: computed(() => Math.max(1, Math.ceil(total.value / LOG_PAGE))),
+    pages: computed(() => Math.max(1, Math.ceil(total.value / LINES))),
     state,
     failure,
     load,
