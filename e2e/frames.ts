@@ -2,6 +2,7 @@ import type { Page } from '@playwright/test';
 import sqlite3 from 'sqlite3';
 import { makeBusy } from './busyLido.ts';
 import { test, type Lido } from './lido.ts';
+import { longestTask, type Task } from './longestTask.ts';
 
 /** One picture of a screen of 60 a second, ms. */
 const FRAME_MS = 1000 / 60;
@@ -29,10 +30,23 @@ const print = (title: string, rows: readonly Row[]): void =>
     rows.map(({ what, ms, ofMs }) => `| ${what} | ${ms.toFixed(0)} | ${(ms / ofMs).toFixed(1)} |`),
   );
 
+/** Tasks by the clock, and by what the processor worked for them: others share the machine. */
+const printTasks = (title: string, rows: readonly (Task & { what: string })[]): void =>
+  console.log(
+    [
+      `\n| ${title} | ms | of its budget | worked ms | of its budget |`,
+      '|---|---|---|---|---|',
+      ...rows.map(({ what, ...task }) => {
+        const cells = [task.ms, task.workedMs].map(
+          (ms) => `${ms.toFixed(0)} | ${(ms / TASK_MS).toFixed(1)}`,
+        );
+        return `| ${what} | ${cells.join(' | ')} |`;
+      }),
+    ].join('\n'),
+  );
+
 /** What a page notes of itself from its first moment. */
 interface Seen {
-  /** Tasks of 50 ms and more. */
-  tasks: number[];
   /** Between two pictures, while it is watched. */
   frames: number[];
   /** How much moved of what stood, as browsers score it (layout shift). */
@@ -40,11 +54,8 @@ interface Seen {
 }
 async function watchItself(page: Page): Promise<void> {
   await page.addInitScript(() => {
-    const seen: Seen = { tasks: [], frames: [], shift: 0 };
+    const seen: Seen = { frames: [], shift: 0 };
     Object.assign(globalThis, { seen });
-    new PerformanceObserver((list) => {
-      for (const { duration } of list.getEntries()) seen.tasks.push(duration);
-    }).observe({ type: 'longtask', buffered: true });
     new PerformanceObserver((list) => {
       for (const entry of list.getEntries())
         seen.shift += (entry as PerformanceEntry & { readonly value: number }).value;
@@ -63,7 +74,7 @@ const seenOf = (page: Page): Promise<Seen> =>
   page.evaluate(() => (globalThis as unknown as { seen: Seen }).seen);
 const forget = (page: Page): Promise<void> =>
   page.evaluate(() => {
-    Object.assign((globalThis as unknown as { seen: Seen }).seen, { tasks: [], frames: [] });
+    Object.assign((globalThis as unknown as { seen: Seen }).seen, { frames: [] });
   });
 const most = (all: readonly number[]): number => Math.max(0, ...all);
 const quiet = (page: Page): Promise<void> => page.waitForTimeout(2500);
@@ -71,53 +82,78 @@ const quiet = (page: Page): Promise<void> => page.waitForTimeout(2500);
 test('pages open', async ({ page, lido }) => {
   test.setTimeout(180_000);
   await watchItself(page);
-  const rows: Row[] = [];
+  const rows: (Task & { what: string })[] = [];
   const moved: string[] = [];
   // The first one starts the browser's own machinery too.
   for (const station of ['plan', ...STATIONS]) {
     await page.goto('about:blank');
-    await page.goto(`${lido.url}/${station}`);
-    await quiet(page);
+    const task = await longestTask(page, async () => {
+      await page.goto(`${lido.url}/${station}`);
+      await quiet(page);
+    });
     const paintMs = await page.evaluate(
       () => performance.getEntriesByName('first-contentful-paint')[0]?.startTime ?? 0,
     );
-    const { tasks, shift } = await seenOf(page);
+    const { shift } = await seenOf(page);
     moved.push(`| /${station} | ${shift.toFixed(3)} | ${(shift / MOST_SHIFT).toFixed(1)} |`);
     rows.push({
-      what: `/${station}: longest task (first paint ${paintMs.toFixed(0)} ms)`,
-      ms: most(tasks),
-      ofMs: TASK_MS,
+      what: `/${station} (first paint ${paintMs.toFixed(0)} ms)`,
+      ...task,
     });
   }
-  print('opening', rows.slice(1));
+  printTasks('opening: longest task', rows.slice(1));
   printLines('what moved while it opened', 'layout shift', moved.slice(1));
 });
 
+/** Thirty small moves, as fast as the page takes them. */
+async function moveAbout(page: Page, { x, y }: { x: number; y: number }): Promise<void> {
+  for (let step = 1; step <= 30; step++)
+    await page.mouse.move(x + (step % 10), y + 10 - (step % 20));
+}
+
 test('handles are dragged', async ({ page, lido }) => {
-  test.setTimeout(180_000);
+  test.setTimeout(300_000);
   await watchItself(page);
-  const rows: Row[] = [];
+  const rows: string[] = [];
   for (const station of DRAGGED) {
     await page.goto(`${lido.url}/${station}`);
     await quiet(page);
+    const drag = async (at: { x: number; y: number }) => {
+      await forget(page);
+      const { workedMs } = await longestTask(page, () => moveAbout(page, at));
+      const { frames } = await seenOf(page);
+      return { pictureMs: most(frames), workedMs };
+    };
+    // What the machine takes for as many moves over nothing.
+    const idle = await drag({ x: 4, y: 200 });
+    const note = (what: string, { pictureMs, workedMs }: typeof idle): void => {
+      const ofIdle = (pictureMs / idle.pictureMs).toFixed(1);
+      const cells = [pictureMs.toFixed(0), ofIdle, workedMs.toFixed(0)];
+      rows.push(
+        `| /${station}: ${what} | ${cells.join(' | ')} | ${(workedMs / FRAME_MS).toFixed(1)} |`,
+      );
+    };
+    note('nothing', idle);
     const handles = page.locator('svg [role="slider"]');
     for (let i = 0; i < (await handles.count()); i++) {
       const handle = handles.nth(i);
       const name = await handle.getAttribute('aria-label');
       const box = await handle.boundingBox();
       if (!box) continue;
-      await forget(page);
-      const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
-      await page.mouse.move(x, y);
+      const at = { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+      await page.mouse.move(at.x, at.y);
       await page.mouse.down();
-      for (let step = 1; step <= 30; step++)
-        await page.mouse.move(x + (step % 10), y + 10 - (step % 20));
-      const { frames } = await seenOf(page);
+      note(name!, await drag(at));
       await page.mouse.up();
-      rows.push({ what: `/${station}: ${name}`, ms: most(frames), ofMs: FRAME_MS });
     }
   }
-  print('longest time between two pictures while it is dragged', rows);
+  console.log(
+    [
+      '\n| dragged | most ms between two pictures | of nothing dragged | longest task, worked ms | of a picture |',
+      '|---|---|---|---|---|',
+      ...rows,
+    ].join('\n'),
+  );
 });
 
 function write(lido: Lido, sql: string): Promise<void> {
@@ -173,15 +209,15 @@ async function workOf(page: Page, something: () => Promise<void>): Promise<numbe
 test('the charts of a year of batches', async ({ page, lido }) => {
   test.setTimeout(180_000);
   await addSeasons(lido);
-  await watchItself(page);
-  const rows: Row[] = [];
+  const rows: (Task & { what: string })[] = [];
   for (const path of ['log', 'log/learning', 'log/cost']) {
-    await page.goto(`${lido.url}/${path}`);
-    await quiet(page);
-    const { tasks } = await seenOf(page);
-    rows.push({ what: `/${path}: longest task`, ms: most(tasks), ofMs: TASK_MS });
+    const task = await longestTask(page, async () => {
+      await page.goto(`${lido.url}/${path}`);
+      await quiet(page);
+    });
+    rows.push({ what: `/${path}`, ...task });
   }
-  print('the charts of a year', rows);
+  printTasks('the charts of a year: longest task', rows);
 });
 
 test('a change on the day with thirty batches and a year of pours', async ({ page, lido }) => {
@@ -189,10 +225,12 @@ test('a change on the day with thirty batches and a year of pours', async ({ pag
   await makeBusy(page, lido);
   await addYear(lido);
   await watchItself(page);
-  await page.goto(`${lido.url}/bench`);
-  await quiet(page);
-  const opened = await seenOf(page);
-  const rows: Row[] = [{ what: 'opening it: longest task', ms: most(opened.tasks), ofMs: TASK_MS }];
+  const opened = await longestTask(page, async () => {
+    await page.goto(`${lido.url}/bench`);
+    await quiet(page);
+  });
+  printTasks('the day with thirty batches: longest task', [{ what: '/bench', ...opened }]);
+  const rows: Row[] = [];
   const measured = async (what: string, change: () => Promise<void>): Promise<void> => {
     await forget(page);
     const workMs = await workOf(page, async () => {

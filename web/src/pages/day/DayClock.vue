@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { useElementSize } from '@vueuse/core';
+import { useResizeObserver } from '@vueuse/core';
 import { scaleLinear } from 'd3-scale';
 import { computed, ref } from 'vue';
 import { RouterLink } from 'vue-router';
 import ChartTable from '../../components/charts/ChartTable.vue';
+import InTurn from '../../components/figures/InTurn.vue';
 import { hourMark, timeOfDay } from '../../format/formatClock.ts';
 import DayJugBar from './DayJugBar.vue';
 import DaySteepBar from './DaySteepBar.vue';
@@ -37,7 +38,13 @@ const MAKE_HEIGHT = 66;
 const LEAST_HOUR = 26;
 
 const box = ref<HTMLElement | null>(null);
-const { width: boxWidth, height: boxHeight } = useElementSize(box);
+/** Nothing is drawn before the room for it is known, so that it is drawn once. */
+const boxWidth = ref(0);
+const boxHeight = ref(0);
+useResizeObserver(box, ([entry]) => {
+  boxWidth.value = entry!.contentRect.width;
+  boxHeight.value = entry!.contentRect.height;
+});
 const svg = ref<SVGSVGElement | null>(null);
 /** On a tablet upright all of the day stands side by side. */
 const isNarrow = computed(() => boxWidth.value < 820);
@@ -122,7 +129,7 @@ const rows = computed(() => [
 
 <template>
   <div ref="box" class="clock" tabindex="0" role="group" aria-label="The day by the clock">
-    <svg ref="svg" :viewBox="`0 0 ${width} ${height}`" :width :height>
+    <svg v-if="boxWidth > 0" ref="svg" :viewBox="`0 0 ${width} ${height}`" :width :height>
       <rect
         class="crew"
         :x="AXIS"
@@ -152,34 +159,36 @@ const rows = computed(() => [
             <tspan x="0" dy="15" class="soft-text">{{ one.note }}</tspan>
           </text>
         </g>
-        <DaySteepBar
-          v-for="steep in vessel.steeps"
-          :key="steep.id"
-          :steep
-          :vessel-name="vessel.name"
-          :width="bar"
-          :y
-          :hours
-          :now-hours
-          :moved-hours="moved?.id === steep.id ? moved.atHours : null"
-          :svg
-          @move-end="emit('moveEnd', steep.id, $event)"
-          @move-start="emit('moveStart', $event)"
-        />
+        <InTurn v-for="steep in vessel.steeps" :key="steep.id">
+          <DaySteepBar
+            :steep
+            :vessel-name="vessel.name"
+            :width="bar"
+            :y
+            :hours
+            :now-hours
+            :moved-hours="moved?.id === steep.id ? moved.atHours : null"
+            :svg
+            @move-end="emit('moveEnd', steep.id, $event)"
+            @move-start="emit('moveStart', $event)"
+          />
+        </InTurn>
       </g>
 
       <g v-if="jugs.length > 0" :transform="`translate(${jugX} 0)`">
         <text class="name" y="20">Jugs</text>
-        <DayJugBar
-          v-for="(jug, k) in jugs"
-          :key="jug.id"
-          :jug
-          :width="jugWidth - 12"
-          :y
-          :to-hours="hours.to"
-          :most-y="height - FOOT - 18"
-          :transform="`translate(${k * jugWidth} 0)`"
-        />
+        <InTurn>
+          <DayJugBar
+            v-for="(jug, k) in jugs"
+            :key="jug.id"
+            :jug
+            :width="jugWidth - 12"
+            :y
+            :to-hours="hours.to"
+            :most-y="height - FOOT - 18"
+            :transform="`translate(${k * jugWidth} 0)`"
+          />
+        </InTurn>
       </g>
 
       <g v-if="makes.length > 0" :transform="`translate(${makeX} 0)`">

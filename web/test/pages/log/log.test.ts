@@ -103,7 +103,7 @@ describe('pages of the log', () => {
       'mara',
     ]);
     expect([second!.found, second!.off, second!.brew]).to.deep.equal(['–', '', '–']);
-    expect(page.pages.value).to.equal(3);
+    expect(page.pages.value).to.equal(5);
     page.change({ grind: 'medium' });
     await settled();
     expect(page.query.value).to.include({ grind: 'medium', text: 'salt', page: 1 });

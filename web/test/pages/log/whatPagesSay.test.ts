@@ -137,10 +137,23 @@ describe('what the log’s pages say', () => {
         only('/api/log?', { rows: [], total: 120, page: 3 }),
       );
       expect(browser.asked.at(-1)!.path).to.contain('text=lot');
-      expect(of.pages.value).to.equal(3);
+      expect(of.pages.value).to.equal(5);
       of.change({ coffee: 'Lot 14' });
       await settled();
       expect(route.query).to.deep.equal({ text: 'lot', sort: 'strength', coffee: 'Lot 14' });
+    });
+
+    it('are 25 on the screen: two of its pages are one answer of 50', async () => {
+      const fifty = Array.from({ length: 50 }, (_, i) => ({ ...row, id: `line-${i + 51}` }));
+      const answer = { rows: fifty, total: 120, page: 2 };
+      for (const { shown, first, last } of [
+        { shown: 3, first: 'line-51', last: 'line-75' },
+        { shown: 4, first: 'line-76', last: 'line-100' },
+      ]) {
+        const { of } = await page(`/log?page=${shown}`, useLogPage, only('/api/log?', answer));
+        expect(browser.asked.at(-1)!.path).to.match(/\bpage=2$/);
+        expect([of.lines.value[0]!.id, of.lines.value.at(-1)!.id]).to.deep.equal([first, last]);
+      }
     });
 
     it('take an address that means nothing for none, and say why they are not there', async () => {
