@@ -94,7 +94,7 @@ const instead = (packageName: string, file: string) => ({
 /** Small parts of the core that most pages ask for. */
 const SHARED = /core\/src\/(?:batch\/schedule|calendar\/useBy|drink\/fromJug)/;
 const FIELDS =
-  /components\/(?:fields\/(?:Amount|Typed|Choice|PickRow|Time|Text|LeaveOut|Act|refusals|amountKind)|figures\/(?!Open|Why|use))|composables\/useLoaded|core\/src\/units\/|castArray/;
+  /components\/(?:fields\/(?:Amount|Typed|Choice|PickRow|Time|Text|LeaveOut|Act|refusals|amountKind)|figures\/(?!Fold|Open|Why|use))|composables\/useLoaded|core\/src\/units\/|castArray/;
 const DRAWINGS =
   /components\/(?:drawings|charts)\/(?:SvgHandle|VesselOutline|colour|vesselShape|Axis|ChartTable)|d3-(?:array|format|interpolate|path|scale|shape)/;
 const DRINKS = /core\/src\/drink\/|stores\/menu\.ts/;
@@ -109,6 +109,7 @@ export default defineConfig({
       instead('d3-color', 'noColours.ts'),
       instead('@element-plus/icons-vue', 'elementIcons.ts'),
       instead('async-validator', 'noRules.ts'),
+      instead('\\./isEqual\\.js', 'isEqual.ts'),
     ],
   },
   plugins: [

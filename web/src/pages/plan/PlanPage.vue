@@ -13,7 +13,6 @@ import { useShop } from '../../stores/shop.ts';
 import InTurn from '../../components/figures/InTurn.vue';
 import WhyOnAsking from '../../components/figures/WhyOnAsking.vue';
 import AssumedLine from './AssumedLine.vue';
-import DraftConflict from './DraftConflict.vue';
 import NobodyIn from './NobodyIn.vue';
 import PlanChoices from './PlanChoices.vue';
 import PlanClock from './PlanClock.vue';
@@ -31,6 +30,7 @@ import { useVariants } from './useVariants.ts';
 import LinkButton from '../../components/fields/LinkButton.vue';
 
 const BatchSheet = fetchedPart(() => import('./BatchSheet.vue'));
+const DraftConflict = fetchedPart(() => import('./DraftConflict.vue'));
 const CompareTable = fetchedPart(() => import('./CompareTable.vue'));
 const fetchChart = () => import('../../components/charts/ReleaseChart.vue');
 const ReleaseChart = fetchedPart(fetchChart);
