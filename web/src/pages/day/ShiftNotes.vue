@@ -36,7 +36,8 @@ function leave(): void {
       <ElInput
         v-model="text"
         type="textarea"
-        :autosize="{ minRows: 1, maxRows: 5 }"
+        :rows="1"
+        resize="none"
         maxlength="500"
         aria-label="A note for the next shift"
         placeholder="A note for the next shift"
@@ -75,5 +76,11 @@ footer :deep(.el-button) {
   grid-template-columns: minmax(0, 1fr) auto;
   align-items: end;
   gap: 10px;
+}
+
+/* The browser lets it grow as it is written: measured by a script it would lay the page out anew. */
+.write :deep(textarea) {
+  field-sizing: content;
+  max-height: calc(5lh + 14px);
 }
 </style>
