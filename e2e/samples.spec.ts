@@ -21,7 +21,7 @@ test('small jars are made from a plan, started together, scored, and the winner 
   await expect(page.getByRole('status').filter({ hasText: 'Jar 2: 5 of 5' })).toBeVisible();
   await page.reload();
   await expect(liked).toHaveAttribute('aria-valuenow', '5');
-  await kept.getByRole('button', { name: 'Make jar 2 the plan' }).click();
+  await kept.getByRole('button', { name: 'Jar 2: make it the plan' }).click();
   await expect(page.getByRole('textbox', { name: 'Ratio' })).toHaveValue('1 : 7.0');
   await expect(page.getByRole('textbox', { name: 'Coffee in' })).toHaveValue(/850\sg/);
 });

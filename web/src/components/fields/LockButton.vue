@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { ElButton } from 'element-plus';
+import { computed } from 'vue';
 import LockIcon from '~icons/lucide/lock';
 import OpenIcon from '~icons/lucide/lock-open';
 
 /** Locks one of the amounts that fix each other; says which are set and which are calculated. */
-defineProps<{ what: string; locked: boolean; set: boolean }>();
+const props = defineProps<{ what: string; locked: boolean; set: boolean }>();
 const emit = defineEmits<{ lock: [] }>();
+const state = computed(() => (props.locked ? 'Locked' : props.set ? 'Set' : 'Calculated'));
 </script>
 
 <template>
@@ -16,10 +18,10 @@ const emit = defineEmits<{ lock: [] }>();
     :class="{ locked }"
     :icon="locked ? LockIcon : OpenIcon"
     :aria-pressed="locked"
-    :aria-label="`Lock the ${what}`"
+    :aria-label="`${state}. Lock the ${what}`"
     @click="emit('lock')"
   >
-    {{ locked ? 'Locked' : set ? 'Set' : 'Calculated' }}
+    {{ state }}
   </ElButton>
 </template>
 

@@ -28,6 +28,7 @@ defineProps<{
   shelf: boolean;
 }>();
 const emit = defineEmits<{ help: []; find: []; theme: []; units: [] }>();
+const UNITS: Readonly<Record<ShopUnits, string>> = { metric: 'g · mL', us: 'oz · fl oz' };
 const route = useRoute();
 </script>
 
@@ -77,8 +78,12 @@ const route = useRoute();
         :aria-label="night ? 'Day colours' : 'Night colours'"
         @click="emit('theme')"
       />
-      <ElButton class="boxed" :aria-label="`Units: ${units}. Change`" @click="emit('units')">
-        {{ units === 'metric' ? 'g · mL' : 'oz · fl oz' }}
+      <ElButton
+        class="boxed"
+        :aria-label="`Units: ${units}, ${UNITS[units]}. Change`"
+        @click="emit('units')"
+      >
+        {{ UNITS[units] }}
       </ElButton>
     </div>
   </header>

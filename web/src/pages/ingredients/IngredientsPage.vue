@@ -22,6 +22,7 @@ import { useIngredients } from './useIngredients.ts';
 
 const session = useSession();
 const { sought, rows, open, ownOf, isBuiltIn, save, remove, ...own } = useIngredients();
+const resetText = (id: string): string => (isBuiltIn(id) ? 'yours · reset' : 'yours · remove');
 const { form, fromPackage, add, edit, discard } = own;
 const format = useAmountFormat();
 
@@ -139,12 +140,10 @@ const columns = computed<readonly DataColumn<Ingredient>[]>(() => [
         <LinkButton
           v-if="ownOf(row.id)"
           class="drop"
-          :aria-label="
-            isBuiltIn(row.id) ? `${row.name}: as it was built in` : `Take ${row.name} off the shelf`
-          "
+          :aria-label="`${row.name}: ${resetText(row.id)}`"
           @click="remove(row)"
         >
-          {{ isBuiltIn(row.id) ? 'yours · reset' : 'yours · remove' }}
+          {{ resetText(row.id) }}
         </LinkButton>
       </template>
       <template #keeps-cell="{ row }">
@@ -243,8 +242,8 @@ header {
 }
 
 .drop.el-button.is-link {
-  display: block;
-  min-height: 0;
+  display: flex;
+  min-height: 24px;
   padding: 0;
 }
 

@@ -27,8 +27,8 @@ const drawnOf = (key: string): Alternative | undefined => DRAWN.find((one) => on
     <p class="soft">{{ nearlyDone }}</p>
     <ul aria-label="What could be done">
       <li v-for="{ key, title, effect } in suggestions" :key>
-        <ElButton text :aria-label="`${title}: ${effect}`" @click="emit('take', key)">
-          <span class="title">{{ title }}</span>
+        <ElButton text @click="emit('take', key)">
+          <span class="title">{{ title }}<span class="visually-hidden">: </span></span>
           <span class="figures effect">{{ effect }}</span>
         </ElButton>
         <ElButton
@@ -36,9 +36,9 @@ const drawnOf = (key: string): Alternative | undefined => DRAWN.find((one) => on
           link
           type="primary"
           :aria-pressed="compareWith === key"
-          :aria-label="`Compare: ${title}`"
           @click="emit('compareWith', compareWith === key ? null : (drawnOf(key) ?? null))"
-          >{{ compareWith === key ? 'drawn' : 'draw' }}</ElButton
+          >{{ compareWith === key ? 'drawn' : 'draw'
+          }}<span class="visually-hidden"> to compare: {{ title }}</span></ElButton
         >
       </li>
     </ul>

@@ -78,7 +78,10 @@ const columns = computed<DataColumn<Jar>[]>(() => [
       </span>
     </template>
     <template #take-cell="{ row }">
-      <LinkButton :aria-label="`Make jar ${row.number} the plan`" @click="emit('take', row.number)">
+      <LinkButton
+        :aria-label="`Jar ${row.number}: make it the plan`"
+        @click="emit('take', row.number)"
+      >
         make it the plan
       </LinkButton>
     </template>
