@@ -24,7 +24,7 @@ export function useLine() {
   const plan = computed(() => {
     const { doseG, waterG } = drafts.plan;
     const mass = format.value.mass(doseG);
-    return `1 draft, ${mass} at 1:${(waterG / doseG).toFixed(1)}`;
+    return `draft ${mass} at 1:${(waterG / doseG).toFixed(1)}`;
   });
   const steep = computed(() => {
     const [next] = batches.steeping;

@@ -3,6 +3,7 @@ import { ElTooltip } from 'element-plus';
 import 'element-plus/theme-chalk/el-popper.css';
 import { countText } from '../../format/countText.ts';
 import { percentFigure } from '@ratio/core/units';
+import { useMediaQuery } from '@vueuse/core';
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
 import DataTable from '../../components/tables/DataTable.vue';
@@ -15,11 +16,22 @@ import type { MenuLine } from './useMenuTable.ts';
 const props = defineProps<{ lines: readonly MenuLine[]; isBatch: boolean; dense: boolean }>();
 const emit = defineEmits<{ choose: [drinkId: string] }>();
 
-const columns = computed<DataColumn<MenuLine>[]>(() => [
+/** On a phone what is left and what it costs to drink stand beside the strength, the rest behind a swipe. */
+const isPhone = useMediaQuery('(max-width: 560px)');
+const FIRST_ON_PHONE: readonly string[] = ['drink', 'strength', 'left', 'price', 'state'];
+const columns = computed(() =>
+  isPhone.value
+    ? [
+        ...FIRST_ON_PHONE.flatMap((first) => all.value.filter(({ key }) => key === first)),
+        ...all.value.filter(({ key }) => !FIRST_ON_PHONE.includes(key)),
+      ]
+    : all.value,
+);
+const all = computed<DataColumn<MenuLine>[]>(() => [
   { key: 'drink', label: 'Drink', by: ({ name }) => name, minPx: 150 },
   {
     key: 'strength',
-    label: 'Strength (TDS), %',
+    label: isPhone.value ? 'TDS, %' : 'Strength (TDS), %',
     text: ({ reachedFrac }) => percentFigure(reachedFrac),
     by: ({ reachedFrac }) => reachedFrac,
     isNumber: true,
@@ -70,7 +82,7 @@ const columns = computed<DataColumn<MenuLine>[]>(() => [
   },
   {
     key: 'left',
-    label: props.isBatch ? 'It makes' : 'In this jug',
+    label: isPhone.value ? 'Left' : props.isBatch ? 'It makes' : 'In this jug',
     text: ({ left }) => countText(left),
     by: ({ left }) => left,
     isNumber: true,
