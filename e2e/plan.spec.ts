@@ -119,7 +119,7 @@ test('a why stands beside its number, and a tap outside closes it', async ({ pag
   // In units of the shop's own, each value says what it is in them.
   await page.getByRole('button', { name: /^Units/ }).click();
   await why.click();
-  await expect(dialog).toContainText('850.0 g, 30.0\u2009oz');
+  await expect(dialog).toContainText('850.0 g, 30.0\u202foz');
   await page.setViewportSize({ width: 390, height: 844 });
   await why.scrollIntoViewIfNeeded();
   await expect(dialog).toBeInViewport({ ratio: 1 });

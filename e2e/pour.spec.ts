@@ -156,7 +156,7 @@ test('the menu follows wet ice, and can be looked at from a batch that still ste
   const concentrate = page.getByRole('slider', { name: 'Concentrate in the glass' });
   const usual = Number(await concentrate.getAttribute('aria-valuenow'));
   await pick(page, 'Ice today', /^all ice at 0/);
-  await expect(page.getByRole('group', { name: /The glass, to scale/ })).toContainText('0\u2009°C');
+  await expect(page.getByRole('group', { name: /The glass, to scale/ })).toContainText('0\u202f°C');
   expect(Number(await concentrate.getAttribute('aria-valuenow'))).toBeGreaterThanOrEqual(usual);
   await page.getByRole('link', { name: 'Menu', exact: true }).click();
   await expect(page.getByText(/Saltstep Lido café · .* · all ice at 0/)).toBeVisible();

@@ -59,7 +59,7 @@ const signed = (degrees: number): string =>
   degrees.toFixed(0).replace(/^-0$/, '0').replace('-', '−');
 
 /** @returns figure and unit in one line, with a thin space between */
-export const amountText = ({ figure, unit }: WrittenAmount): string => `${figure}\u2009${unit}`;
+export const amountText = ({ figure, unit }: WrittenAmount): string => `${figure}\u202f${unit}`;
 
 function write(canonical: number, steps: readonly Step[]): WrittenAmount {
   const step = steps.find(({ belowCanonical }) => Math.abs(canonical) < belowCanonical)!;

@@ -157,9 +157,9 @@ describe('readAmount', () => {
 
 describe('understood', () => {
   for (const [text, accepts, says] of [
-    ['3 1/2 cups', 'volume', '828\u2009mL, 28.0\u2009fl oz'],
-    ['2 lb', 'mass', '907\u2009g, 32.0\u2009oz'],
-    ['39 F', 'temperature', '4\u2009°C, 39\u2009°F'],
+    ['3 1/2 cups', 'volume', '828\u202fmL, 28.0\u202ffl oz'],
+    ['2 lb', 'mass', '907\u202fg, 32.0\u202foz'],
+    ['39 F', 'temperature', '4\u202f°C, 39\u202f°F'],
     ['12-14 h', 'time', '12 h to 14 h'],
     ['40 min', 'time', '40 min'],
     ['1:6', 'ratio', '1:6'],
@@ -174,19 +174,19 @@ describe('understood', () => {
 
 describe('writing amounts', () => {
   for (const [written, expected] of [
-    [writeMass({ massG: 900, units: 'metric' }), '900\u2009g'],
-    [writeMass({ massG: 12_340, units: 'metric' }), '12.34\u2009kg'],
-    [writeMass({ massG: 900, units: 'us' }), '31.7\u2009oz'],
-    [writeMass({ massG: 4500, units: 'us' }), '9.92\u2009lb'],
-    [writeVolume({ volumeMl: 350, units: 'metric' }), '350\u2009mL'],
-    [writeVolume({ volumeMl: 2820, units: 'metric' }), '2.82\u2009L'],
-    [writeVolume({ volumeMl: 350, units: 'us' }), '11.8\u2009fl oz'],
-    [writeVolume({ volumeMl: 2820, units: 'us' }), '2.98\u2009qt'],
-    [writeTemp({ tempC: 4, units: 'us' }), '39\u2009°F'],
-    [writeTemp({ tempC: -2, units: 'metric' }), '−2\u2009°C'],
+    [writeMass({ massG: 900, units: 'metric' }), '900\u202fg'],
+    [writeMass({ massG: 12_340, units: 'metric' }), '12.34\u202fkg'],
+    [writeMass({ massG: 900, units: 'us' }), '31.7\u202foz'],
+    [writeMass({ massG: 4500, units: 'us' }), '9.92\u202flb'],
+    [writeVolume({ volumeMl: 350, units: 'metric' }), '350\u202fmL'],
+    [writeVolume({ volumeMl: 2820, units: 'metric' }), '2.82\u202fL'],
+    [writeVolume({ volumeMl: 350, units: 'us' }), '11.8\u202ffl oz'],
+    [writeVolume({ volumeMl: 2820, units: 'us' }), '2.98\u202fqt'],
+    [writeTemp({ tempC: 4, units: 'us' }), '39\u202f°F'],
+    [writeTemp({ tempC: -2, units: 'metric' }), '−2\u202f°C'],
     // −18 °C are −0.4 °F, which no thermometer calls minus nought.
-    [writeTemp({ tempC: -18, units: 'us' }), '0\u2009°F'],
-    [writeTemp({ tempC: -0.3, units: 'metric' }), '0\u2009°C'],
+    [writeTemp({ tempC: -18, units: 'us' }), '0\u202f°F'],
+    [writeTemp({ tempC: -0.3, units: 'metric' }), '0\u202f°C'],
   ] as const)
     it(`writes ${expected}`, () => {
       expect(amountText(written)).to.equal(expected);

@@ -54,7 +54,7 @@ export function amountFormat(input: { units: ShopUnits; currency: string }): Amo
     otherVolume: (volumeMl) =>
       amountText(writeVolume({ volumeMl, units: isMetric ? 'us' : 'metric' })),
     temp: (tempC) => amountText(writeTemp({ tempC, units })),
-    percent: (frac, decimals = 2) => `${percentFigure(frac, decimals)}\u2009%`,
+    percent: (frac, decimals = 2) => `${percentFigure(frac, decimals)}\u202f%`,
     money: (price) => moneyText(price, currency),
     pricedMass,
     pricedPerKg,

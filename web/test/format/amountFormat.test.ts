@@ -6,10 +6,10 @@ describe('amountFormat', () => {
   const us = amountFormat({ units: 'us', currency: 'USD' });
 
   for (const [what, of, inMetric, inUs] of [
-    ['mass', 900, '900\u2009g', '31.7\u2009oz'],
-    ['volume', 4500, '4.50\u2009L', '4.76\u2009qt'],
-    ['temp', 4, '4\u2009°C', '39\u2009°F'],
-    ['percent', 0.0345, '3.45\u2009%', '3.45\u2009%'],
+    ['mass', 900, '900\u202fg', '31.7\u202foz'],
+    ['volume', 4500, '4.50\u202fL', '4.76\u202fqt'],
+    ['temp', 4, '4\u202f°C', '39\u202f°F'],
+    ['percent', 0.0345, '3.45\u202f%', '3.45\u202f%'],
     ['money', 3.4, '€3.40', 'US$3.40'],
     ['pricePerMass', 31, '€31.00 a kg', 'US$14.06 a lb'],
   ] as const)

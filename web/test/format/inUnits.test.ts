@@ -4,7 +4,7 @@ import { alsoIn, alsoResultIn, inUnits } from '../../src/format/inUnits.ts';
 
 const metric = amountFormat({ units: 'metric', currency: 'EUR' });
 const us = amountFormat({ units: 'us', currency: 'USD' });
-const plain = (text: string) => text.replaceAll(/[\u2009\u00a0]/g, ' ');
+const plain = (text: string) => text.replaceAll(/[\u202f\u00a0]/g, ' ');
 
 describe('inUnits', () => {
   // NIST Handbook 44, appendix C: 28.349 523 125 g to the ounce, 29.573 529 562 5 mL to the fluid ounce.

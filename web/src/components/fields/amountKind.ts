@@ -33,9 +33,9 @@ function kindOf(usual: Pick<AmountKind, 'accepts' | 'plainUnit' | 'write'>, limi
 /** @returns "Between 5 and 35 %." */
 function betweenText({ write, min, max }: Pick<AmountKind, 'write' | 'min' | 'max'>): string {
   const [low, high] = [min, max].map((limit) => write(limit).replace(/\.0+(?=\D|$)/, ''));
-  const [unit = ''] = /\u2009.*$/.exec(high!) ?? [];
+  const [unit = ''] = /\u202f.*$/.exec(high!) ?? [];
   const first = unit !== '' && low!.endsWith(unit) ? low!.slice(0, -unit.length) : low!;
-  return `Between ${first} and ${high}.`.replaceAll('\u2009', ' ');
+  return `Between ${first} and ${high}.`.replaceAll('\u202f', ' ');
 }
 
 /** @returns a mass, g */
@@ -81,7 +81,7 @@ export const percentKind = (limits: Limits & { readonly decimals?: number }): Am
   kindOf(
     {
       accepts: ['percent'],
-      write: (frac) => `${percentFigure(frac, limits.decimals)}\u2009%`,
+      write: (frac) => `${percentFigure(frac, limits.decimals)}\u202f%`,
     },
     limits,
   );
@@ -153,7 +153,7 @@ export const hoursKind = (limits: Limits): AmountKind =>
     {
       accepts: ['time'],
       plainUnit: 'hour',
-      write: (timeS) => `${Number((timeS / 3600).toFixed(2))}\u2009h`,
+      write: (timeS) => `${Number((timeS / 3600).toFixed(2))}\u202fh`,
     },
     limits,
   );

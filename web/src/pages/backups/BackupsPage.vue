@@ -43,7 +43,7 @@ function choose(event: Event): void {
 const { backups, busy, restoring, make, restore } = useBackups();
 
 const size = (bytes: number): string =>
-  bytes < 1e6 ? `${Math.ceil(bytes / 1e3)}\u2009kB` : `${(bytes / 1e6).toFixed(1)}\u2009MB`;
+  bytes < 1e6 ? `${Math.ceil(bytes / 1e3)}\u202fkB` : `${(bytes / 1e6).toFixed(1)}\u202fMB`;
 const columns: readonly DataColumn<Backup>[] = [
   { key: 'made', label: 'Made', text: ({ at }) => when(at), by: ({ at }) => at, minPx: 120 },
   { key: 'why', label: 'Why', text: ({ by }) => BY[by], by: ({ by }) => BY[by], minPx: 120 },

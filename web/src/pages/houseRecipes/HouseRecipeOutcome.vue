@@ -41,8 +41,8 @@ const per100 = computed(() => {
   <section class="outcome" aria-label="What it gives" aria-live="polite">
     <BigFigure
       label="It gives"
-      :figure="format.volume(made.yieldMl).split('\u2009')[0]!"
-      :unit="format.volume(made.yieldMl).split('\u2009')[1]!"
+      :figure="format.volume(made.yieldMl).split('\u202f')[0]!"
+      :unit="format.volume(made.yieldMl).split('\u202f')[1]!"
     >
       <template #also>
         <span class="soft also"

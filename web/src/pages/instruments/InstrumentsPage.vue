@@ -61,9 +61,9 @@ const shown = computed(() =>
         ? // What lies within the noise of nothing is nothing.
           format.value.mass(Math.abs(sample.massG) < 0.5 ? 0 : sample.massG)
         : sample?.tempC != null
-          ? `${format.value.degrees(sample.tempC).toFixed(1)}\u2009${unit.value}`
+          ? `${format.value.degrees(sample.tempC).toFixed(1)}\u202f${unit.value}`
           : sample?.brix != null
-            ? `${sample.brix.toFixed(2)}\u2009°Bx`
+            ? `${sample.brix.toFixed(2)}\u202f°Bx`
             : '–';
     return {
       instrument,

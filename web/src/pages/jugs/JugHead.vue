@@ -52,8 +52,8 @@ const room = computed(() =>
     <BigFigure
       label="On hand"
       size="middle"
-      :figure="level.split('\u2009')[0]!"
-      :unit="level.split('\u2009')[1]!"
+      :figure="level.split('\u202f')[0]!"
+      :unit="level.split('\u202f')[1]!"
     >
       {{ format.mass(jug.onHandG)
       }}<template v-if="room !== null">, room for {{ format.volume(room) }} more</template>

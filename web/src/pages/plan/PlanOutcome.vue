@@ -72,7 +72,7 @@ const cautions = computed(() => ({
 }));
 
 // A no-break space, because thin ones are as wide as a figure in this type.
-const big = (text: string): string => text.replace('\u2009', '\u00a0');
+const big = (text: string): string => text.replace('\u202f', '\u00a0');
 const write = (frac: number): string => `${percentFigure(frac)}\u00a0%`;
 const WANTED = percentKind({ step: 0.0005, min: 0.001, max: 0.3, write });
 const brewRange = computed(() => props.sampled?.brewMl ?? props.result.range.brewMl);

@@ -26,7 +26,7 @@ const fillName = computed(() =>
   FILLS.find(({ value }) => value === quick.value.with)!.text.toLowerCase(),
 );
 const split = (text: string) => {
-  const [figure = '', unit = ''] = text.split('\u2009');
+  const [figure = '', unit = ''] = text.split('\u202f');
   return { figure, unit };
 };
 const later = (of: { timeline: readonly { minutes: number; strengthFrac: number }[] }): string => {

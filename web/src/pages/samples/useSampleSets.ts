@@ -50,7 +50,7 @@ export function useSampleSets() {
 
   const mass = (massG: number): string =>
     massG < SMALL_JAR_G && format.value.units === 'metric'
-      ? `${massG.toFixed(1)}\u2009g`
+      ? `${massG.toFixed(1)}\u202fg`
       : format.value.mass(massG);
   const timeText = (atMs: number): string => clockTime({ at: new Date(atMs), zone: shelf.zone });
 

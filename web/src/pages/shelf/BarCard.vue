@@ -22,7 +22,7 @@ const NUMBERS = [
 ] as const;
 const small = (volumeMl: number): string =>
   volumeMl < 100 && props.format.units === 'metric'
-    ? `${Number(volumeMl.toFixed(1))}\u2009mL`
+    ? `${Number(volumeMl.toFixed(1))}\u202fmL`
     : props.format.volume(volumeMl);
 const set = (change: Partial<Shop['bar']>): void =>
   emit('change', { ...props.bar, ...change }, 'The bar’s tools changed');

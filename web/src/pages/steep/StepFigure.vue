@@ -30,7 +30,7 @@ const leftMs = computed(() =>
 );
 const isCounted = computed(() => leftMs.value !== null && Math.abs(leftMs.value) < COUNTED_MS);
 const parts = (text: string): [string, string] => {
-  const [figure = '', unit = ''] = text.split('\u2009');
+  const [figure = '', unit = ''] = text.split('\u202f');
   return [figure, unit];
 };
 const live = computed<[string, string]>(() => {

@@ -26,10 +26,10 @@ describe('useBatchSheet', () => {
     const { used } = await open();
     const [coffee, water] = used.value!.amounts;
     expect(coffee!.what).to.match(/^Coffee, coarse, mill /);
-    expect(coffee).to.include({ amount: '850\u2009g', also: '30.0\u2009oz' });
+    expect(coffee).to.include({ amount: '850\u202fg', also: '30.0\u202foz' });
     expect(water!.what).to.match(/^Water at 12\s°C$/);
     useSettings().units = 'us';
-    expect(used.value!.amounts[0]).to.include({ amount: '30.0\u2009oz', also: '850\u2009g' });
+    expect(used.value!.amounts[0]).to.include({ amount: '30.0\u202foz', also: '850\u202fg' });
   });
 
   it('lists the clock, then how it is wetted and strained', async () => {

@@ -66,7 +66,7 @@ describe('useDrinkVersions', () => {
       rows.value[0]!.target,
       '1 to 2',
       '150 mg',
-      '60\u2009mL',
+      '60\u202fmL',
     ]);
   });
 

@@ -73,8 +73,8 @@ describe('useSampleSets', () => {
 
   it('weighs a small jar to a tenth of a gram, a large one as the shop does', async () => {
     const { page, settings } = await open();
-    expect(page.mass(62.5)).to.equal('62.5\u2009g');
-    expect(page.mass(900)).to.equal('900\u2009g');
+    expect(page.mass(62.5)).to.equal('62.5\u202fg');
+    expect(page.mass(900)).to.equal('900\u202fg');
     settings.toggleUnits();
     expect(page.mass(62.5)).to.match(/oz$/);
   });

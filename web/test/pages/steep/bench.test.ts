@@ -127,7 +127,7 @@ describe('a batch at the bench', () => {
   it('by hand: the planned amount stands there to be confirmed, and is noted as weighed', async () => {
     const at = await open();
     await at.ready();
-    expect(at.button.value).to.deep.equal({ text: 'Weighed 800\u2009g', isOff: false });
+    expect(at.button.value).to.deep.equal({ text: 'Weighed 800\u202fg', isOff: false });
     await at.press();
     expect(at.rows[0]).to.include({ kind: 'weighed', massG: 800, step: 'weigh' });
     expect(at.key()).to.equal('grind');
@@ -168,7 +168,7 @@ describe('a batch at the bench', () => {
     await at.says('bench-scale', { massG: 640, isSteady: false });
     expect(at.button.value.text).to.equal('It still moves');
     await at.says('bench-scale', { massG: 901 });
-    expect(at.button.value.text).to.equal('Weighed 901\u2009g');
+    expect(at.button.value.text).to.equal('Weighed 901\u202fg');
     await at.press();
     expect(at.rows[0]).to.include({ massG: 901, instrumentId: 'bench-scale' });
     for (const key of ['tare', 'bloom']) {
@@ -212,7 +212,7 @@ describe('a batch at the bench', () => {
     at.measured.anotherDrop();
     await at.says('refractometer', { brix: 4.4, sampleC: 20 });
     expect(at.measured.value.value).to.be.closeTo(0.0357, 1e-9);
-    expect(at.button.value.text).to.equal('Read 3.57\u2009%');
+    expect(at.button.value.text).to.equal('Read 3.57\u202f%');
   });
 
   it('where nothing measures it, what came out is typed first', async () => {
@@ -238,7 +238,7 @@ describe('a batch at the bench', () => {
     const says = Object.fromEntries(
       at.bench.progress.value.states.map((state) => [state.step.key, at.texts.saysOf(state)]),
     );
-    expect(says).to.include({ weigh: '800\u2009g', sink: '3:00', grind: '' });
+    expect(says).to.include({ weigh: '800\u202fg', sink: '3:00', grind: '' });
     expect(says['strain']).to.match(/^\d\d:\d\d$/);
   });
 
