@@ -67,6 +67,20 @@ lookingTest(
   },
 );
 
+lookingTest(
+  'what to pour stands above the button at 1280 × 800, of a drink that is out of reach too',
+  async ({ page, lido }) => {
+    for (const drink of ['lido-black', 'deep-end']) {
+      await page.goto(`${lido.url}/pour?drink=${drink}`);
+      const button = await page.getByRole('button', { name: 'Pour this one' }).boundingBox();
+      const last = page.getByRole('region', { name: 'Pour in this order' }).getByRole('listitem');
+      await expect(last.last()).toBeVisible();
+      const row = (await last.last().boundingBox())!;
+      expect(row.y + row.height).toBeLessThan(button!.y);
+    }
+  },
+);
+
 test('US units are one tap away on every page, and read back', async ({ page, lido }) => {
   await page.goto(`${lido.url}/plan`);
   await page.getByRole('button', { name: /Units/ }).click();

@@ -9,4 +9,4 @@ export const percentFigure = (frac: number, decimals = 2): string => (100 * frac
 
 /** @returns a fraction as a percentage, in a sentence */
 export const percentText = (frac: number, decimals = 2): string =>
-  `${percentFigure(frac, decimals)}\u202f%`;
+  `${percentFigure(frac, decimals)} %`;

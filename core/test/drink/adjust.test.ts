@@ -107,7 +107,7 @@ describe('drinkChanges', () => {
   it('says what was and what is', () => {
     const { additions } = step(menu('milk-tide'), 'sweeter')!;
     expect(change({ target: { strengthFrac: 0.014, atMinutes: 4 }, additions })).to.deep.equal([
-      'target 1.35\u202f% at 4 min → 1.40\u202f% at 4 min',
+      'target 1.35 % at 4 min → 1.40 % at 4 min',
       'Simple syrup, 1:1 15 mL → 22.5 mL',
     ]);
   });

@@ -100,7 +100,7 @@ describe('remedies', () => {
     for (const remedy of foundOf(strong)) expect(remedyText(remedy, wordsOf)).to.match(/\w{3}/);
     expect(remedyText({ remedy: 'less_ice', iceG: 0 }, wordsOf)).to.equal('no ice at all');
     expect(remedyText({ remedy: 'stronger_batch', strengthFrac: 0.0412 }, wordsOf)).to.equal(
-      'a jug of at least 4.12\u202f%',
+      'a jug of at least 4.12 %',
     );
   });
 });

@@ -5,8 +5,8 @@ import 'element-plus/theme-chalk/el-collapse.css';
 import 'element-plus/theme-chalk/el-collapse-item.css';
 import { wasEver } from './wasEver.ts';
 
-/** What is in sight where there is room, and one line to open on a phone. */
-defineProps<{ title: string }>();
+/** What is in sight where there is room, and one line to open on a phone, or where other things come first. */
+defineProps<{ title: string; always?: boolean }>();
 const isOpen = defineModel<boolean>('open', { default: false });
 const wasOpen = wasEver(() => isOpen.value);
 const isPhone = useMediaQuery('(max-width: 640px)');
@@ -15,7 +15,7 @@ const isPhone = useMediaQuery('(max-width: 640px)');
 <template>
   <div>
     <ElCollapse
-      v-if="isPhone"
+      v-if="always || isPhone"
       :model-value="isOpen ? ['it'] : []"
       @update:model-value="isOpen = !isOpen"
     >

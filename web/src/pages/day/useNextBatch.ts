@@ -140,7 +140,7 @@ export function useNextBatch(shown: DayShown, supply: Supply) {
         case 'thinner':
           return {
             key: help.way,
-            title: `Pour ${Math.round(100 * help.byFrac)}\u202f% less into each drink`,
+            title: `Pour ${Math.round(100 * help.byFrac)} % less into each drink`,
             effect: lasts(help.untilMs),
             to: null,
           };

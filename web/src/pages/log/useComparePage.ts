@@ -58,7 +58,7 @@ export function useComparePage() {
   });
   const signed = (logFrac: number): string => {
     const frac = Math.expm1(logFrac);
-    return `${frac < 0 ? '−' : '+'}${Math.abs(100 * frac).toFixed(1)}\u202f%`;
+    return `${frac < 0 ? '−' : '+'}${Math.abs(100 * frac).toFixed(1)} %`;
   };
   const nameOf = (batch: BatchInFull): string =>
     `${batch.coffeeName}, ${dayName({ at: new Date(batch.startedAt), zone: shelf.zone })}`;

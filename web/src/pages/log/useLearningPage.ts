@@ -107,7 +107,7 @@ export function useLearningPage(learn: (batches: readonly BatchInFull[]) => Prom
         key: coffeeId,
         ...of(coffeeName, fit.learned.coffees[coffeeId]!),
         from: `${readings} readings, ${weighings} weighings`,
-        error: `${(100 * beforeFrac).toFixed(1)}\u202f% before, ${(100 * afterFrac).toFixed(1)}\u202f% after`,
+        error: `${(100 * beforeFrac).toFixed(1)} % before, ${(100 * afterFrac).toFixed(1)} % after`,
       })),
       { key: 'any', ...of('A coffee nobody has read', fit.learned.anyCoffee), from: '', error: '' },
     ];
@@ -124,7 +124,7 @@ export function useLearningPage(learn: (batches: readonly BatchInFull[]) => Prom
   const loss = computed(() => {
     const known = learning.value?.fit.learned.lossFrac;
     if (!known) return '';
-    const percent = (frac: number): string => `${(100 * frac).toFixed(1)}\u202f%`;
+    const percent = (frac: number): string => `${(100 * frac).toFixed(1)} %`;
     const how = known.value < 0 ? 'comes in with wet bags' : 'goes without coffee';
     return `Of the water poured ${percent(Math.abs(known.value))} ± ${percent(Z90 * known.sigma)} ${how}; the handbook says none.`;
   });
@@ -136,7 +136,7 @@ export function useLearningPage(learn: (batches: readonly BatchInFull[]) => Prom
   const outliers = computed(() =>
     (learning.value?.fit.outliers ?? []).map((one) => {
       const batch = batches.value.find(({ id }) => id === one.batchId);
-      const by = `${Math.abs(100 * one.offFrac).toFixed(0)}\u202f% ${one.offFrac < 0 ? 'below' : 'above'}`;
+      const by = `${Math.abs(100 * one.offFrac).toFixed(0)} % ${one.offFrac < 0 ? 'below' : 'above'}`;
       const day = batch ? dayName({ at: new Date(batch.startedAt), zone: shelf.zone }) : '';
       return {
         id: one.batchId,
@@ -160,7 +160,7 @@ export function useLearningPage(learn: (batches: readonly BatchInFull[]) => Prom
     });
     const [best] = measureNext({ known, plan: drafts.startingPlan, model });
     if (!best) return '';
-    const range = (frac: number): string => `±${(100 * Z90 * frac).toFixed(0)}\u202f%`;
+    const range = (frac: number): string => `±${(100 * Z90 * frac).toFixed(0)} %`;
     return `${MEASURES[best.what](best)}: the next strength of ${drafts.coffee.name} is then known to ${range(best.thenFrac)} instead of ${range(best.nowFrac)}.`;
   });
 

@@ -80,7 +80,7 @@ export function useLogPage() {
         hours: row.hours === null ? row.status : `${row.hours.toFixed(1)} h`,
         expected: `${percentText(predictedFrac)} (${(100 * lowFrac).toFixed(1)} to ${(100 * highFrac).toFixed(1)})`,
         found: foundFrac === null ? '–' : percentText(foundFrac),
-        off: off === null ? '' : `${off < 0 ? '−' : '+'}${Math.abs(100 * off).toFixed(1)}\u202f%`,
+        off: off === null ? '' : `${off < 0 ? '−' : '+'}${Math.abs(100 * off).toFixed(1)} %`,
         isOutside: foundFrac !== null && (foundFrac < lowFrac || foundFrac > highFrac),
         brew: row.brewG === null ? '–' : format.value.mass(row.brewG),
         by: authorOf(row),

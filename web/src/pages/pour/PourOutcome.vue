@@ -16,7 +16,7 @@ import {
 } from '@ratio/core/drink';
 import { ElButton } from 'element-plus';
 import { useIntersectionObserver } from '@vueuse/core';
-import { computed, ref } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { fetchedPart } from '../../components/figures/fetchedPart.ts';
 import { RouterLink } from 'vue-router';
 import ActButton from '../../components/fields/ActButton.vue';
@@ -91,6 +91,13 @@ const SEEN_FRAC = 0.95;
 const lastSip = CONSTANTS.lastSipMinutes.value;
 
 const each = (amount: number): number => amount / props.drink.servings;
+/** Where a drink comes out of reach, what would reach it has the room of the chart; not while it is changed. */
+const isChartFolded = ref(false);
+watch(
+  () => props.drink.id,
+  () => (isChartFolded.value = solution.value.status !== 'met'),
+  { immediate: true },
+);
 /** The other cautions; why it is out of reach stands above. */
 const cautions = computed(() =>
   solution.value.status === 'met' ? props.solved.cautions : props.solved.cautions.slice(1),
@@ -143,7 +150,12 @@ useIntersectionObserver(
         @usual="emit('usual')"
         @keep="emit('keep', $event)"
       />
-      <FoldAway v-if="solution.timeline().length > 0" class="stands" title="While the ice melts">
+      <FoldAway
+        v-if="solution.timeline().length > 0"
+        class="stands"
+        title="While the ice melts"
+        :always="isChartFolded"
+      >
         <div class="room">
           <InTurn>
             <StandChart

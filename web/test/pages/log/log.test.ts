@@ -97,7 +97,7 @@ describe('pages of the log', () => {
     expect(browser.asked.some(({ path }) => /text=salt&.*sort=strength/.test(path))).to.equal(true);
     const [first, second] = page.lines.value;
     expect([first!.off, first!.isOutside, first!.ratio, first!.by]).to.deep.equal([
-      '−11.4\u202f%',
+      '−11.4 %',
       true,
       '1:5.0',
       'mara',
@@ -154,10 +154,10 @@ describe('pages of the log', () => {
     await settled();
     expect(page.state.value).to.equal('ready');
     expect(page.held.value).to.equal('The range held 9 of 10, 90 of 100. As it should be.');
-    expect(page.outliers.value[0]!.text).to.match(/read \d+\u202f% below the others; perhaps/);
+    expect(page.outliers.value[0]!.text).to.match(/read \d+ % below the others; perhaps/);
     expect(page.taught.value.map(({ key }) => key)).to.deep.equal(['lot-9', 'any']);
     expect(page.next.value).to.match(
-      /: the next strength of .* is then known to ±\d+\u202f% instead of ±\d+\u202f%\./,
+      /: the next strength of .* is then known to ±\d+ % instead of ±\d+ %\./,
     );
     expect(page.inUse.value).to.contain('handbook');
     await page.acceptLearned();
@@ -190,7 +190,7 @@ describe('pages of the log', () => {
     const { explained } = page;
     expect(explained.value!.parts[0]!.name).to.equal('the ratio');
     expect(explained.value!.parts.at(-1)!.key).to.equal('left');
-    expect(explained.value!.found).to.equal('−11.4\u202f%');
+    expect(explained.value!.found).to.equal('−11.4 %');
     await page.like(1);
     expect(drafts.plan.waterG).to.equal(b.plan.waterG);
   });

@@ -112,8 +112,8 @@ describe('what the log’s pages say', () => {
       const { of } = await page('/log', useLogPage, only('/api/log?', { rows, total: 3, page: 1 }));
       expect(of.state.value).to.equal('ready');
       expect(of.lines.value.map(({ off, isOutside }) => [off, isOutside])).to.deep.equal([
-        ['+10.0\u202f%', true],
-        ['−5.0\u202f%', false],
+        ['+10.0 %', true],
+        ['−5.0 %', false],
         ['', false],
       ]);
       expect(of.lines.value.map(({ hours, by }) => [hours, by])).to.deep.equal([
@@ -308,9 +308,9 @@ describe('what the log’s pages say', () => {
         /^drain: 2\.\d\d ± 0\.\d\d g per g, the handbook says/u,
       );
       expect(of.loss.value).to.match(
-        /^Of the water poured \d\.\d\u202f% ± \d\.\d\u202f% (goes without coffee|comes in with wet bags); the/u,
+        /^Of the water poured \d\.\d % ± \d\.\d % (goes without coffee|comes in with wet bags); the/u,
       );
-      expect(of.next.value).to.match(/: the next strength of .+ is then known to ±\d+\u202f% instead/u);
+      expect(of.next.value).to.match(/: the next strength of .+ is then known to ±\d+ % instead/u);
       const [first] = of.points.value;
       of.coffee.value = first!.label.split(', ')[0]!;
       expect(of.points.value.every(({ label }) => label.startsWith(of.coffee.value))).to.equal(

@@ -15,7 +15,7 @@ describe('useExtras', () => {
     const { used, drafts } = await open({ doseG: 853.2, waterG: 4262.8 });
     const round = used.suggestions.value.find(({ key }) => key === 'round')!;
     expect(round.title).to.match(/^Round to 855/);
-    expect(round.effect).to.match(/^3\.\d\d\u202f%, ([+−]0\.\d\d|the same)$/);
+    expect(round.effect).to.match(/^3\.\d\d %, ([+−]0\.\d\d|the same)$/);
     const { doseG, waterG } = used.rounded.value!;
     used.take('round');
     expect(drafts.plan).to.include({ doseG, waterG });
@@ -53,8 +53,8 @@ describe('useExtras', () => {
   it('says what each other choice does, as a number, and takes it', async () => {
     const { used, drafts } = await open();
     const effects = new Map(used.suggestions.value.map(({ title, effect }) => [title, effect]));
-    expect(effects.get('Coarser')).to.match(/^3\.\d\d\u202f%, −0\.\d\d$/);
-    expect(effects.get('Finer')).to.match(/^3\.\d\d\u202f%, \+0\.\d\d$/);
+    expect(effects.get('Coarser')).to.match(/^3\.\d\d %, −0\.\d\d$/);
+    expect(effects.get('Finer')).to.match(/^3\.\d\d %, \+0\.\d\d$/);
     expect(effects.get('On the counter')).to.match(/, \+0\.\d\d$/);
     expect(effects.get('Halved')).to.match(/^425.g of coffee$/);
     used.take('finer');

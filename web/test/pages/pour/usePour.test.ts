@@ -27,9 +27,9 @@ describe('usePour', () => {
       'Concentrate',
       'Whole milk',
     ]);
-    expect(page.build.value[0]).to.include({ amount: '15\u202fmL', also: '2 pumps' });
+    expect(page.build.value[0]).to.include({ amount: '15\u2009mL', also: '2 pumps' });
     page.count.value = 2;
-    expect(page.build.value[0]).to.include({ amount: '30\u202fmL', also: '2 × 2 pumps' });
+    expect(page.build.value[0]).to.include({ amount: '30\u2009mL', also: '2 × 2 pumps' });
     page.measuring.value = 'exact';
     expect(page.measured.value).to.equal(null);
   });
@@ -157,7 +157,7 @@ describe('useDrinkInHand', () => {
     expect(sent).to.include({ path: '/api/drinks/milk-tide/versions', version: '"1"' });
     expect(sent.body).to.include({ forWhom: 'the window seat' });
     expect((sent.body as { change: string }).change).to.match(
-      /target 1\.35\u202f% at 4 min → 1\.40\u202f% at 4 min; Simple syrup, 1:1 15.mL → 23.mL/,
+      /target 1\.35 % at 4 min → 1\.40 % at 4 min; Simple syrup, 1:1 15.mL → 23.mL/,
     );
     expect(page.hand.edited.value).to.equal(null);
   });
