@@ -37,8 +37,8 @@ describe('solutionSentence', () => {
   });
 
   for (const [target, metric, us] of [
-    [{ key: 'doseG', value: 900 }, '900\u2009g', '31.7\u2009oz'],
-    [{ key: 'fillMl', value: 5000 }, '5.00\u2009L', '5.28\u2009qt'],
+    [{ key: 'doseG', value: 900 }, '900\u202fg', '31.7\u202foz'],
+    [{ key: 'fillMl', value: 5000 }, '5.00\u202fL', '5.28\u202fqt'],
     [{ key: 'ratio', value: 5 }, '1:5.0', '1:5.0'],
   ] as const)
     it(`writes ${target.key} in both systems`, () => {
@@ -57,8 +57,8 @@ describe('planText', () => {
       { place: 'fridge' as const, tempC: 4, hours: 8 },
     ];
     expect(planText({ ...plan, steep }, 'metric')).to.equal(
-      '850\u2009g coarse and 4250\u2009g, 10 h counter, 8 h fridge',
+      '850\u202fg coarse and 4250\u202fg, 10 h counter, 8 h fridge',
     );
-    expect(planText({ ...plan, steep }, 'us')).to.match(/^30\.0\u2009oz coarse and 9\.37\u2009lb/);
+    expect(planText({ ...plan, steep }, 'us')).to.match(/^30\.0\u202foz coarse and 9\.37\u202flb/);
   });
 });

@@ -63,12 +63,12 @@ describe('usePlanWhy', () => {
     const why = await open();
     why.asked.value = 'strength';
     expect(why.rangeText.value).to.equal(
-      '2.90\u2009% to 3.60\u2009%, 5th to 95th percentile of 5000 draws',
+      '2.90\u202f% to 3.60\u202f%, 5th to 95th percentile of 5000 draws',
     );
     why.asked.value = 'extraction';
-    expect(why.rangeText.value).to.match(/^16\.00\u2009% to 20\.00\u2009%, /);
+    expect(why.rangeText.value).to.match(/^16\.00\u202f% to 20\.00\u202f%, /);
     why.asked.value = 'brew';
-    expect(why.rangeText.value).to.match(/^2\.48\u2009L to 2\.71\u2009L, /);
+    expect(why.rangeText.value).to.match(/^2\.48\u202fL to 2\.71\u202fL, /);
     expect(why.narrowedBy.value).to.have.length(1);
     expect(why.narrowedBy.value[0]).to.match(/^60 % of its variance would go: /);
   });

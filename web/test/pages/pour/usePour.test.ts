@@ -27,9 +27,9 @@ describe('usePour', () => {
       'Concentrate',
       'Whole milk',
     ]);
-    expect(page.build.value[0]).to.include({ amount: '15\u2009mL', also: '2 pumps' });
+    expect(page.build.value[0]).to.include({ amount: '15\u202fmL', also: '2 pumps' });
     page.count.value = 2;
-    expect(page.build.value[0]).to.include({ amount: '30\u2009mL', also: '2 × 2 pumps' });
+    expect(page.build.value[0]).to.include({ amount: '30\u202fmL', also: '2 × 2 pumps' });
     page.measuring.value = 'exact';
     expect(page.measured.value).to.equal(null);
   });
