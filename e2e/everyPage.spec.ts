@@ -73,9 +73,10 @@ lookingTest(
     for (const drink of ['lido-black', 'deep-end']) {
       await page.goto(`${lido.url}/pour?drink=${drink}`);
       const button = await page.getByRole('button', { name: 'Pour this one' }).boundingBox();
-      const last = page.getByRole('region', { name: 'Pour in this order' }).getByRole('listitem');
-      await expect(last.last()).toBeVisible();
-      const row = (await last.last().boundingBox())!;
+      const order = page.getByRole('region', { name: 'Pour in this order' });
+      const last = order.getByRole('listitem').last();
+      await expect(last).toBeVisible();
+      const row = (await last.boundingBox())!;
       expect(row.y + row.height).toBeLessThan(button!.y);
     }
   },

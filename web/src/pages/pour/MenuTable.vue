@@ -16,7 +16,7 @@ import type { MenuLine } from './useMenuTable.ts';
 const props = defineProps<{ lines: readonly MenuLine[]; isBatch: boolean; dense: boolean }>();
 const emit = defineEmits<{ choose: [drinkId: string] }>();
 
-/** On a phone what is left and what it costs to drink stand beside the strength, the rest behind a swipe. */
+/** On a phone what is left and the price stand beside the strength, the rest behind a swipe. */
 const isPhone = useMediaQuery('(max-width: 560px)');
 const FIRST_ON_PHONE: readonly string[] = ['drink', 'strength', 'left', 'price', 'state'];
 const columns = computed(() =>
