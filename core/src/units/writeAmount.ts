@@ -58,8 +58,18 @@ export const writeTemp = (input: { tempC: number; units: ShopUnits }): WrittenAm
 const signed = (degrees: number): string =>
   degrees.toFixed(0).replace(/^-0$/, '0').replace('-', '−');
 
+/** Between a figure and its unit: thin, and no end of a line. */
+const THIN_SPACE = '\u202f';
+
 /** @returns figure and unit in one line, with a thin space between */
-export const amountText = ({ figure, unit }: WrittenAmount): string => `${figure}\u202f${unit}`;
+export const amountText = ({ figure, unit }: WrittenAmount): string =>
+  `${figure}${THIN_SPACE}${unit}`;
+
+/** @returns figure and unit of what `amountText` wrote; an empty unit where it has none */
+export function amountParts(text: string): WrittenAmount {
+  const [figure = '', unit = ''] = text.split(THIN_SPACE);
+  return { figure, unit };
+}
 
 function write(canonical: number, steps: readonly Step[]): WrittenAmount {
   const step = steps.find(({ belowCanonical }) => Math.abs(canonical) < belowCanonical)!;

@@ -3,7 +3,13 @@ import fc from 'fast-check';
 import { readAmount, type Expected } from '../../src/units/readAmount.ts';
 import { UNITS, type UnitId } from '../../src/units/units.ts';
 import { understood } from '../../src/units/understood.ts';
-import { amountText, writeMass, writeTemp, writeVolume } from '../../src/units/writeAmount.ts';
+import {
+  amountParts,
+  amountText,
+  writeMass,
+  writeTemp,
+  writeVolume,
+} from '../../src/units/writeAmount.ts';
 import { expectNear } from '../near.ts';
 
 const read = (text: string, accepts: [Expected, ...Expected[]], plainUnit?: UnitId) =>
@@ -190,5 +196,6 @@ describe('writing amounts', () => {
   ] as const)
     it(`writes ${expected}`, () => {
       expect(amountText(written)).to.equal(expected);
+      expect(amountParts(expected)).to.deep.equal(written);
     });
 });

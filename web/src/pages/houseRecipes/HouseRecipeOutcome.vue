@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { percentFigure } from '@ratio/core/units';
+import { amountParts, percentFigure } from '@ratio/core/units';
 import { densityGPerMl, energyKcal } from '@ratio/core/matter';
 import type { HouseRecipe, MadeRecipe } from '@ratio/core/pantry';
 import { computed } from 'vue';
@@ -39,11 +39,7 @@ const per100 = computed(() => {
 
 <template>
   <section class="outcome" aria-label="What it gives" aria-live="polite">
-    <BigFigure
-      label="It gives"
-      :figure="format.volume(made.yieldMl).split('\u202f')[0]!"
-      :unit="format.volume(made.yieldMl).split('\u202f')[1]!"
-    >
+    <BigFigure label="It gives" v-bind="amountParts(format.volume(made.yieldMl))">
       <template #also>
         <span class="soft also"
           >{{ format.mass(made.yieldG) }}<br />

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Jug } from '@ratio/core/jug';
 import { coffeeOf } from '@ratio/core/matter';
-import { percentFigure } from '@ratio/core/units';
+import { amountParts, percentFigure } from '@ratio/core/units';
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
 import JugDrawing from '../../components/drawings/JugDrawing.vue';
@@ -49,12 +49,7 @@ const room = computed(() =>
       :figure="percentFigure(jug.strengthFrac)"
       unit="%"
     />
-    <BigFigure
-      label="On hand"
-      size="middle"
-      :figure="level.split('\u202f')[0]!"
-      :unit="level.split('\u202f')[1]!"
-    >
+    <BigFigure label="On hand" size="middle" v-bind="amountParts(level)">
       {{ format.mass(jug.onHandG)
       }}<template v-if="room !== null">, room for {{ format.volume(room) }} more</template>
     </BigFigure>

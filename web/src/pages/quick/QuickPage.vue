@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { percentFigure } from '@ratio/core/units';
+import { amountParts, percentFigure } from '@ratio/core/units';
 import { computed } from 'vue';
 import { massKind, percentKind, volumeKind } from '../../components/fields/amountKind.ts';
 import PickButtons from '../../components/fields/PickButtons.vue';
@@ -25,10 +25,6 @@ const kinds = computed(() => ({
 const fillName = computed(() =>
   FILLS.find(({ value }) => value === quick.value.with)!.text.toLowerCase(),
 );
-const split = (text: string) => {
-  const [figure = '', unit = ''] = text.split('\u202f');
-  return { figure, unit };
-};
 const later = (of: { timeline: readonly { minutes: number; strengthFrac: number }[] }): string => {
   const at = (minute: number) => of.timeline.find((point) => point.minutes === minute);
   const [first, last] = [at(0), at(15)];
@@ -58,13 +54,16 @@ const percent = (key: 'from' | 'to') => (frac: number) =>
         <template v-if="quick.way === 'strength'">
           <p v-if="trouble !== ''" class="due" role="alert">{{ trouble }}</p>
           <div class="pours">
-            <BigFigure label="Concentrate" v-bind="split(format.volume(toStrength.concentrateMl))">
+            <BigFigure
+              label="Concentrate"
+              v-bind="amountParts(format.volume(toStrength.concentrateMl))"
+            >
               {{ format.mass(toStrength.concentrateG) }}
             </BigFigure>
             <BigFigure
               :label="FILLS.find(({ value }) => value === quick.with)!.text"
               size="middle"
-              v-bind="split(format.volume(toStrength.fillMl))"
+              v-bind="amountParts(format.volume(toStrength.fillMl))"
             >
               {{ format.mass(toStrength.fillG) }}
             </BigFigure>

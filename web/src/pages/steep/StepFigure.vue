@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { StepState } from '@ratio/core/steps';
-import { percentFigure } from '@ratio/core/units';
+import { amountParts, percentFigure } from '@ratio/core/units';
 import { computed } from 'vue';
 import { massKind, percentKind } from '../../components/fields/amountKind.ts';
 import AmountField from '../../components/fields/AmountField.vue';
@@ -29,15 +29,11 @@ const leftMs = computed(() =>
   props.state.dueMs === null ? null : props.state.dueMs - props.nowMs,
 );
 const isCounted = computed(() => leftMs.value !== null && Math.abs(leftMs.value) < COUNTED_MS);
-const parts = (text: string): [string, string] => {
-  const [figure = '', unit = ''] = text.split('\u202f');
-  return [figure, unit];
-};
-const live = computed<[string, string]>(() => {
+const live = computed(() => {
   const value = props.measured.value.value ?? 0;
   return props.measured.kind.value === 'refractometer'
-    ? [percentFigure(value), '%']
-    : parts(props.format.mass(Math.max(0, value)));
+    ? { figure: percentFigure(value), unit: '%' }
+    : amountParts(props.format.mass(Math.max(0, value)));
 });
 const ofText = computed(() =>
   step.value.amountG === null ? '' : `of ${props.format.mass(step.value.amountG)}`,
@@ -91,8 +87,8 @@ const drops = computed(() => {
     </template>
     <template v-else-if="measured.kind.value !== null">
       <p v-if="measured.isLive.value" class="large-line">
-        <span class="figures large" aria-live="off">{{ live[0] }}</span>
-        <span class="of">{{ live[1] }} {{ ofText }}</span>
+        <span class="figures large" aria-live="off">{{ live.figure }}</span>
+        <span class="of">{{ live.unit }} {{ ofText }}</span>
       </p>
       <div v-else class="typed">
         <AmountField
