@@ -19,13 +19,10 @@ const emit = defineEmits<{ choose: [drinkId: string] }>();
 /** On a phone what is left and the price stand beside the strength, the rest behind a swipe. */
 const isPhone = useMediaQuery('(max-width: 560px)');
 const FIRST_ON_PHONE: readonly string[] = ['drink', 'strength', 'left', 'price', 'state'];
+const placeOf = ({ key }: DataColumn<MenuLine>): number =>
+  FIRST_ON_PHONE.includes(key) ? FIRST_ON_PHONE.indexOf(key) : FIRST_ON_PHONE.length;
 const columns = computed(() =>
-  isPhone.value
-    ? [
-        ...FIRST_ON_PHONE.flatMap((first) => all.value.filter(({ key }) => key === first)),
-        ...all.value.filter(({ key }) => !FIRST_ON_PHONE.includes(key)),
-      ]
-    : all.value,
+  isPhone.value ? all.value.toSorted((a, b) => placeOf(a) - placeOf(b)) : all.value,
 );
 const all = computed<DataColumn<MenuLine>[]>(() => [
   { key: 'drink', label: 'Drink', by: ({ name }) => name, minPx: 150 },
