@@ -21,28 +21,29 @@ interface Row {
   readonly ofMs: number;
 }
 // In one piece: the runner puts a line of its own between two.
-const printLines = (title: string, unit: string, lines: readonly string[]): void =>
-  console.log([`\n| ${title} | ${unit} | of its budget |`, '|---|---|---|', ...lines].join('\n'));
-const print = (title: string, rows: readonly Row[]): void =>
-  printLines(
-    title,
-    'ms',
-    rows.map(({ what, ms, ofMs }) => `| ${what} | ${ms.toFixed(0)} | ${(ms / ofMs).toFixed(1)} |`),
-  );
-
-/** Tasks by the clock, and by what the processor worked for them: others share the machine. */
-const printTasks = (title: string, rows: readonly (Task & { what: string })[]): void =>
+const printTable = (heads: readonly string[], rows: readonly (readonly string[])[]): void =>
   console.log(
     [
-      `\n| ${title} | ms | of its budget | worked ms | of its budget |`,
-      '|---|---|---|---|---|',
-      ...rows.map(({ what, ...task }) => {
-        const cells = [task.ms, task.workedMs].map(
-          (ms) => `${ms.toFixed(0)} | ${(ms / TASK_MS).toFixed(1)}`,
-        );
-        return `| ${what} | ${cells.join(' | ')} |`;
-      }),
+      '',
+      ...[heads, heads.map(() => '---'), ...rows].map((cells) => `| ${cells.join(' | ')} |`),
     ].join('\n'),
+  );
+/** A figure, and how much of its budget it is. */
+const ofBudget = (ms: number, ofMs: number): string[] => [ms.toFixed(0), (ms / ofMs).toFixed(1)];
+const print = (title: string, rows: readonly Row[]): void =>
+  printTable(
+    [title, 'ms', 'of its budget'],
+    rows.map(({ what, ms, ofMs }) => [what, ...ofBudget(ms, ofMs)]),
+  );
+/** Tasks by the clock, and by what the processor worked for them: others share the machine. */
+const printTasks = (title: string, rows: readonly (Task & { what: string })[]): void =>
+  printTable(
+    [title, 'ms', 'of its budget', 'worked ms', 'of its budget'],
+    rows.map(({ what, ms, workedMs }) => [
+      what,
+      ...ofBudget(ms, TASK_MS),
+      ...ofBudget(workedMs, TASK_MS),
+    ]),
   );
 
 /** What a page notes of itself from its first moment. */
@@ -78,31 +79,31 @@ const forget = (page: Page): Promise<void> =>
   });
 const most = (all: readonly number[]): number => Math.max(0, ...all);
 const quiet = (page: Page): Promise<void> => page.waitForTimeout(2500);
+/** The longest task of opening a page, until it is quiet. */
+const openingOf = (page: Page, url: string): Promise<Task> =>
+  longestTask(page, async () => {
+    await page.goto(url);
+    await quiet(page);
+  });
 
 test('pages open', async ({ page, lido }) => {
   test.setTimeout(180_000);
   await watchItself(page);
   const rows: (Task & { what: string })[] = [];
-  const moved: string[] = [];
+  const moved: string[][] = [];
   // The first one starts the browser's own machinery too.
   for (const station of ['plan', ...STATIONS]) {
     await page.goto('about:blank');
-    const task = await longestTask(page, async () => {
-      await page.goto(`${lido.url}/${station}`);
-      await quiet(page);
-    });
+    const task = await openingOf(page, `${lido.url}/${station}`);
     const paintMs = await page.evaluate(
       () => performance.getEntriesByName('first-contentful-paint')[0]?.startTime ?? 0,
     );
     const { shift } = await seenOf(page);
-    moved.push(`| /${station} | ${shift.toFixed(3)} | ${(shift / MOST_SHIFT).toFixed(1)} |`);
-    rows.push({
-      what: `/${station} (first paint ${paintMs.toFixed(0)} ms)`,
-      ...task,
-    });
+    moved.push([`/${station}`, shift.toFixed(3), (shift / MOST_SHIFT).toFixed(1)]);
+    rows.push({ what: `/${station} (first paint ${paintMs.toFixed(0)} ms)`, ...task });
   }
   printTasks('opening: longest task', rows.slice(1));
-  printLines('what moved while it opened', 'layout shift', moved.slice(1));
+  printTable(['what moved while it opened', 'layout shift', 'of its budget'], moved.slice(1));
 });
 
 /** Thirty small moves, as fast as the page takes them. */
@@ -114,7 +115,7 @@ async function moveAbout(page: Page, { x, y }: { x: number; y: number }): Promis
 test('handles are dragged', async ({ page, lido }) => {
   test.setTimeout(300_000);
   await watchItself(page);
-  const rows: string[] = [];
+  const rows: string[][] = [];
   for (const station of DRAGGED) {
     await page.goto(`${lido.url}/${station}`);
     await quiet(page);
@@ -127,11 +128,11 @@ test('handles are dragged', async ({ page, lido }) => {
     // What the machine takes for as many moves over nothing.
     const idle = await drag({ x: 4, y: 200 });
     const note = (what: string, { pictureMs, workedMs }: typeof idle): void => {
-      const ofIdle = (pictureMs / idle.pictureMs).toFixed(1);
-      const cells = [pictureMs.toFixed(0), ofIdle, workedMs.toFixed(0)];
-      rows.push(
-        `| /${station}: ${what} | ${cells.join(' | ')} | ${(workedMs / FRAME_MS).toFixed(1)} |`,
-      );
+      rows.push([
+        `/${station}: ${what}`,
+        ...ofBudget(pictureMs, idle.pictureMs),
+        ...ofBudget(workedMs, FRAME_MS),
+      ]);
     };
     note('nothing', idle);
     const handles = page.locator('svg [role="slider"]');
@@ -147,12 +148,15 @@ test('handles are dragged', async ({ page, lido }) => {
       await page.mouse.up();
     }
   }
-  console.log(
+  printTable(
     [
-      '\n| dragged | most ms between two pictures | of nothing dragged | longest task, worked ms | of a picture |',
-      '|---|---|---|---|---|',
-      ...rows,
-    ].join('\n'),
+      'dragged',
+      'most ms between two pictures',
+      'of nothing dragged',
+      'longest task, worked ms',
+      'of a picture',
+    ],
+    rows,
   );
 });
 
@@ -211,11 +215,7 @@ test('the charts of a year of batches', async ({ page, lido }) => {
   await addSeasons(lido);
   const rows: (Task & { what: string })[] = [];
   for (const path of ['log', 'log/learning', 'log/cost']) {
-    const task = await longestTask(page, async () => {
-      await page.goto(`${lido.url}/${path}`);
-      await quiet(page);
-    });
-    rows.push({ what: `/${path}`, ...task });
+    rows.push({ what: `/${path}`, ...(await openingOf(page, `${lido.url}/${path}`)) });
   }
   printTasks('the charts of a year: longest task', rows);
 });
@@ -225,10 +225,7 @@ test('a change on the day with thirty batches and a year of pours', async ({ pag
   await makeBusy(page, lido);
   await addYear(lido);
   await watchItself(page);
-  const opened = await longestTask(page, async () => {
-    await page.goto(`${lido.url}/bench`);
-    await quiet(page);
-  });
+  const opened = await openingOf(page, `${lido.url}/bench`);
   printTasks('the day with thirty batches: longest task', [{ what: '/bench', ...opened }]);
   const rows: Row[] = [];
   const measured = async (what: string, change: () => Promise<void>): Promise<void> => {
