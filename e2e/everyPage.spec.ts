@@ -82,6 +82,27 @@ lookingTest(
   },
 );
 
+lookingTest(
+  'a station opens with the first part of each font; a letter beyond it fetches the rest',
+  async ({ page, lido }) => {
+    const fonts: string[] = [];
+    page.on('request', (request) => {
+      const [, font] = /([^/]+)-[\w-]{8}\.woff2$/.exec(request.url()) ?? [];
+      if (font) fonts.push(font);
+    });
+    for (const name of ['bench', 'plan', 'steep', 'pour', 'jugs', 'shelf']) {
+      await page.goto(`${lido.url}/${name}`);
+      await stands(page);
+      expect(new Set(fonts), name).toEqual(new Set(['chivo-first', 'chivo-mono-first']));
+    }
+    await page
+      .getByRole('heading', { level: 1 })
+      .first()
+      .evaluate((title) => title.append('ø'));
+    await expect.poll(() => fonts).toContain('chivo-latin-wght-normal');
+  },
+);
+
 test('US units are one tap away on every page, and read back', async ({ page, lido }) => {
   await page.goto(`${lido.url}/plan`);
   await page.getByRole('button', { name: /Units/ }).click();

@@ -7,14 +7,14 @@ import { defineConfig, type Plugin } from 'vite';
 import { compression } from 'vite-plugin-compression2';
 import { VitePWA } from 'vite-plugin-pwa';
 
-/** Asks for the two fonts with the page, before its styles are read. */
+/** Asks for the first part of both fonts with the page, before its styles are read. */
 const fontsFirst: Plugin = {
   name: 'fonts-first',
   transformIndexHtml: {
     order: 'post',
     handler: (_, { bundle = {} }) =>
       Object.keys(bundle)
-        .filter((file) => /chivo(?:-mono)?-latin-wght-normal/.test(file))
+        .filter((file) => /chivo(?:-mono)?-first/.test(file))
         .map((file) => ({
           tag: 'link',
           attrs: { rel: 'preload', as: 'font', crossorigin: true, href: `/${file}` },

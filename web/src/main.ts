@@ -1,5 +1,4 @@
-import '@fontsource-variable/chivo';
-import '@fontsource-variable/chivo-mono';
+import './style/fonts.css';
 import 'element-plus/theme-chalk/base.css';
 import 'element-plus/theme-chalk/el-button.css';
 import 'element-plus/theme-chalk/el-input.css';
