@@ -28,20 +28,23 @@ const props = defineProps<{
   compared?: readonly { name: string; curve: readonly BrewPoint[] }[];
   /** Other plans on the same axes. */
   others?: readonly { name: string; curve: readonly BrewPoint[] }[];
+  /** How wide it stands, px. */
+  width: number;
 }>();
 const emit = defineEmits<{ hours: [hours: number] }>();
 
-const WIDTH = 560;
 const HEIGHT = 268;
 const LEFT = 44;
-const RIGHT = WIDTH - 48;
+/** Room for a label of the axis below, a day and a time. */
+const LABEL = 82;
 const TOP = 30;
 const BASE = 212;
 const STEP_H = 0.25;
 const svg = ref<SVGSVGElement | null>(null);
 
 const horizon = computed(() => props.curve.at(-1)?.hours ?? 30);
-const x = computed(() => scaleLinear([0, horizon.value], [LEFT, RIGHT]));
+const right = computed(() => props.width - 48);
+const x = computed(() => scaleLinear([0, horizon.value], [LEFT, right.value]));
 const top = computed(() =>
   Math.max(
     (max(props.curve, (point) => point.extractionYieldFrac) ?? 0.2) * props.spread.high,
@@ -82,7 +85,7 @@ const band = computed(
       (point) => y.value(point.extractionYieldFrac * props.spread.high),
     )(props.curve) ?? '',
 );
-const majors = computed(() => x.value.ticks(6));
+const majors = computed(() => x.value.ticks((right.value - LEFT) / LABEL));
 const yieldTicks = computed(() =>
   y.value.ticks(5).map((value) => ({ y: y.value(value), label: percentFigure(value, 0) })),
 );
@@ -101,7 +104,7 @@ const grip = computed<Grip>(() => ({
   valueText: `${props.hours} hours, ${props.clockAt(props.hours)}`,
   invert: x.value.invert,
 }));
-const labelLeft = computed(() => at.value.x > RIGHT - 150);
+const labelLeft = computed(() => at.value.x > right.value - 138);
 const rows = computed(() =>
   props.curve
     .filter((_, i) => i % 12 === 0)
@@ -118,12 +121,12 @@ const rows = computed(() =>
     <svg
       ref="svg"
       class="chart"
-      :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
+      :viewBox="`0 0 ${width} ${HEIGHT}`"
       role="group"
       aria-label="Extraction and strength by hours"
     >
       <text class="title" :x="LEFT - 30" y="14">Extraction, % of the coffee, by hours</text>
-      <text class="title" :x="WIDTH - 8" y="14" text-anchor="end">Strength, %</text>
+      <text class="title" :x="width - 8" y="14" text-anchor="end">Strength, %</text>
       <g v-for="window in windows" :key="window.fromHours" class="window">
         <rect
           :x="x(window.fromHours)"
@@ -146,18 +149,18 @@ const rows = computed(() =>
       </path>
       <g v-for="(other, i) in otherPaths" :key="other.letter" class="other">
         <path :d="other.path" />
-        <text :x="RIGHT - 10 - 16 * i" :y="y(other.end.extractionYieldFrac) - 5" text-anchor="end">
+        <text :x="right - 10 - 16 * i" :y="y(other.end.extractionYieldFrac) - 5" text-anchor="end">
           {{ other.letter }}
         </text>
       </g>
       <path class="curve" :d="path" />
       <AxisSide :ticks="yieldTicks" :x="LEFT" side="left" />
-      <AxisSide :ticks="strengthTicks" :x="RIGHT" side="right" />
+      <AxisSide :ticks="strengthTicks" :x="right" side="right" />
       <AxisBottom :scale="x" :y="BASE" :majors :minor-step="1" :under="clockAt" />
       <line class="end" :x1="at.x" :x2="at.x" :y1="TOP - 8" :y2="BASE" />
       <circle class="dot" :cx="at.x" :cy="at.y" r="5" />
       <g
-        :transform="`translate(${at.x + (labelLeft ? -12 : 12)} ${at.y + 26})`"
+        :transform="`translate(${at.x + (labelLeft ? -12 : 12)} ${at.y + (labelLeft ? 56 : 26)})`"
         :text-anchor="labelLeft ? 'end' : 'start'"
       >
         <text class="set figures">{{ percentText(yieldFrac, 1) }}</text>

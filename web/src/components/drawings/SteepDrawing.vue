@@ -23,14 +23,21 @@ const props = defineProps<{
   brewColour: string;
   /** What one unit of the graduations is, mL. */
   perUnitMl: number;
+  /** How wide it stands, px. */
+  width: number;
 }>();
 const emit = defineEmits<{ level: [volumeMl: number] }>();
 
-const WIDTH = 560;
-const HEIGHT = 372;
 const TOP = 34;
-const FLOOR = 356;
+/** The graduations and their labels, at either edge. */
+const MARKS = 44;
+/** What the level and the arrow say, between the vessels. */
+const SAID = 160;
 const STEP_ML = 10;
+/** On a tablet what came out is said below it, beside the level; on a phone there is no room for its vessel. */
+const says = computed(() => ({ below: props.width < 500, alone: props.width < 400 }));
+const floor = computed(() => (says.value.below ? 226 : 356));
+const height = computed(() => floor.value + (says.value.below ? 46 : 16));
 const svg = ref<SVGSVGElement | null>(null);
 
 const before = computed(() => vesselShape({ ...props.vessel, taper: TAPER[props.vessel.kind] }));
@@ -43,18 +50,19 @@ const after = computed(() => {
 /** px per mm, so that the higher of the two fills the drawing. */
 const scale = computed(() =>
   Math.min(
-    (FLOOR - TOP) / Math.max(before.value.heightMm, after.value.heightMm),
-    250 / (2 * before.value.topRadiusMm),
-    170 / (2 * after.value.topRadiusMm),
+    (floor.value - TOP) / Math.max(before.value.heightMm, after.value.heightMm),
+    (props.width - SAID - 2 * MARKS) /
+      (2 * (before.value.topRadiusMm + (says.value.alone ? 0 : after.value.topRadiusMm))),
   ),
 );
-const beforeX = computed(() => 44 + before.value.topRadiusMm * scale.value);
-const afterX = computed(() => WIDTH - 44 - after.value.topRadiusMm * scale.value);
+const beforeX = computed(() => MARKS + before.value.topRadiusMm * scale.value);
+const afterX = computed(() => props.width - MARKS - after.value.topRadiusMm * scale.value);
 const level = computed(() => Math.min(props.slurryMl, props.vessel.brimMl));
-const yOf = (volumeMl: number): number => FLOOR - heightOfMm(before.value, volumeMl) * scale.value;
+const yOf = (volumeMl: number): number =>
+  floor.value - heightOfMm(before.value, volumeMl) * scale.value;
 const edgeX = computed(() => beforeX.value + before.value.topRadiusMm * scale.value);
 const levelY = computed(() => yOf(level.value));
-const brewTop = computed(() => FLOOR - after.value.heightMm * scale.value);
+const brewTop = computed(() => floor.value - after.value.heightMm * scale.value);
 const overflows = computed(() => props.slurryMl > props.vessel.brimMl);
 const grip = computed<Grip>(() => {
   const brimMl = Math.round(props.vessel.brimMl);
@@ -68,9 +76,15 @@ const grip = computed<Grip>(() => {
     },
     label: 'Level in the vessel',
     valueText: props.levelText,
-    invert: (y) => volumeAtMl(before.value, Math.max(0, (FLOOR - y) / scale.value)),
+    invert: (y) => volumeAtMl(before.value, Math.max(0, (floor.value - y) / scale.value)),
   };
 });
+const saidX = computed(() => afterX.value + after.value.topRadiusMm * scale.value);
+const arrowEnd = computed(() =>
+  says.value.alone
+    ? props.width - MARKS
+    : afterX.value - after.value.topRadiusMm * scale.value - 14,
+);
 const headY = computed(() => Math.min(levelY.value - 26, yOf(props.vessel.brimMl) + 10));
 </script>
 
@@ -78,15 +92,15 @@ const headY = computed(() => Math.min(levelY.value - 26, yOf(props.vessel.brimMl
   <svg
     ref="svg"
     class="drawing"
-    :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
+    :viewBox="`0 0 ${width} ${height}`"
     role="group"
     :aria-label="`${vessel.name}, to scale. ${levelText}. ${headText}. After straining: ${brewText}; ${retainedText}.`"
   >
-    <text class="title" x="44" :y="yOf(vessel.brimMl) - 12">{{ vessel.name }}, before</text>
+    <text class="title" :x="MARKS" :y="yOf(vessel.brimMl) - 12">{{ vessel.name }}, before</text>
     <VesselOutline
       :shape="before"
       :x="beforeX"
-      :floor="FLOOR"
+      :floor
       :scale
       ticks-side="left"
       :per-unit-ml
@@ -116,22 +130,21 @@ const headY = computed(() => Math.min(levelY.value - 26, yOf(props.vessel.brimMl
     <SvgHandle :svg axis="y" :grip @change="emit('level', $event)" />
 
     <g class="course">
-      <text class="note" :x="edgeX + 14" :y="FLOOR - 62">{{ steepText }}</text>
-      <path
-        :d="`M${edgeX + 14} ${FLOOR - 50}H${afterX - after.topRadiusMm * scale - 14}m-9 -5l9 5l-9 5`"
-      />
+      <text class="note" :x="edgeX + 14" :y="floor - 62">{{ steepText }}</text>
+      <path :d="`M${edgeX + 14} ${floor - 50}H${arrowEnd}m-9 -5l9 5l-9 5`" />
     </g>
 
-    <text class="note" :x="afterX + after.topRadiusMm * scale" :y="brewTop - 30" text-anchor="end">
+    <text class="note" :x="saidX" :y="says.below ? floor + 38 : brewTop - 30" text-anchor="end">
       {{ retainedText }}
     </text>
-    <text class="title" :x="afterX + after.topRadiusMm * scale" :y="brewTop - 12" text-anchor="end">
+    <text class="title" :x="saidX" :y="says.below ? floor + 20 : brewTop - 12" text-anchor="end">
       Brew, after: {{ brewText }}
     </text>
     <VesselOutline
+      v-if="!says.alone"
       :shape="after"
       :x="afterX"
-      :floor="FLOOR"
+      :floor
       :scale
       ticks-side="right"
       :per-unit-ml

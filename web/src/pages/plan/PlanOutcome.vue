@@ -97,117 +97,126 @@ const noStart = computed(() => {
 
 <template>
   <section class="outcome" aria-label="What comes out">
-    <div>
-      <div class="head">
-        <h2>Brew, after straining</h2>
-        <LinkButton @click="emit('why', 'brew')">Why</LinkButton>
-        <LockButton what="brew" v-bind="lockOf('brewMl')" @lock="emit('lock', 'brewMl')" />
-      </div>
-      <AmountField
-        label="Brew wanted"
-        size="large"
-        :value="result.outcome.brewMl"
-        :kind="
-          largeVolumeKind(format, {
-            step: 50,
-            min: 20,
-            max: 400000,
-            write: (volumeMl) => big(format.volume(volumeMl)),
-            limitText: 'Between 20 mL and 400 L of brew.',
-          })
-        "
-        :refused="refusal('brewMl')"
-        @change="(value) => emit('amount', 'brewMl', value)"
-      />
-      <p class="soft">
-        {{ format.volume(brewRange.low) }} to {{ format.volume(brewRange.high) }}, of
-        {{ format.volume(result.outcome.waterG) }} poured
-      </p>
-    </div>
-    <div>
-      <div class="head">
-        <h2>Strength (TDS)</h2>
-        <LinkButton @click="emit('why', 'strength')">Why</LinkButton>
-        <LockButton
-          what="strength"
-          v-bind="lockOf('strengthFrac')"
-          @lock="emit('lock', 'strengthFrac')"
-        />
-      </div>
-      <div class="named">
+    <div class="first">
+      <div>
+        <div class="head">
+          <h2>Brew, after straining</h2>
+          <LinkButton @click="emit('why', 'brew')">Why</LinkButton>
+          <LockButton what="brew" v-bind="lockOf('brewMl')" @lock="emit('lock', 'brewMl')" />
+        </div>
         <AmountField
-          label="Strength wanted"
-          size="middle"
-          :value="result.outcome.strengthFrac"
-          :kind="WANTED"
-          :refused="refusal('strengthFrac')"
-          @change="(value) => emit('amount', 'strengthFrac', value)"
+          label="Brew wanted"
+          size="large"
+          :value="result.outcome.brewMl"
+          :kind="
+            largeVolumeKind(format, {
+              step: 50,
+              min: 20,
+              max: 400000,
+              write: (volumeMl) => big(format.volume(volumeMl)),
+              limitText: 'Between 20 mL and 400 L of brew.',
+            })
+          "
+          :refused="refusal('brewMl')"
+          @change="(value) => emit('amount', 'brewMl', value)"
         />
-        <strong>{{ result.outcome.strengthName }}</strong>
+        <p class="soft">
+          {{ format.volume(brewRange.low) }} to {{ format.volume(brewRange.high) }}, of
+          {{ format.volume(result.outcome.waterG) }} poured
+        </p>
       </div>
-      <StrengthScale
-        :strength-frac="result.outcome.strengthFrac"
-        :low="range.low"
-        :high="range.high"
-      />
-      <p class="fine">
-        {{ percentFigure(range.low) }} to {{ percentText(range.high) }}; diluted 1:1 about
-        <strong class="figures">{{ percentFigure(result.outcome.strengthFrac / 2) }}</strong> %.{{
-          narrows
-        }}
-      </p>
-    </div>
-    <InTurn>
+      <div>
+        <div class="head">
+          <h2>Strength (TDS)</h2>
+          <LinkButton @click="emit('why', 'strength')">Why</LinkButton>
+          <LockButton
+            what="strength"
+            v-bind="lockOf('strengthFrac')"
+            @lock="emit('lock', 'strengthFrac')"
+          />
+        </div>
+        <div class="named">
+          <AmountField
+            label="Strength wanted"
+            size="middle"
+            :value="result.outcome.strengthFrac"
+            :kind="WANTED"
+            :refused="refusal('strengthFrac')"
+            @change="(value) => emit('amount', 'strengthFrac', value)"
+          />
+          <strong>{{ result.outcome.strengthName }}</strong>
+        </div>
+        <StrengthScale
+          :strength-frac="result.outcome.strengthFrac"
+          :low="range.low"
+          :high="range.high"
+        />
+        <p class="fine">
+          {{ percentFigure(range.low) }} to {{ percentText(range.high) }}; diluted 1:1 about
+          <strong class="figures">{{ percentFigure(result.outcome.strengthFrac / 2) }}</strong> %.{{
+            narrows
+          }}
+        </p>
+      </div>
       <slot name="night" />
-      <div v-if="result.outcome.brewG > 0" class="counted">
-        <ul v-if="pours.length > 0" class="pours" aria-label="Pours">
-          <li v-for="{ drink, count } in pours" :key="drink.id">
-            <span class="label">{{ drink.name }}</span>
-            <AmountField
-              v-if="count > 0"
-              :label="`How many ${drink.name}`"
-              :value="count"
-              :kind="numberKind({ step: 1, min: 1, max: 5000 })"
-              @change="(many) => emit('drinks', drink.id, many)"
-            />
-            <span v-else class="due">too weak</span>
-          </li>
-        </ul>
-      </div>
-      <div class="pair">
-        <AskedFigure
-          v-for="{ about, ...figure } in asked"
-          :key="about"
-          v-bind="figure"
-          @why="emit('why', about)"
-        />
-      </div>
+    </div>
+    <div class="rest">
       <InTurn>
-        <CautionList :cautions="cautions.warn" :format />
-        <slot name="clock" />
-        <CautionList :cautions="cautions.note" :format />
+        <div v-if="result.outcome.brewG > 0" class="counted">
+          <ul v-if="pours.length > 0" class="pours" aria-label="Pours">
+            <li v-for="{ drink, count } in pours" :key="drink.id">
+              <span class="label">{{ drink.name }}</span>
+              <AmountField
+                v-if="count > 0"
+                :label="`How many ${drink.name}`"
+                :value="count"
+                :kind="numberKind({ step: 1, min: 1, max: 5000 })"
+                @change="(many) => emit('drinks', drink.id, many)"
+              />
+              <span v-else class="due">too weak</span>
+            </li>
+          </ul>
+        </div>
+        <div class="pair">
+          <AskedFigure
+            v-for="{ about, ...figure } in asked"
+            :key="about"
+            v-bind="figure"
+            @why="emit('why', about)"
+          />
+        </div>
+        <InTurn>
+          <CautionList :cautions="cautions.warn" :format />
+          <slot name="clock" />
+          <CautionList :cautions="cautions.note" :format />
+        </InTurn>
       </InTurn>
-    </InTurn>
-    <div class="start no-print">
-      <ActButton
-        v-if="mayStart"
-        primary
-        :disabled="noStart !== ''"
-        :doing="starting"
-        @act="emit('start')"
-        >{{ began ? 'It is steeping' : 'Start this steep' }}</ActButton
-      >
-      <ElButton @click="emit('compare')">Keep to compare</ElButton>
-      <p v-if="noStart" class="due" role="status">{{ noStart }}</p>
+      <div class="start no-print">
+        <ActButton
+          v-if="mayStart"
+          primary
+          :disabled="noStart !== ''"
+          :doing="starting"
+          @act="emit('start')"
+          >{{ began ? 'It is steeping' : 'Start this steep' }}</ActButton
+        >
+        <ElButton @click="emit('compare')">Keep to compare</ElButton>
+        <p v-if="noStart" class="due" role="status">{{ noStart }}</p>
+      </div>
     </div>
   </section>
 </template>
 
 <style scoped>
-.outcome {
+.outcome,
+.first,
+.rest {
   display: grid;
   align-content: start;
   gap: 6px;
+}
+
+.outcome {
   padding: 8px 24px 0;
 }
 
@@ -263,7 +272,7 @@ const noStart = computed(() => {
 .pair {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 18px;
+  gap: 4px 12px;
 }
 
 .start {
@@ -291,16 +300,43 @@ const noStart = computed(() => {
   pointer-events: none;
 }
 
+/* The figures come first, across the page, and the rest after the drawing. */
 @media (max-width: 1100px) {
   .outcome {
+    display: contents;
+  }
+
+  .first,
+  .rest {
+    grid-column: 1 / -1;
     grid-template-columns: 1fr 1fr;
     column-gap: 32px;
+    padding: 8px 24px 10px;
+  }
+
+  .first {
+    order: -1;
+    border-bottom: 1px solid var(--hairline);
+  }
+
+  :slotted(.nobody),
+  .start {
+    grid-column: 1 / -1;
+  }
+
+  .rest {
+    align-items: start;
+    border-top: 1px solid var(--hairline);
+  }
+
+  /* Beside what is to be watched and what is to be noted. */
+  .rest > :slotted(section) {
+    grid-row: span 2;
   }
 
   /* Below all that it would stand over. */
   .start {
     position: static;
-    grid-column: 1 / -1;
   }
 
   .start::before {
@@ -309,7 +345,8 @@ const noStart = computed(() => {
 }
 
 @media (max-width: 640px) {
-  .outcome {
+  .first,
+  .rest {
     grid-template-columns: 1fr;
   }
 }

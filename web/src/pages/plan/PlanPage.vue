@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ANY_VESSEL_ID } from '@ratio/core/brew';
 import { usualCoffee } from '@ratio/core/coffee';
+import { useMediaQuery } from '@vueuse/core';
 import { storeToRefs } from 'pinia';
 import { computed } from 'vue';
 import { fetchedPart } from '../../components/figures/fetchedPart.ts';
@@ -53,6 +54,10 @@ const { asked, explained, rangeText, narrowedBy } = usePlanWhy(page);
 const { starting, start } = useStartSteep();
 const isUsual = (id: string): boolean => usualCoffee(id) !== undefined;
 const print = (): void => window.print();
+const isPhone = useMediaQuery('(max-width: 640px)');
+const isTablet = useMediaQuery('(max-width: 1100px)');
+/** Drawn as wide as they stand, so that their letters keep their size, px. */
+const drawnWidth = computed(() => (isPhone.value ? 360 : isTablet.value ? 420 : 560));
 
 const refused = computed(() =>
   conflict.value
@@ -124,11 +129,12 @@ const refused = computed(() =>
         <p v-if="failure" class="due" role="alert">{{ failure }}</p>
       </InTurn>
       <InTurn>
-        <SteepDrawing v-if="drawing" v-bind="drawing" @level="setLevel" />
+        <SteepDrawing v-if="drawing" v-bind="drawing" :width="drawnWidth" @level="setLevel" />
         <InTurn>
           <ReleaseChart
             v-if="chart"
             v-bind="chart"
+            :width="drawnWidth"
             :clock-at="clock.clockAt"
             :windows="clock.windows.value"
             :others="variants.others.value"
@@ -160,7 +166,6 @@ const refused = computed(() =>
     <InTurn>
       <PlanOutcome
         v-if="result"
-        class="right"
         :result
         :sampled
         :targets="draft.targets"
@@ -256,9 +261,13 @@ const refused = computed(() =>
     border-right: 0;
   }
 
-  .right {
-    grid-column: 1 / -1;
-    border-top: 1px solid var(--hairline);
+  .conflict {
+    order: -2;
+  }
+
+  /* What comes out is put up after the choices, and stands above them. */
+  .plan:not(:has(.outcome, .middle [role='alert'])) .left {
+    visibility: hidden;
   }
 }
 
