@@ -70,13 +70,15 @@ const tap = (text: string): void => field.value?.say(text);
 
 <template>
   <div class="time">
-    <TypedField ref="field" :label :written :complaint-of @typed="take" />
-    <p class="taps">
+    <div class="said">
+      <TypedField ref="field" :label :written :complaint-of @typed="take" />
+      <DayPick :label :value="onWall(at.getTime())" with-time v-bind="days" @pick="tap" />
+    </div>
+    <p v-if="hint !== '' || taps" class="taps">
       <span v-if="hint !== ''" class="soft fine">{{ hint }}</span>
       <ElButton v-for="text in taps" :key="text" link type="primary" @click="tap(text)">{{
         text
       }}</ElButton>
-      <DayPick :label :value="onWall(at.getTime())" with-time v-bind="days" @pick="tap" />
     </p>
   </div>
 </template>
@@ -85,6 +87,12 @@ const tap = (text: string): void => field.value?.say(text);
 .time :deep(.el-input__inner) {
   font-family: var(--figures);
   font-size: var(--t18);
+}
+
+.said {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  align-items: start;
 }
 
 .fine {

@@ -64,6 +64,30 @@ const emit = defineEmits<{
   gap: 18px;
 }
 
+/* What one tap gives stands beside the label, as a field's hint does. */
+.ends > div {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  align-items: center;
+  column-gap: 8px;
+}
+
+.ends :deep(.time) {
+  display: contents;
+}
+
+.ends :deep(.said) {
+  grid-column: 1 / -1;
+}
+
+.ends :deep(.taps) {
+  grid-row: 1;
+  grid-column: 2;
+  min-height: 32px;
+  justify-self: end;
+  text-align: right;
+}
+
 .began {
   font-weight: 600;
 }
