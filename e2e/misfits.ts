@@ -2,13 +2,14 @@ import type { Page } from '@playwright/test';
 
 /**
  * Texts and marks of a page that do not stand as they should: beyond the window, cut by something around
- * them, or over another one.
+ * them, over another one, or in a drawing so small that its letters cannot be read at arm's length.
  *
  * @returns a line for each, with the text
  */
 export const misfits = (page: Page): Promise<string[]> =>
   page.evaluate(() => {
     const SLACK_PX = 2;
+    const LETTER_PX = 11;
     interface Standing {
       readonly text: string;
       readonly box: DOMRect;
@@ -70,6 +71,12 @@ export const misfits = (page: Page): Promise<string[]> =>
     for (const one of found) {
       const by = cutBy(one);
       if (by !== null) wrong.push(`“${one.text.slice(0, 60)}” is cut ${by}`);
+    }
+    for (const drawn of document.querySelectorAll<SVGTextElement>('svg text')) {
+      const { a = 1, b = 0 } = drawn.getScreenCTM() ?? {};
+      const px = parseFloat(getComputedStyle(drawn).fontSize) * Math.hypot(a, b);
+      if (isShown(drawn) && px < LETTER_PX)
+        wrong.push(`“${drawn.textContent?.trim()}” is drawn ${px.toFixed(1)} px high`);
     }
     /** A sticky foot lies over what scrolls below it. */
     const isOnTop = (element: Element): boolean => {

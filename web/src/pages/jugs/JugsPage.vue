@@ -158,9 +158,9 @@ li {
 
 @media (max-width: 560px) {
   li {
-    grid-template-columns: 150px minmax(0, 1fr);
-    gap: 6px 16px;
-    padding: 14px;
+    grid-template-columns: 168px minmax(0, 1fr);
+    gap: 6px 12px;
+    padding: 14px 12px;
   }
 
   li > svg {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { percentText, percentFigure } from '@ratio/core/units';
 import { STRENGTH_NAMES } from '@ratio/core/brew';
+import { useMediaQuery } from '@vueuse/core';
 import { scaleLinear } from 'd3-scale';
 import { computed } from 'vue';
 
@@ -13,16 +14,20 @@ const props = defineProps<{
   }[];
 }>();
 
-const WIDTH = 560;
 const HEIGHT = 320;
 const LEFT = 48;
-const RIGHT = WIDTH - 16;
+/** Room for a label of the axis below. */
+const LABEL = 72;
+const isPhone = useMediaQuery('(max-width: 640px)');
+/** Drawn as wide as it stands, so that its letters keep their size, px. */
+const width = computed(() => (isPhone.value ? 300 : 560));
+const right = computed(() => width.value - 16);
 const TOP = 34;
 const BASE = HEIGHT - 40;
 
 const x = computed(() => {
   const most = Math.max(14, ...props.points.map(({ ratio }) => ratio.high * 1.05));
-  return scaleLinear([0, most], [LEFT, RIGHT]);
+  return scaleLinear([0, most], [LEFT, right.value]);
 });
 const y = computed(() => {
   const most = Math.max(0.05, ...props.points.map(({ strengthFrac }) => strengthFrac.high * 1.05));
@@ -39,16 +44,16 @@ const bands = computed(() =>
 
 <template>
   <svg
-    :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
+    :viewBox="`0 0 ${width} ${HEIGHT}`"
     role="img"
     :aria-label="`Ratio and strength: ${points.map((p) => `${p.letter} 1:${p.ratio.value.toFixed(1)}, ${percentText(p.strengthFrac.value)}`).join('; ')}`"
   >
     <g v-for="band in bands" :key="band.name">
-      <line class="bound" :x1="LEFT" :x2="RIGHT" :y1="band.low" :y2="band.low" />
+      <line class="bound" :x1="LEFT" :x2="right" :y1="band.low" :y2="band.low" />
       <text
         v-if="band.low - band.high > 14"
         class="name"
-        :x="RIGHT"
+        :x="right"
         :y="(band.low + band.high) / 2 + 4"
         text-anchor="end"
       >
@@ -60,8 +65,8 @@ const bands = computed(() =>
       <line :x1="LEFT - 6" :x2="LEFT" :y1="y(tick)" :y2="y(tick)" />
       <text :x="LEFT - 10" :y="y(tick) + 4" text-anchor="end">{{ percentFigure(tick, 0) }}</text>
     </g>
-    <line :x1="LEFT" :x2="RIGHT" :y1="BASE" :y2="BASE" />
-    <g v-for="tick in x.ticks(7)" :key="tick">
+    <line :x1="LEFT" :x2="right" :y1="BASE" :y2="BASE" />
+    <g v-for="tick in x.ticks((right - LEFT) / LABEL)" :key="tick">
       <line :x1="x(tick)" :x2="x(tick)" :y1="BASE" :y2="BASE + 6" />
       <text v-if="tick > 0" :x="x(tick)" :y="BASE + 20" text-anchor="middle">1:{{ tick }}</text>
     </g>

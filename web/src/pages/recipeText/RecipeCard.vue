@@ -215,9 +215,10 @@ small {
 }
 
 .big {
-  font-size: var(--t40);
+  font-size: clamp(1.75rem, 8vw, var(--t40));
   line-height: 1.1;
   letter-spacing: -0.04em;
+  white-space: nowrap;
 }
 
 .fine,
