@@ -1,4 +1,4 @@
-import { expect, test } from './lido.ts';
+import { expect, lookingTest, test } from './lido.ts';
 import type { Locator, Page } from '@playwright/test';
 
 const drinkOf = (page: Page): Locator => page.getByRole('region', { name: 'This drink' });
@@ -379,3 +379,20 @@ test('a drink that another tablet changed first is not overwritten', async ({
   await drinkOf(page).getByRole('button', { name: 'Keep as the usual' }).click();
   await expect(page.getByRole('button', { name: /Lido black 1\.50/ })).toBeVisible();
 });
+
+lookingTest(
+  'the foot names the first caution that it covers, not one in sight',
+  async ({ page, lido }) => {
+    await page.setViewportSize({ width: 1280, height: 800 });
+    await page.goto(`${lido.url}/pour?drink=deep-end`);
+    const cautions = page.getByRole('list', { name: 'Cautions' }).last().getByRole('listitem');
+    await expect(cautions.first()).toContainText('caffeine');
+    await expect(cautions.first()).toBeInViewport({ ratio: 1 });
+    const foot = page.locator('.go');
+    await expect(foot).toContainText('Caution This is concentrate');
+    await page.setViewportSize({ width: 1280, height: 1000 });
+    await expect(foot).not.toContainText('Caution');
+    await page.setViewportSize({ width: 1280, height: 700 });
+    await expect(foot).toContainText('Caution About 244');
+  },
+);

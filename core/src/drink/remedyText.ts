@@ -18,7 +18,7 @@ export function remedyText(remedy: Remedy, texts: AmountTexts): string {
     case 'freezer_ice':
       return `ice at ${texts.temp(remedy.tempC)}, dry from the freezer`;
     case 'coffee_ice':
-      return 'coffee cubes of this jug instead of water ice';
+      return 'coffee cubes of this jug';
     case 'water_ice':
       return 'water ice instead of coffee cubes';
     case 'chill':

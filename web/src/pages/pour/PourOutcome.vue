@@ -15,7 +15,6 @@ import {
   type TopLayer,
 } from '@ratio/core/drink';
 import { ElButton } from 'element-plus';
-import { useIntersectionObserver } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
 import { fetchedPart } from '../../components/figures/fetchedPart.ts';
 import { RouterLink } from 'vue-router';
@@ -34,6 +33,7 @@ import TasteRow from './TasteRow.vue';
 import type { AmountFormat } from '../../format/amountFormat.ts';
 import type { BuildRow } from './useBuild.ts';
 import type { Measuring } from './usePour.ts';
+import { useUnseen } from './useUnseen.ts';
 
 const StandChart = fetchedPart(() => import('../../components/charts/StandChart.vue'));
 
@@ -85,9 +85,6 @@ const emit = defineEmits<{
 }>();
 
 const solution = computed(() => props.solved.solution);
-/** What the button's row covers at the bottom of the window. */
-const FOOTER_PX = 64;
-const SEEN_FRAC = 0.95;
 const lastSip = CONSTANTS.lastSipMinutes.value;
 
 const each = (amount: number): number => amount / props.drink.servings;
@@ -102,15 +99,14 @@ watch(
 const cautions = computed(() =>
   solution.value.status === 'met' ? props.solved.cautions : props.solved.cautions.slice(1),
 );
-const firstWarning = computed(() => cautions.value.find(({ severity }) => severity === 'warn'));
 /** A caution says what, why, and what to do, in that order. */
 const whatOf = ({ text }: Caution): string => text.split(/[:.] /u)[0]!;
 const cautionList = ref<HTMLElement | null>(null);
-const cautionsSeen = ref(true);
-useIntersectionObserver(
-  cautionList,
-  ([entry]) => (cautionsSeen.value = (entry?.intersectionRatio ?? 0) >= SEEN_FRAC),
-  { rootMargin: `0px 0px -${FOOTER_PX}px 0px`, threshold: [SEEN_FRAC] },
+const firstUnseen = useUnseen(cautionList, () => cautions.value);
+const unseenWarning = computed(() =>
+  firstUnseen.value < 0
+    ? undefined
+    : cautions.value.slice(firstUnseen.value).find(({ severity }) => severity === 'warn'),
 );
 </script>
 
@@ -213,8 +209,8 @@ useIntersectionObserver(
       >
       <p v-if="!enough" class="due">The jug holds too little for it. Take another jug.</p>
       <!-- It stands in the list above too, below the edge of the screen. -->
-      <p v-else-if="firstWarning && !cautionsSeen" class="fine" aria-hidden="true">
-        <strong class="due">Caution</strong> {{ whatOf(firstWarning) }}.
+      <p v-else-if="unseenWarning" class="fine" aria-hidden="true">
+        <strong class="due">Caution</strong> {{ whatOf(unseenWarning) }}.
         <LinkButton tabindex="-1" @click="cautionList?.scrollIntoView({ block: 'center' })"
           >What to do</LinkButton
         >
@@ -228,7 +224,7 @@ useIntersectionObserver(
   display: flex;
   flex: 1;
   flex-direction: column;
-  gap: 6px;
+  gap: 4px;
   padding: 8px 24px 0;
 }
 
