@@ -317,6 +317,20 @@ async function strainIt(): Promise<void> {
     grid-column: 1;
   }
 
+  .past {
+    grid-template-columns: 1fr auto;
+    gap: 2px 16px;
+  }
+
+  /* The coffee and its day, then what it was and what came out. */
+  .past > :last-child {
+    order: -1;
+  }
+
+  .past > a {
+    order: -2;
+  }
+
   .end,
   .ends {
     flex-wrap: wrap;
