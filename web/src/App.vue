@@ -1,11 +1,9 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { fetchedPart } from './components/figures/fetchedPart.ts';
+import { fetchedAhead, fetchedPart } from './components/figures/fetchedPart.ts';
 import { RouterLink, RouterView, useRoute, useRouter } from 'vue-router';
 import InTurn from './components/figures/InTurn.vue';
 import NoticeBar from './components/navigation/NoticeBar.vue';
-import SetAsideStrip from './components/navigation/SetAsideStrip.vue';
-import StateStrip from './components/navigation/StateStrip.vue';
 import TheLine from './components/navigation/TheLine.vue';
 import { saveFile } from './api/saveFile.ts';
 import { useChanges } from './composables/useChanges.ts';
@@ -26,6 +24,9 @@ import { authorOf } from './format/authorOf.ts';
 
 const FinderPage = fetchedPart(() => import('./pages/finder/FinderPage.vue'));
 const KeysHelp = fetchedPart(() => import('./components/navigation/KeysHelp.vue'));
+// It is there before the connection drops, which is what it tells of.
+const StateStrip = fetchedAhead(() => import('./components/navigation/StateStrip.vue'));
+const SetAsideStrip = fetchedPart(() => import('./components/navigation/SetAsideStrip.vue'));
 const SignInPage = fetchedPart(() => import('./pages/people/SignInPage.vue'));
 
 /** Stands until both the shop and the page are there; the document says the same before it is read. */
@@ -98,6 +99,7 @@ useKeys({
     @units="settings.toggleUnits"
   />
   <SetAsideStrip
+    v-if="aside.all.length > 0"
     :count="aside.all.length"
     @export="saveFile({ name: 'ratio-set-aside.json', data: aside.exported() })"
     @discard="aside.discard"

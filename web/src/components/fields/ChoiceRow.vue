@@ -42,6 +42,7 @@ defineProps<{ label: string; note?: string | undefined }>();
   display: flex;
   align-items: center;
   gap: 10px;
+  min-height: 32px;
 }
 
 .field > :first-child {
