@@ -54,7 +54,8 @@ export function amountFormat(input: { units: ShopUnits; currency: string }): Amo
     otherVolume: (volumeMl) =>
       amountText(writeVolume({ volumeMl, units: isMetric ? 'us' : 'metric' })),
     temp: (tempC) => amountText(writeTemp({ tempC, units })),
-    percent: (frac, decimals = 2) => `${percentFigure(frac, decimals)}\u202f%`,
+    percent: (frac, decimals = 2) =>
+      amountText({ figure: percentFigure(frac, decimals), unit: '%' }),
     money: (price) => moneyText(price, currency),
     pricedMass,
     pricedPerKg,

@@ -1,4 +1,4 @@
-import { percentFigure, type Expected, type UnitId } from '@ratio/core/units';
+import { amountText, percentFigure, type Expected, type UnitId } from '@ratio/core/units';
 import type { AmountFormat } from '../../format/amountFormat.ts';
 
 /** How an amount is read and written in its field, and what it may be. */
@@ -81,7 +81,7 @@ export const percentKind = (limits: Limits & { readonly decimals?: number }): Am
   kindOf(
     {
       accepts: ['percent'],
-      write: (frac) => `${percentFigure(frac, limits.decimals)}\u202f%`,
+      write: (frac) => amountText({ figure: percentFigure(frac, limits.decimals), unit: '%' }),
     },
     limits,
   );
@@ -153,7 +153,7 @@ export const hoursKind = (limits: Limits): AmountKind =>
     {
       accepts: ['time'],
       plainUnit: 'hour',
-      write: (timeS) => `${Number((timeS / 3600).toFixed(2))}\u202fh`,
+      write: (timeS) => amountText({ figure: `${Number((timeS / 3600).toFixed(2))}`, unit: 'h' }),
     },
     limits,
   );

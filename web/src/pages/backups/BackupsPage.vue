@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { amountText } from '@ratio/core/units';
 import { ElButton, ElPopconfirm } from 'element-plus';
 import 'element-plus/theme-chalk/el-popper.css';
 import 'element-plus/theme-chalk/el-popover.css';
@@ -43,7 +44,11 @@ function choose(event: Event): void {
 const { backups, busy, restoring, make, restore } = useBackups();
 
 const size = (bytes: number): string =>
-  bytes < 1e6 ? `${Math.ceil(bytes / 1e3)}\u202fkB` : `${(bytes / 1e6).toFixed(1)}\u202fMB`;
+  amountText(
+    bytes < 1e6
+      ? { figure: `${Math.ceil(bytes / 1e3)}`, unit: 'kB' }
+      : { figure: (bytes / 1e6).toFixed(1), unit: 'MB' },
+  );
 const columns: readonly DataColumn<Backup>[] = [
   { key: 'made', label: 'Made', text: ({ at }) => when(at), by: ({ at }) => at, minPx: 120 },
   { key: 'why', label: 'Why', text: ({ by }) => BY[by], by: ({ by }) => BY[by], minPx: 120 },

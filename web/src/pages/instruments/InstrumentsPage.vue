@@ -2,6 +2,7 @@
 import { CONSTANTS } from '@ratio/core/constants';
 import { vesselNameOf } from '@ratio/core/batch';
 import { INSTRUMENT_KINDS, type Instrument } from '@ratio/core/instruments';
+import { amountText } from '@ratio/core/units';
 import { ElCollapse, ElCollapseItem } from 'element-plus';
 import 'element-plus/theme-chalk/el-collapse.css';
 import 'element-plus/theme-chalk/el-collapse-item.css';
@@ -61,9 +62,9 @@ const shown = computed(() =>
         ? // What lies within the noise of nothing is nothing.
           format.value.mass(Math.abs(sample.massG) < 0.5 ? 0 : sample.massG)
         : sample?.tempC != null
-          ? `${format.value.degrees(sample.tempC).toFixed(1)}\u202f${unit.value}`
+          ? amountText({ figure: format.value.degrees(sample.tempC).toFixed(1), unit: unit.value })
           : sample?.brix != null
-            ? `${sample.brix.toFixed(2)}\u202f°Bx`
+            ? amountText({ figure: sample.brix.toFixed(2), unit: '°Bx' })
             : '–';
     return {
       instrument,

@@ -1,4 +1,4 @@
-import { percentFigure } from '@ratio/core/units';
+import { amountText, percentFigure } from '@ratio/core/units';
 import {
   batchSchedule,
   crewWindows,
@@ -85,10 +85,9 @@ export function usePlanClock(hours: Ref<number>) {
     return nearestFits({ ...input.value, notBeforeMs: now0 }).map((fit) => {
       const strainMs = fit.startMs + fit.steepHours * HOUR_MS;
       const moved = fit.startMs !== startMs.value;
-      const change = yieldAt(fit.steepHours) / yieldAt(hours.value) - 1;
       const effect = moved
         ? 'the same'
-        : `extraction ${change < 0 ? '−' : '+'}${percentFigure(Math.abs(change), 1)}\u202f%`;
+        : `extraction ${amountText({ figure: percentFigure(yieldAt(fit.steepHours), 1), unit: '%' })}`;
       const what = moved
         ? `start ${at(fit.startMs)}`
         : `${Number(fit.steepHours.toFixed(2))}\u00a0h`;

@@ -1,5 +1,6 @@
 import { MOST_SAMPLES, planOfSample, sampleSet, type SampleSet } from '@ratio/core/batch';
 import { GRIND_NAMES } from '@ratio/core/coffee';
+import { amountText } from '@ratio/core/units';
 import { storeToRefs } from 'pinia';
 import { computed, ref, watchEffect } from 'vue';
 import { useRouter } from 'vue-router';
@@ -50,7 +51,7 @@ export function useSampleSets() {
 
   const mass = (massG: number): string =>
     massG < SMALL_JAR_G && format.value.units === 'metric'
-      ? `${massG.toFixed(1)}\u202fg`
+      ? amountText({ figure: massG.toFixed(1), unit: 'g' })
       : format.value.mass(massG);
   const timeText = (atMs: number): string => clockTime({ at: new Date(atMs), zone: shelf.zone });
 

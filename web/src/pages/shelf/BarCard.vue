@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Shop } from '@ratio/core/shop';
+import { amountText } from '@ratio/core/units';
 import { numberKind, volumeKind } from '../../components/fields/amountKind.ts';
 import AmountRow from '../../components/fields/AmountRow.vue';
 import type { AmountFormat } from '../../format/amountFormat.ts';
@@ -22,7 +23,7 @@ const NUMBERS = [
 ] as const;
 const small = (volumeMl: number): string =>
   volumeMl < 100 && props.format.units === 'metric'
-    ? `${Number(volumeMl.toFixed(1))}\u202fmL`
+    ? amountText({ figure: `${Number(volumeMl.toFixed(1))}`, unit: 'mL' })
     : props.format.volume(volumeMl);
 const set = (change: Partial<Shop['bar']>): void =>
   emit('change', { ...props.bar, ...change }, 'The bar’s tools changed');
