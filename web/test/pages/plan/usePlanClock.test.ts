@@ -33,7 +33,9 @@ describe('usePlanClock', () => {
     const { used, drafts } = await open();
     const texts = used.fits.value.map(({ text }) => text);
     expect(texts.some((text) => /^start .* the same$/.test(text))).to.equal(true);
-    expect(texts.some((text) => /^\d.*\sh, strain .* extraction \d+\.\d\s%$/.test(text))).to.equal(true);
+    expect(texts.some((text) => /^\d.*\sh, strain .* extraction \d+\.\d\s%$/.test(text))).to.equal(
+      true,
+    );
     const moved = used.fits.value.find(({ text }) => text.startsWith('start'))!;
     drafts.commit({ startAt: new Date(moved.startMs).toISOString() });
     expect(used.manned.value).to.equal(true);
