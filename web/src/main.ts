@@ -1,3 +1,5 @@
+import '@fontsource-variable/chivo';
+import '@fontsource-variable/chivo-mono';
 import './style/fonts.css';
 import 'element-plus/theme-chalk/base.css';
 import 'element-plus/theme-chalk/el-button.css';

@@ -1,5 +1,6 @@
 import { CONSTANTS } from '../constants.ts';
 import type { DrinkCost } from './cost.ts';
+import type { ExplainedOfDrink } from './explainedOfDrink.ts';
 import { fromJugG } from './fromJug.ts';
 import { liquidAt } from './glass.ts';
 import { coldDebtJ, iceAreaM2, iceComposition } from './ice.ts';
@@ -10,10 +11,6 @@ import type { SolvedDrink } from './predict.ts';
 import type { Sourced } from '../sourced.ts';
 import type { Explanation, UsedValue } from '../explanation.ts';
 import { percentText } from '../units/percent.ts';
-
-/** Numbers of a drink that can say where they come from. */
-export const EXPLAINED_OF_DRINK = ['strength', 'melt', 'caffeine', 'energy', 'cost'] as const;
-export type ExplainedOfDrink = (typeof EXPLAINED_OF_DRINK)[number];
 
 const ENERGY_OF = [
   { key: 'proteinG', name: 'protein' },

@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import { drinkCost } from '../../src/drink/cost.ts';
-import { EXPLAINED_OF_DRINK, explainDrink } from '../../src/drink/explain.ts';
+import { explainDrink } from '../../src/drink/explain.ts';
+import { EXPLAINED_OF_DRINK } from '../../src/drink/explainedOfDrink.ts';
 import { markText } from '../../src/explanation.ts';
 import { resolvePantry } from '../../src/pantry/resolvePantry.ts';
 import { drinkRequest } from '../../src/drink/request.ts';

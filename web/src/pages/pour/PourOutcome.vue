@@ -16,25 +16,26 @@ import {
 } from '@ratio/core/drink';
 import { ElButton } from 'element-plus';
 import { computed, ref, watch } from 'vue';
-import { fetchedPart } from '../../components/figures/fetchedPart.ts';
+import { fetchedAhead, fetchedPart } from '../../components/figures/fetchedPart.ts';
 import { RouterLink } from 'vue-router';
 import ActButton from '../../components/fields/ActButton.vue';
 import LinkButton from '../../components/fields/LinkButton.vue';
 import FoldAway from '../../components/figures/FoldAway.vue';
 import InTurn from '../../components/figures/InTurn.vue';
 import CautionList from '../../components/figures/CautionList.vue';
+import { firstUnseen } from '../../components/figures/firstUnseen.ts';
 import BuildList from './BuildList.vue';
 import BulkCard from './BulkCard.vue';
 import DrinkFacts from './DrinkFacts.vue';
-import KeepRow from './KeepRow.vue';
 import RemedyPanel from './RemedyPanel.vue';
 import StrengthHead from './StrengthHead.vue';
 import TasteRow from './TasteRow.vue';
 import type { AmountFormat } from '../../format/amountFormat.ts';
 import type { BuildRow } from './useBuild.ts';
 import type { Measuring } from './usePour.ts';
-import { useUnseen } from './useUnseen.ts';
 
+// Once something is changed.
+const KeepRow = fetchedAhead(() => import('./KeepRow.vue'));
 const StandChart = fetchedPart(() => import('../../components/charts/StandChart.vue'));
 
 /** The one drink: its strength, how it stands, what to pour, and the button that pours it. */
@@ -102,11 +103,11 @@ const cautions = computed(() =>
 /** A caution says what, why, and what to do, in that order. */
 const whatOf = ({ text }: Caution): string => text.split(/[:.] /u)[0]!;
 const cautionList = ref<HTMLElement | null>(null);
-const firstUnseen = useUnseen(cautionList, () => cautions.value);
+const unseen = firstUnseen(cautionList, () => cautions.value);
 const unseenWarning = computed(() =>
-  firstUnseen.value < 0
+  unseen.value < 0
     ? undefined
-    : cautions.value.slice(firstUnseen.value).find(({ severity }) => severity === 'warn'),
+    : cautions.value.slice(unseen.value).find(({ severity }) => severity === 'warn'),
 );
 </script>
 

@@ -12,7 +12,7 @@ const SEEN_FRAC = 0.95;
  * @param lines asks again whenever it changes
  * @returns the number of the first line that is not seen whole; −1 where all are
  */
-export function useUnseen(list: Ref<HTMLElement | null>, lines: () => unknown): Ref<number> {
+export function firstUnseen(list: Ref<HTMLElement | null>, lines: () => unknown): Ref<number> {
   const items = shallowRef<HTMLElement[]>([]);
   const first = ref(-1);
   const unseen = new Set<Element>();
