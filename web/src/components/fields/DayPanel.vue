@@ -30,6 +30,8 @@ function isShut(date: Date): boolean {
   const day = dayjs(date).format(DAY);
   return (props.from !== '' && day < props.from) || (props.to !== '' && day > props.to);
 }
+/** The shop's day is marked; the browser's may be another one. */
+const markOf = (date: Date): string => (dayjs(date).format(DAY) === props.today ? 'shops' : '');
 function pick(text: string | null): void {
   if (text === null) return;
   emit('pick', text);
@@ -77,6 +79,7 @@ usePanelBeside({
         :border="false"
         :show-footer="false"
         :disabled-date="isShut"
+        :cell-class-name="markOf"
         @update:model-value="pick"
       />
     </div>
@@ -106,5 +109,14 @@ usePanelBeside({
 
 .panel :deep(td) {
   height: 36px;
+}
+
+.panel :deep(td.today:not(.current) .el-date-table-cell__text) {
+  color: inherit;
+  font-weight: inherit;
+}
+
+.panel :deep(td.shops .el-date-table-cell__text) {
+  box-shadow: inset 0 0 0 1.5px var(--action);
 }
 </style>

@@ -85,8 +85,8 @@ const tap = (text: string): void => field.value?.say(text);
 
 <style scoped>
 .time :deep(.el-input__inner) {
-  font-family: var(--figures);
   font-size: var(--t18);
+  font-variant-numeric: tabular-nums;
 }
 
 .said {
