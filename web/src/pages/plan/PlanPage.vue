@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { ANY_VESSEL_ID } from '@ratio/core/brew';
 import { usualCoffee } from '@ratio/core/coffee';
-import { useMediaQuery } from '@vueuse/core';
 import { storeToRefs } from 'pinia';
 import { computed } from 'vue';
 import { fetchedPart } from '../../components/figures/fetchedPart.ts';
@@ -20,6 +19,7 @@ import PlanClock from './PlanClock.vue';
 import PlanOutcome from './PlanOutcome.vue';
 import { planText, solutionSentence } from './planText.ts';
 import { useBatchSheet } from './useBatchSheet.ts';
+import { useDrawnWidth } from './useDrawnWidth.ts';
 import { useExtras } from './useExtras.ts';
 import { usePlan } from './usePlan.ts';
 import { usePlanClock } from './usePlanClock.ts';
@@ -54,10 +54,7 @@ const { asked, explained, rangeText, narrowedBy } = usePlanWhy(page);
 const { starting, start } = useStartSteep();
 const isUsual = (id: string): boolean => usualCoffee(id) !== undefined;
 const print = (): void => window.print();
-const isPhone = useMediaQuery('(max-width: 640px)');
-const isTablet = useMediaQuery('(max-width: 1100px)');
-/** Drawn as wide as they stand, so that their letters keep their size, px. */
-const drawnWidth = computed(() => (isPhone.value ? 360 : isTablet.value ? 420 : 560));
+const drawnWidth = useDrawnWidth();
 
 const refused = computed(() =>
   conflict.value
