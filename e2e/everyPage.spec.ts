@@ -83,6 +83,17 @@ lookingTest(
 );
 
 lookingTest(
+  'what comes out of a plan is in sight on a tablet held upright, with what makes it',
+  async ({ page, lido }) => {
+    await page.setViewportSize({ width: 768, height: 1024 });
+    await page.goto(`${lido.url}/plan`);
+    for (const name of ['Brew wanted', 'Strength wanted', 'Coffee in', 'Hours of steep'])
+      await expect(page.getByRole('textbox', { name })).toBeInViewport({ ratio: 1 });
+    await expect(page.getByRole('slider', { name: 'End of the steep' })).toBeInViewport();
+  },
+);
+
+lookingTest(
   'a station opens with the first part of each font; a letter beyond it fetches the rest',
   async ({ page, lido }) => {
     const fonts: string[] = [];
