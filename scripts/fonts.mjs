@@ -5,31 +5,31 @@ import subsetFont from 'subset-font';
 
 /** Every weight that the styles ask for. */
 const WEIGHTS = { min: 400, max: 700 };
-/** ASCII; the signs of Latin-1; punctuation and spaces; the euro; arrows; the minus. As in `unicode-range` there. */
-const RANGES = [
-  [0x20, 0x7e],
-  [0xa0, 0xbf],
-  [0xd7, 0xd7],
-  [0x2000, 0x206f],
-  [0x20ac, 0x20ac],
-  [0x2190, 0x2193],
-  [0x2212, 0x2212],
-];
-const text = RANGES.flatMap(([from, to]) =>
-  Array.from({ length: to - from + 1 }, (_, i) => String.fromCodePoint(from + i)),
-).join('');
+/** Each part, with the letters that the styles take from it. */
+const PARTS = /fonts\/(?<name>[\w-]+)-first\.woff2[^}]*unicode-range:(?<ranges>[^;]+)/g;
+const FOLDER = new URL('../web/src/style/', import.meta.url);
 
-for (const name of ['chivo', 'chivo-mono']) {
+/** @returns the letters of `U+20-7E, U+D7` */
+const lettersOf = (ranges) =>
+  [...ranges.matchAll(/U\+([0-9A-F]+)(?:-([0-9A-F]+))?/gi)]
+    .flatMap(([, first, last = first]) => {
+      const [from, to] = [first, last].map((code) => parseInt(code, 16));
+      return Array.from({ length: to - from + 1 }, (_, i) => String.fromCodePoint(from + i));
+    })
+    .join('');
+
+for (const { groups } of readFileSync(new URL('fonts.css', FOLDER), 'utf8').matchAll(PARTS)) {
+  const { name, ranges } = groups;
   const whole = readFileSync(
     new URL(
       `../node_modules/@fontsource-variable/${name}/files/${name}-latin-wght-normal.woff2`,
       import.meta.url,
     ),
   );
-  const part = await subsetFont(whole, text, {
+  const part = await subsetFont(whole, lettersOf(ranges), {
     targetFormat: 'woff2',
     variationAxes: { wght: WEIGHTS },
   });
-  writeFileSync(new URL(`../web/src/style/fonts/${name}-first.woff2`, import.meta.url), part);
+  writeFileSync(new URL(`fonts/${name}-first.woff2`, FOLDER), part);
   console.log(`${name}: ${part.length} bytes of ${whole.length}`);
 }

@@ -56,7 +56,8 @@ const scale = computed(() =>
   ),
 );
 const beforeX = computed(() => MARKS + before.value.topRadiusMm * scale.value);
-const afterX = computed(() => props.width - MARKS - after.value.topRadiusMm * scale.value);
+const rightX = computed(() => props.width - MARKS);
+const afterX = computed(() => rightX.value - after.value.topRadiusMm * scale.value);
 const level = computed(() => Math.min(props.slurryMl, props.vessel.brimMl));
 const yOf = (volumeMl: number): number =>
   floor.value - heightOfMm(before.value, volumeMl) * scale.value;
@@ -79,11 +80,8 @@ const grip = computed<Grip>(() => {
     invert: (y) => volumeAtMl(before.value, Math.max(0, (floor.value - y) / scale.value)),
   };
 });
-const saidX = computed(() => afterX.value + after.value.topRadiusMm * scale.value);
 const arrowEnd = computed(() =>
-  says.value.alone
-    ? props.width - MARKS
-    : afterX.value - after.value.topRadiusMm * scale.value - 14,
+  says.value.alone ? rightX.value : afterX.value - after.value.topRadiusMm * scale.value - 14,
 );
 const headY = computed(() => Math.min(levelY.value - 26, yOf(props.vessel.brimMl) + 10));
 </script>
@@ -134,10 +132,10 @@ const headY = computed(() => Math.min(levelY.value - 26, yOf(props.vessel.brimMl
       <path :d="`M${edgeX + 14} ${floor - 50}H${arrowEnd}m-9 -5l9 5l-9 5`" />
     </g>
 
-    <text class="note" :x="saidX" :y="says.below ? floor + 38 : brewTop - 30" text-anchor="end">
+    <text class="note" :x="rightX" :y="says.below ? floor + 38 : brewTop - 30" text-anchor="end">
       {{ retainedText }}
     </text>
-    <text class="title" :x="saidX" :y="says.below ? floor + 20 : brewTop - 12" text-anchor="end">
+    <text class="title" :x="rightX" :y="says.below ? floor + 20 : brewTop - 12" text-anchor="end">
       Brew, after: {{ brewText }}
     </text>
     <VesselOutline

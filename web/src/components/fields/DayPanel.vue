@@ -26,12 +26,13 @@ const emit = defineEmits<{ pick: [text: string] }>();
 const DAY = 'YYYY-MM-DD';
 // A week begins on a Monday, as ISO 8601 has it and the shop's own week does.
 Object.assign(dayjs.Ls['en']!, { weekStart: 1 });
+const dayOf = (date: Date): string => dayjs(date).format(DAY);
 function isShut(date: Date): boolean {
-  const day = dayjs(date).format(DAY);
+  const day = dayOf(date);
   return (props.from !== '' && day < props.from) || (props.to !== '' && day > props.to);
 }
 /** The shop's day is marked; the browser's may be another one. */
-const markOf = (date: Date): string => (dayjs(date).format(DAY) === props.today ? 'shops' : '');
+const markOf = (date: Date): string => (dayOf(date) === props.today ? 'shops' : '');
 function pick(text: string | null): void {
   if (text === null) return;
   emit('pick', text);

@@ -7,7 +7,7 @@ const emit = defineEmits<{ export: []; discard: [] }>();
 </script>
 
 <template>
-  <section v-if="count > 0" class="strip no-print" role="status" aria-label="Set aside">
+  <section class="strip no-print" role="status" aria-label="Set aside">
     <p>
       This tablet kept {{ count === 1 ? 'one thing' : `${count} things` }} that it can no longer
       read. Nothing is lost: it is set aside unchanged, and the usual is used meanwhile.
