@@ -71,35 +71,53 @@ const laterFiles: Plugin = {
   },
 };
 
+/** Changes what others' file says, each in the one place where it says so; where it no longer does, the build fails. */
+const mended = (of: {
+  name: string;
+  /** How its path ends. */
+  file: string;
+  says: readonly (readonly [before: string, after: string])[];
+}): Plugin => ({
+  name: of.name,
+  transform(code, id) {
+    if (!id.endsWith(of.file)) return null;
+    return of.says.reduce((text, [before, after]) => {
+      const around = text.split(before);
+      if (around.length !== 2) this.error(`${id} does not say once: ${before}`);
+      return around.join(after);
+    }, code);
+  },
+});
+
 /**
  * Element Plus copies a column for each cell through Vue's proxy, which was a third of what a table took:
  * it reads the column itself instead. What of it makes a cell look other is read through the proxy beside it.
  */
-const plainColumns: Plugin = {
+const plainColumns = mended({
   name: 'plain-columns',
-  transform(code, id) {
-    if (!id.endsWith('/table-body/render-helper.mjs')) return null;
-    const copied = 'Object.assign({}, column)';
-    if (!code.includes(copied)) this.error(`${id} no longer says ${copied}`);
-    return `import { toRaw } from 'vue';\n${code.replace(copied, 'Object.assign({}, toRaw(column))')}`;
-  },
-};
+  file: '/table-body/render-helper.mjs',
+  says: [
+    [
+      'import { computed, h, inject } from "vue"',
+      'import { computed, h, inject, toRaw } from "vue"',
+    ],
+    ['Object.assign({}, column)', 'Object.assign({}, toRaw(column))'],
+  ],
+});
 
 /** Asks for a part's script beside its styles, where Vite waits for the styles first: one way to the server less. */
-const scriptBesideStyles: Plugin = {
+const scriptBesideStyles = mended({
   name: 'script-beside-styles',
-  apply: 'build',
-  transform(code, id) {
-    if (!id.includes('vite/preload-helper')) return null;
-    const [head, tail, ...more] = code.split('return promise.then(');
-    const asked = 'return baseModule().catch(';
-    if (!tail?.includes(asked) || more.length > 0) this.error(`${id} no longer says ${asked}`);
-    return `${head}const script = baseModule();
-      // Whoever waits for the styles as well is told of it.
-      script.catch(() => undefined);
-      return promise.then(${tail.replace(asked, 'return script.catch(')}`;
-  },
-};
+  file: 'vite/preload-helper.js',
+  says: [
+    // Whoever waits for the styles as well is told of a script that does not come.
+    [
+      'return promise.then(',
+      'const script = baseModule(); script.catch(() => undefined); return promise.then(',
+    ],
+    ['return baseModule().catch(', 'return script.catch('],
+  ],
+});
 
 /** Takes a file of ours for a package that others ask for. */
 const instead = (packageName: string, file: string) => ({

@@ -1,15 +1,15 @@
 <script setup lang="ts">
-import { useMediaQuery } from '@vueuse/core';
 import { ElCollapse, ElCollapseItem } from 'element-plus';
 import 'element-plus/theme-chalk/el-collapse.css';
 import 'element-plus/theme-chalk/el-collapse-item.css';
+import { onPhone } from './onPhone.ts';
 import { wasEver } from './wasEver.ts';
 
 /** What is in sight where there is room, and one line to open on a phone, or where other things come first. */
 defineProps<{ title: string; always?: boolean }>();
 const isOpen = defineModel<boolean>('open', { default: false });
 const wasOpen = wasEver(() => isOpen.value);
-const isPhone = useMediaQuery('(max-width: 640px)');
+const isPhone = onPhone();
 </script>
 
 <template>

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { markText, type Explanation } from '@ratio/core/explanation';
-import { useMediaQuery } from '@vueuse/core';
 import { ElButton, ElPopover } from 'element-plus';
 import 'element-plus/theme-chalk/el-popover.css';
 import 'element-plus/theme-chalk/el-popper.css';
@@ -12,6 +11,7 @@ import LinkButton from '../fields/LinkButton.vue';
 import DataTable from '../tables/DataTable.vue';
 import type { DataColumn } from '../tables/dataColumn.ts';
 import { usePanelBeside } from './usePanelBeside.ts';
+import { onPhone } from './onPhone.ts';
 
 /**
  * Where a number comes from, beside it: equation, this batch's numbers, constants with their sources,
@@ -30,7 +30,7 @@ const props = defineProps<{
 const emit = defineEmits<{ close: []; walk: [why: string]; back: [] }>();
 
 type Used = Explanation['uses'][number];
-const isPhone = useMediaQuery('(max-width: 640px)');
+const isPhone = onPhone();
 const sourceOf = ({ source, mark }: Used): string => `${source} (${markText(mark)})`;
 const columns = computed<readonly DataColumn<Used>[]>(() => [
   { key: 'symbol', label: 'Symbol', text: ({ symbol }) => symbol, minPx: 44 },

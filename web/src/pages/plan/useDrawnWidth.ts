@@ -1,9 +1,10 @@
 import { useMediaQuery } from '@vueuse/core';
 import { computed, type ComputedRef } from 'vue';
+import { onPhone } from '../../components/figures/onPhone.ts';
 
 /** @returns how wide the drawings of a plan stand, px: drawn so wide, their letters keep their size */
 export function useDrawnWidth(): ComputedRef<number> {
-  const isPhone = useMediaQuery('(max-width: 640px)');
+  const isPhone = onPhone();
   const isTablet = useMediaQuery('(max-width: 1100px)');
   return computed(() => (isPhone.value ? 360 : isTablet.value ? 420 : 560));
 }

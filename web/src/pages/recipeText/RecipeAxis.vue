@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { percentText, percentFigure } from '@ratio/core/units';
 import { STRENGTH_NAMES } from '@ratio/core/brew';
-import { useMediaQuery } from '@vueuse/core';
 import { scaleLinear } from 'd3-scale';
 import { computed } from 'vue';
+import { onPhone } from '../../components/figures/onPhone.ts';
 
 /** Recipes on one plane of true ratio and strength: what "concentrate" really means. */
 const props = defineProps<{
@@ -18,7 +18,7 @@ const HEIGHT = 320;
 const LEFT = 48;
 /** Room for a label of the axis below. */
 const LABEL = 72;
-const isPhone = useMediaQuery('(max-width: 640px)');
+const isPhone = onPhone();
 /** Drawn as wide as it stands, so that its letters keep their size, px. */
 const width = computed(() => (isPhone.value ? 300 : 560));
 const right = computed(() => width.value - 16);
