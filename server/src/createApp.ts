@@ -148,7 +148,7 @@ export function createApp(needs: Needs): Express {
     ...peopleEndpoints(people),
   ];
   endpoints.push(
-    startEndpoint({ endpoints: [...endpoints], people, shopId }),
+    startEndpoint({ endpoints: [...endpoints], changes, people, shopId }),
     endpoint({
       method: 'get',
       path: '/api/openapi.json',
@@ -162,12 +162,7 @@ export function createApp(needs: Needs): Express {
   const signedIn = (request: Request, right: Right) =>
     callerFor({ people, shopId, origin: originOf(request), right });
   app.get('/api/changes', async (request, response) =>
-    changes.stream(
-      await signedIn(request, 'pours'),
-      request,
-      response,
-      request.query['with'] === 'instruments',
-    ),
+    changes.stream(await signedIn(request, 'pours'), request, response),
   );
   mountCalendars(app, {
     db,

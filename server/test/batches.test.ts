@@ -2,10 +2,10 @@ import { spawn } from 'node:child_process';
 import { once } from 'node:events';
 import { expect } from 'chai';
 import request from 'supertest';
-import type { Plan } from '@ratio/core/batch';
+import type { Batch, Plan } from '@ratio/core/batch';
 import { migrator } from '../src/database/migrate.ts';
 import { openDatabase } from '../src/database/database.ts';
-import { lidoDrinks } from '../../demo/lido.ts';
+import { LIDO_MORNING, lidoDrinks } from '../../demo/lido.ts';
 import { openLidoServer, type LidoServer } from './lidoServer.ts';
 
 const PLAN: Plan = {
@@ -49,6 +49,26 @@ describe('batches and jugs', () => {
     expect(uses.filter((use: string) => use === 'steep')).to.have.length(6);
     expect(uses.filter((use: string) => use === 'jug')).to.have.length(4);
     expect(await get('/api/drinks')).to.have.length(lidoDrinks.length);
+  });
+
+  it('are listed as far back as is asked, with whatever steeps or left something to clean', async () => {
+    const list = async (query = '') =>
+      ((await request(server.app).get(`/api/batches${query}`)).body as Batch[]).map(({ id }) => id);
+    const own = await list();
+    const { id: _, version: __, ...known } = await server.db.batches.get('lido', own[0]!);
+    for (const [day, cleanedAt] of [null, LIDO_MORNING, LIDO_MORNING, LIDO_MORNING].entries()) {
+      const endsAt = `2026-06-0${day + 1}T06:00:00.000Z`;
+      const over = { status: 'strained', strainedAt: endsAt, endsAt, needsCleaning: true } as const;
+      const body = { ...known, ...over, cleanedAt };
+      const caller = { shopId: 'lido', author: 'Demo' };
+      await server.db.batches.save(caller, { id: `of-day-${day}`, seenVersion: 0, body });
+    }
+    expect(await list()).to.deep.equal([0, 1, 2, 3].map((day) => `of-day-${day}`).concat(own));
+    const few = await list(`?last=${own.length + 1}`);
+    expect(few).to.deep.equal(['of-day-0', 'of-day-3', ...own]);
+    expect(await list('?last=1')).to.include.members(['of-day-0', ...own.slice(-2)]);
+    for (const query of ['?last=0', '?last=301', '?last=many', '?first=2'])
+      expect((await request(server.app).get(`/api/batches${query}`)).status, query).to.equal(400);
   });
 
   it('start a steep with the prediction that the page shows, and keep it', async () => {

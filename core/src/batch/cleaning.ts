@@ -30,7 +30,8 @@ export function uncleanedAfter<
   return lastEnded(batches.filter((one) => isUncleaned(one) && vesselIdOf(one) === vesselId));
 }
 
-const isUncleaned = (batch: Pick<Batch, 'needsCleaning' | 'cleanedAt'>): boolean =>
+/** Whether a batch left a vessel or a filter that nobody has cleaned since. */
+export const isUncleaned = (batch: Pick<Batch, 'needsCleaning' | 'cleanedAt'>): boolean =>
   batch.needsCleaning && batch.cleanedAt === null;
 const lastEnded = <B extends Pick<Batch, 'endsAt'>>(batches: readonly B[]): B | null =>
   batches.toSorted((a, b) => Date.parse(b.endsAt) - Date.parse(a.endsAt))[0] ?? null;

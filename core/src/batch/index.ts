@@ -1,4 +1,4 @@
-export { CLEAN_STEP, filterUse, leavesToClean, uncleanedAfter } from './cleaning.ts';
+export { CLEAN_STEP, filterUse, isUncleaned, leavesToClean, uncleanedAfter } from './cleaning.ts';
 export { NOTHING_NOTED } from './nothingNoted.ts';
 export { countedActuals } from './countedActuals.ts';
 export { type Draft, draftSchema, saveDraftRequest, type SaveDraftRequest } from './draftSchema.ts';
@@ -26,6 +26,8 @@ export {
   batchInFullSchema,
   batchActualSchema,
   batchSchema,
+  batchesQuery,
+  MOST_LISTED,
   noteActualRequest,
   type NoteActualRequest,
   type Plan,

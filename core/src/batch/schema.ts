@@ -178,6 +178,14 @@ export const batchActualSchema = z.object({
 });
 
 /** A batch with what really happened to it, in the order of writing. */
+/** Batches that a list holds at most, besides those that steep. */
+export const MOST_LISTED = 300;
+/** Of which batches a list is. */
+export const batchesQuery = z.strictObject({
+  /** Of those that steep no more and left nothing to clean, so many: the ones that ended last. */
+  last: z.coerce.number().int().min(1).max(MOST_LISTED).default(MOST_LISTED),
+});
+
 export const batchInFullSchema = batchSchema.extend({
   actuals: z.array(batchActualSchema),
   /** Its photographs, in the order in which they were taken. */

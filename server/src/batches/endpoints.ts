@@ -1,4 +1,5 @@
 import {
+  batchesQuery,
   batchInFullSchema,
   batchSchema,
   noteActualRequest,
@@ -16,10 +17,11 @@ export const batchEndpoints = (batches: BatchService): readonly Endpoint[] => [
     method: 'get',
     path: '/api/batches',
     summary:
-      'Every batch that steeps and the latest others, the one that ends first at the head; the log has all',
+      'Every batch that steeps or left something to clean, and the latest others, the one that ended first at the head; the log has all',
+    query: batchesQuery,
     answer: z.array(batchSchema),
     isStored: true,
-    handle: ({ caller }) => batches.list(caller),
+    handle: ({ caller, query }) => batches.list(caller, query),
   }),
   endpoint({
     method: 'get',

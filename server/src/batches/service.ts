@@ -1,6 +1,8 @@
 import { isDeepStrictEqual } from 'node:util';
 import {
+  isUncleaned,
   leavesToClean,
+  MOST_LISTED,
   NOTHING_NOTED,
   predictStrain,
   startedBatch,
@@ -36,7 +38,8 @@ import { followActuals, requireNotable } from './notes.ts';
 import { isAgain, momentOnce } from '../rowAgain.ts';
 
 export interface BatchService {
-  readonly list: (caller: Caller) => Promise<Batch[]>;
+  /** The ones that ended first at the head. */
+  readonly list: (caller: Caller, query: { readonly last: number }) => Promise<Batch[]>;
   /** Those that steep, each as `get` has it. */
   readonly running: (caller: Caller) => Promise<BatchInFull[]>;
   readonly get: (caller: Caller, id: string) => Promise<BatchInFull>;
@@ -62,9 +65,6 @@ interface Needs {
   readonly clock: Clock;
   readonly changes: Changes;
 }
-
-/** So many of the latest batches are listed besides those that steep; the log has them all. */
-const MOST_LISTED = 300;
 
 /** @returns the use cases of a batch, each in one transaction */
 export function createBatchService({ db, clock, changes }: Needs): BatchService {
@@ -227,13 +227,19 @@ export function createBatchService({ db, clock, changes }: Needs): BatchService 
   }
 
   return {
-    list: async ({ shopId }) => {
+    list: async ({ shopId }, { last }) => {
       const [latest, steeping] = await Promise.all([
         batches.list(shopId, { last: MOST_LISTED }),
         batches.list(shopId, { is: { status: 'steeping' } }),
       ]);
       const known = new Set(latest.map(({ id }) => id));
-      return [...steeping.filter(({ id }) => !known.has(id)), ...latest];
+      const lastFrom = latest.length - last;
+      return [
+        ...steeping.filter(({ id }) => !known.has(id)),
+        ...latest.filter(
+          (batch, i) => i >= lastFrom || batch.status === 'steeping' || isUncleaned(batch),
+        ),
+      ];
     },
     running: async (caller) => {
       const steeping = await batches.list(caller.shopId, { is: { status: 'steeping' } });

@@ -1,25 +1,48 @@
+const START_PATH = '/api/start';
+
 /** What the server answered of what a page reads first, by address; each is taken once. */
 let answers: Promise<Map<string, unknown>> | null = null;
+/** After which change they were read. */
+let readAfter: string | null = null;
+/** How long each of them waited for the script that took it, ms. */
+const waited = new Map<string, number>();
 
 /** Asks for all that a page reads first; where no answer comes, each is asked for by itself. */
 export function beginFirstAnswers(): void {
-  answers = fetch('/api/start')
-    .then(
-      async (response) =>
-        new Map(Object.entries(response.ok ? ((await response.json()) as object) : {})),
-    )
+  readAfter = null;
+  answers = fetch(START_PATH)
+    .then(async (response) => {
+      const { after, ...all } = response.ok ? ((await response.json()) as { after?: unknown }) : {};
+      readAfter = typeof after === 'string' ? after : null;
+      return new Map(Object.entries(all));
+    })
     .catch(() => new Map());
 }
 
 /** From here on everything is asked for anew. */
 export function endFirstAnswers(): void {
   answers = null;
+  waited.clear();
 }
 
 /** @returns the first answer of an address; undefined where there is none, or none any more */
 export async function firstAnswer(path: string): Promise<unknown> {
   const all = await answers;
   const one = all?.get(path);
-  all?.delete(path);
+  if (all?.delete(path)) waited.set(path, sinceStartCameMs());
+  else waited.delete(path);
   return one;
+}
+
+/** @returns for how long the answer of an address was here before it was taken, ms; 0 for one that was just sent */
+export const waitedMs = (path: string): number => waited.get(path) ?? 0;
+
+/** @returns after which change the first answers were read; null where nothing says so */
+export const firstReadAfter = (): string | null => readAfter;
+
+/** By when the browser had it: it asks with the page, before a script runs. */
+function sinceStartCameMs(): number {
+  const asked = performance.getEntriesByType('resource');
+  const last = asked.findLast(({ name }) => name.endsWith(START_PATH));
+  return last ? performance.now() - (last as PerformanceResourceTiming).responseEnd : 0;
 }

@@ -1,6 +1,7 @@
 import { NOUNS, type Change, type Noun } from '@ratio/core/document';
 import { useEventListener, useTimeoutFn } from '@vueuse/core';
 import { onScopeDispose, watch } from 'vue';
+import { firstReadAfter } from '../api/firstAnswers.ts';
 import { useBatches } from '../stores/batches.ts';
 import { useDays } from '../stores/days.ts';
 import { useDraft } from '../stores/draft.ts';
@@ -16,6 +17,9 @@ import { useShop } from '../stores/shop.ts';
 const OPEN_AGAIN_MS = 5000;
 /** What changes all day, a draft behind the batch that it has become. */
 const SOON_STALE: readonly Noun[] = ['batches', 'drafts', 'jugs'];
+
+/** One document, or any of them where somebody was not there to hear. */
+type SomethingChanged = Pick<Change, 'noun'> & Partial<Change>;
 
 /** Reads again what another page changed, and everything after a dropped connection. */
 export function useChanges(isReady: () => boolean = () => true): void {
@@ -44,13 +48,18 @@ export function useChanges(isReady: () => boolean = () => true): void {
   function open(): void {
     // Not VueUse's: where two changes come at once it holds the second alone.
     const watches = feed.watching > 0;
-    const next = new EventSource(watches ? '/api/changes?with=instruments' : '/api/changes');
+    const after = dropped ? null : firstReadAfter();
+    const query = new URLSearchParams({
+      ...(watches && { with: 'instruments' }),
+      ...(after !== null && { after }),
+    }).toString();
+    const next = new EventSource(['/api/changes', query].filter(Boolean).join('?'));
     if (watches)
       next.addEventListener('instrument', ({ data }: MessageEvent<string>) => {
         void feed.said.trigger(data);
       });
     next.onmessage = ({ data }: MessageEvent<string>) => {
-      const { noun, id } = JSON.parse(data) as Change;
+      const { noun, id } = JSON.parse(data) as SomethingChanged;
       // A noun of a newer server is none of this page's.
       if (noun in stores) void reload(noun, id);
     };
@@ -60,8 +69,8 @@ export function useChanges(isReady: () => boolean = () => true): void {
       if (next.readyState === EventSource.CLOSED) again.start();
     };
     next.onopen = () => {
-      // What changed between the first reading and the stream is on neither.
-      if (!dropped) return void reloadInOrder(SOON_STALE);
+      // What changed since the first reading comes by the stream, where the server knows of it.
+      if (!dropped) return after === null ? void reloadInOrder(SOON_STALE) : undefined;
       dropped = false;
       void outbox.send().then(reloadAll);
     };

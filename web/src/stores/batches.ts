@@ -23,10 +23,12 @@ import { useOutbox } from './outbox.ts';
 import { usePhotos } from './photos.ts';
 import { useShop } from './shop.ts';
 
+/** All that steep, what is not clean after them, and as many others as a day at the bench and a look back take. */
+export const LATELY_PATH = '/api/batches?last=40';
 const pathOf = (id: string): string => `/api/batches/${id}`;
 const STRAIN_PATH = /^\/api\/batches\/([^/]+)\/strain$/;
 
-/** Batches, as the server keeps them. */
+/** Batches at hand, as the server keeps them; the log has all. */
 export const useBatches = defineStore('batches', () => {
   const outbox = useOutbox();
   const photos = usePhotos();
@@ -54,7 +56,7 @@ export const useBatches = defineStore('batches', () => {
   async function load(changed?: string): Promise<void> {
     const open = [...inFull.value.keys()].filter((id) => changed === undefined || id === changed);
     const [list] = await Promise.all([
-      askOrLast<Batch[]>('/api/batches'),
+      askOrLast<Batch[]>(LATELY_PATH),
       ...open.map((id) => loadInFull(id).catch(() => undefined)),
     ]);
     batches.value = list;

@@ -6,6 +6,7 @@ import { useIntervalFn } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { askOrLast } from '../api/askOrLast.ts';
+import { waitedMs } from '../api/firstAnswers.ts';
 import { readClockAs } from '../format/formatClock.ts';
 import { bodyOf, useDocuments, type Documents } from '../composables/useDocuments.ts';
 import { useConnection } from './connection.ts';
@@ -76,7 +77,7 @@ export const useShop = defineStore('shop', () => {
   function followClock(time: Date, frozen: boolean): void {
     isFrozen.value = frozen;
     // What this tablet saw last is no clock.
-    if (!connection.away) aheadMs.value = time.getTime() - Date.now();
+    if (!connection.away) aheadMs.value = time.getTime() + waitedMs(SHOP_PATH) - Date.now();
     now.value = frozen ? time : new Date(Date.now() + aheadMs.value);
     if (frozen) ticking.pause();
     else ticking.resume();

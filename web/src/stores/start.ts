@@ -32,6 +32,7 @@ export const useStart = defineStore('start', () => {
       }
       const isSending = outbox.waiting.length > 0;
       await Promise.all(first.map((store) => store.load()));
+      // A draft may be one of the batches by now.
       await drafts.load();
       // What was read is taken in by one task, and a page is put up by the next.
       await nextTask();

@@ -1,6 +1,11 @@
 import { expect } from 'chai';
 import { ask } from '../../src/api/client.ts';
-import { beginFirstAnswers, endFirstAnswers } from '../../src/api/firstAnswers.ts';
+import {
+  beginFirstAnswers,
+  endFirstAnswers,
+  firstReadAfter,
+  waitedMs,
+} from '../../src/api/firstAnswers.ts';
 import { installBrowser } from '../browser.ts';
 
 describe('the first answers', () => {
@@ -22,6 +27,23 @@ describe('the first answers', () => {
     expect(await ask('/api/jugs')).to.deep.equal([2]);
     expect(await ask('/api/batches', { method: 'POST' })).to.deep.equal([2]);
     expect(asked()).to.deep.equal(['GET /api/start', 'GET /api/jugs', 'POST /api/batches']);
+  });
+
+  it('say how long they waited for the script that takes them, and after which change they were read', async () => {
+    server({ status: 200, body: { after: 'run.7', '/api/shop': {}, '/api/jugs': [1] } });
+    const came = { name: 'http://lido:4870/api/start', responseEnd: performance.now() - 1500 };
+    Object.assign(performance, { getEntriesByType: () => [came] });
+    try {
+      beginFirstAnswers();
+      expect(waitedMs('/api/shop')).to.equal(0);
+      await ask('/api/shop');
+      expect(waitedMs('/api/shop')).to.be.within(1500, 1600);
+      expect(firstReadAfter()).to.equal('run.7');
+      await ask('/api/shop');
+      expect(waitedMs('/api/shop')).to.equal(0);
+    } finally {
+      Reflect.deleteProperty(performance, 'getEntriesByType');
+    }
   });
 
   it('are past when the page stands', async () => {

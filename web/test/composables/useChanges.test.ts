@@ -1,5 +1,7 @@
 import { expect } from 'chai';
+import { beginFirstAnswers, endFirstAnswers, firstAnswer } from '../../src/api/firstAnswers.ts';
 import { useChanges } from '../../src/composables/useChanges.ts';
+import { LATELY_PATH } from '../../src/stores/batches.ts';
 import { installBrowser } from '../browser.ts';
 import { withApp } from '../withApp.ts';
 
@@ -24,6 +26,12 @@ describe('useChanges', () => {
     Object.assign(globalThis, { EventSource: PretendedEvents });
     Object.assign(window, { addEventListener: () => undefined });
   });
+  afterEach(async () => {
+    browser.answer(() => ({ status: 404, body: {} }));
+    beginFirstAnswers();
+    await firstAnswer('/api/jugs');
+    endFirstAnswers();
+  });
   const settled = () => new Promise((resolve) => setTimeout(resolve, 0));
   async function listen(): Promise<PretendedEvents> {
     await withApp({ browser, path: '/pour', use: useChanges });
@@ -44,15 +52,30 @@ describe('useChanges', () => {
     expect(asked()).to.deep.equal(['/api/jugs']);
   });
 
+  it('asks for what changed since the first answers, and reads that alone', async () => {
+    browser.answer(() => ({ status: 200, body: { after: 'run.41' } }));
+    beginFirstAnswers();
+    await firstAnswer('/api/jugs');
+    endFirstAnswers();
+    const events = await listen();
+    expect(events.path).to.equal('/api/changes?after=run.41');
+    events.onopen();
+    await settled();
+    expect(asked()).to.deep.equal([]);
+    events.onmessage({ data: JSON.stringify({ noun: 'jugs' }) });
+    await settled();
+    expect(asked()).to.deep.equal(['/api/jugs']);
+  });
+
   it('reads everything again after a dropped connection, and what changes all day on the first one', async () => {
     const events = await listen();
     events.onopen();
     await settled();
     // Between the first reading and the stream something may have changed.
-    expect(asked()).to.deep.equal(['/api/batches', '/api/drafts', '/api/jugs']);
+    expect(asked()).to.deep.equal([LATELY_PATH, '/api/drafts', '/api/jugs']);
     events.onerror();
     events.onopen();
     await settled();
-    expect(asked()).to.include.members(['/api/batches', '/api/jugs', '/api/pantry', '/api/shop']);
+    expect(asked()).to.include.members([LATELY_PATH, '/api/jugs', '/api/pantry', '/api/shop']);
   });
 });

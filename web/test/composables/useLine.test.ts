@@ -1,7 +1,7 @@
 import type { Batch } from '@ratio/core/batch';
 import { expect } from 'chai';
 import { useLine } from '../../src/composables/useLine.ts';
-import { useBatches } from '../../src/stores/batches.ts';
+import { LATELY_PATH, useBatches } from '../../src/stores/batches.ts';
 import { useJugs } from '../../src/stores/jugs.ts';
 import { useSettings } from '../../src/stores/settings.ts';
 import { installBrowser } from '../browser.ts';
@@ -24,7 +24,7 @@ describe('useLine', () => {
       browser,
       path: '/plan',
       jugs,
-      answers: ({ path }) => (path === '/api/batches' ? { status: 200, body: batches } : null),
+      answers: ({ path }) => (path === LATELY_PATH ? { status: 200, body: batches } : null),
       use: () => ({ line: useLine(), batches: useBatches(), settings: useSettings() }),
     });
     await bench.batches.load();

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import { createPinia, setActivePinia } from 'pinia';
-import { useBatches } from '../../src/stores/batches.ts';
+import { LATELY_PATH, useBatches } from '../../src/stores/batches.ts';
 import { useShop } from '../../src/stores/shop.ts';
 import { installBrowser, type Handler } from '../browser.ts';
 import { batchOf } from '../documents.ts';
@@ -96,15 +96,15 @@ describe('useBatches', () => {
       const batches = useBatches();
       browser.answer(({ path }) => ({
         status: 200,
-        body: path === '/api/batches' ? rows : { ...inFull('weigh'), id: path.split('/').at(-1) },
+        body: path === LATELY_PATH ? rows : { ...inFull('weigh'), id: path.split('/').at(-1) },
       }));
       await batches.loadInFull('soon');
       await batches.loadInFull('first');
       browser.asked.splice(0);
       await batches.load('soon');
       expect(browser.asked.map(({ path }) => path).toSorted()).to.deep.equal([
-        '/api/batches',
         '/api/batches/soon',
+        LATELY_PATH,
       ]);
     });
   });
@@ -134,7 +134,7 @@ describe('useBatches', () => {
     it('steep no more once they are strained', async () => {
       const batches = await open();
       browser.answer((request) =>
-        request.path === '/api/batches' && request.method === 'GET'
+        request.path === LATELY_PATH && request.method === 'GET'
           ? { status: 200, body: [batchOf()] }
           : away(request),
       );

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import { createPinia, setActivePinia } from 'pinia';
 import { nextTick } from 'vue';
-import { useBatches } from '../../src/stores/batches.ts';
+import { LATELY_PATH, useBatches } from '../../src/stores/batches.ts';
 import { useDraft } from '../../src/stores/draft.ts';
 import { useShop } from '../../src/stores/shop.ts';
 import { batchOf } from '../documents.ts';
@@ -159,7 +159,7 @@ describe('useDraft', () => {
     const isBatch =
       (batch: ReturnType<typeof batchOf>): Handler =>
       (request) =>
-        request.path === '/api/batches' ? { status: 200, body: [batch] } : lidoShelf(request);
+        request.path === LATELY_PATH ? { status: 200, body: [batch] } : lidoShelf(request);
 
     it('waits for a pause, sends the version that it saw, and takes the new one', async () => {
       browser.answer(savesIt);

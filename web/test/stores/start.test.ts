@@ -2,6 +2,7 @@ import { expect } from 'chai';
 import { useStart } from '../../src/stores/start.ts';
 import { useOutbox } from '../../src/stores/outbox.ts';
 import { useShop } from '../../src/stores/shop.ts';
+import { LATELY_PATH } from '../../src/stores/batches.ts';
 import { installBrowser } from '../browser.ts';
 import { withApp } from '../withApp.ts';
 
@@ -42,7 +43,7 @@ describe('useStart', () => {
       '/api/shop',
       '/api/pantry',
       '/api/drinks',
-      '/api/batches',
+      LATELY_PATH,
       '/api/jugs',
       '/api/drafts',
     );
@@ -54,7 +55,7 @@ describe('useStart', () => {
       browser,
       path: '/plan',
       answers: ({ path, method }) => {
-        if (path === '/api/batches' && method === 'GET') reads += 1;
+        if (path === LATELY_PATH && method === 'GET') reads += 1;
         // Still under way while the shop is read.
         return method === 'POST' ? { status: 0, body: null } : null;
       },

@@ -28,11 +28,13 @@ export function useNextBatch(shown: DayShown, supply: Supply) {
 
   /** A plan by the shop's defaults, of the coffee that runs out. */
   const usual = computed<Plan | null>(() => {
-    const { shop } = shelf;
-    const last = batches.batches.findLast(
-      ({ coffeeName }) => coffeeName === jugs.onHand[0]?.coffeeName,
-    );
-    const coffee = shelf.coffeeOf(last?.plan.coffeeId ?? '') ?? shelf.coffees[0];
+    const { shop, coffees } = shelf;
+    const runsOut = jugs.onHand[0]?.coffeeName;
+    const last = batches.batches.findLast(({ coffeeName }) => coffeeName === runsOut);
+    const coffee =
+      shelf.coffeeOf(last?.plan.coffeeId ?? '') ??
+      coffees.find(({ name }) => name === runsOut) ??
+      coffees[0];
     if (!shop || !coffee) return null;
     const { grind, ratio, place, hours, wetting, method } = shop.defaults;
     return {

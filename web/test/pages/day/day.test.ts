@@ -12,7 +12,7 @@ import { useSupply } from '../../../src/pages/day/useSupply.ts';
 import { useToMake } from '../../../src/pages/day/useToMake.ts';
 import { useUseUp } from '../../../src/pages/day/useUseUp.ts';
 import { useWeek } from '../../../src/pages/day/useWeek.ts';
-import { useBatches } from '../../../src/stores/batches.ts';
+import { LATELY_PATH, useBatches } from '../../../src/stores/batches.ts';
 import { useDays } from '../../../src/stores/days.ts';
 import { useDraft } from '../../../src/stores/draft.ts';
 import { useDrinks } from '../../../src/stores/drinks.ts';
@@ -58,7 +58,7 @@ describe('the day', () => {
       jugs,
       answers: ({ path, method }) => {
         if (method === 'POST' && path.endsWith('/entries')) return { status: 201, body: jugOf() };
-        if (path === '/api/batches') return { status: 200, body: batches };
+        if (path === LATELY_PATH) return { status: 200, body: batches };
         if (path === '/api/pours') return { status: 200, body: pours };
         return null;
       },

@@ -8,7 +8,7 @@ import { useCostPage } from '../../../src/pages/log/useCostPage.ts';
 import { useLearningPage } from '../../../src/pages/log/useLearningPage.ts';
 import { useLogPage } from '../../../src/pages/log/useLogPage.ts';
 import { useTastingPage } from '../../../src/pages/log/useTastingPage.ts';
-import { useBatches } from '../../../src/stores/batches.ts';
+import { LATELY_PATH, useBatches } from '../../../src/stores/batches.ts';
 import { useDraft } from '../../../src/stores/draft.ts';
 import { installBrowser, type Asked } from '../../browser.ts';
 import { batchOf } from '../../documents.ts';
@@ -201,7 +201,7 @@ describe('pages of the log', () => {
       '/log/tasting',
       () => ({ page: useTastingPage(), batches: useBatches() }),
       ({ path, method, body }) => {
-        if (path === '/api/batches') return { status: 200, body: [readBatch('old', 0.03)] };
+        if (path === LATELY_PATH) return { status: 200, body: [readBatch('old', 0.03)] };
         if (path === '/api/blind-tests') return { status: 200, body: test ? [test] : [] };
         const [, id] = /^\/api\/blind-tests\/(.+)$/.exec(path) ?? [];
         if (id !== undefined && method === 'PUT') {

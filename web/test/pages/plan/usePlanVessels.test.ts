@@ -2,6 +2,7 @@ import { expect } from 'chai';
 import { ref } from 'vue';
 import { usePlanVessels } from '../../../src/pages/plan/usePlanVessels.ts';
 import { useStores } from '../../../src/stores/useStores.ts';
+import { LATELY_PATH } from '../../../src/stores/batches.ts';
 import { lidoShop } from '../../../../demo/lido.ts';
 import { installBrowser } from '../../browser.ts';
 import { batchOf } from '../../documents.ts';
@@ -19,7 +20,7 @@ describe('usePlanVessels', () => {
       browser,
       path: '/plan',
       answers: ({ path }) => {
-        if (path === '/api/batches') return { status: 200, body: [batchOf()] };
+        if (path === LATELY_PATH) return { status: 200, body: [batchOf()] };
         const now = { now: new Date(MORNING).toISOString(), clockFrozen: true };
         return path === '/api/shop'
           ? { status: 200, body: { ...lidoShop, version: 1, ...now, fridgeL } }

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import { useMenuFrom } from '../../../src/pages/pour/useMenuFrom.ts';
-import { useBatches } from '../../../src/stores/batches.ts';
+import { LATELY_PATH, useBatches } from '../../../src/stores/batches.ts';
 import { useDrinks } from '../../../src/stores/drinks.ts';
 import { useMenu } from '../../../src/stores/menu.ts';
 import { installBrowser } from '../../browser.ts';
@@ -21,7 +21,7 @@ describe('useMenuFrom', () => {
       browser,
       path: '/pour/menu',
       jugs: [jugOf(), jugOf({ id: 'two', label: 'Jug 2', madeAt: '2026-06-13T06:00:00.000Z' })],
-      answers: ({ path }) => (path === '/api/batches' ? { status: 200, body: [batch] } : null),
+      answers: ({ path }) => (path === LATELY_PATH ? { status: 200, body: [batch] } : null),
       use: () => ({
         from: useMenuFrom(),
         batches: useBatches(),

@@ -1,7 +1,7 @@
 import type { Batch } from '@ratio/core/batch';
 import { expect } from 'chai';
 import { nextTick, shallowRef } from 'vue';
-import { useBatches } from '../../../src/stores/batches.ts';
+import { LATELY_PATH, useBatches } from '../../../src/stores/batches.ts';
 import { useInstrumentFeed } from '../../../src/stores/instrumentFeed.ts';
 import { useInstruments } from '../../../src/stores/instruments.ts';
 import { useBench } from '../../../src/pages/steep/useBench.ts';
@@ -47,7 +47,7 @@ describe('a batch at the bench', () => {
         });
       if (path.startsWith(`/api/batches/${batch.id}`))
         return { status: 200, body: { ...batch, actuals: rows } };
-      if (path === '/api/batches') return { status: 200, body: [batch] };
+      if (path === LATELY_PATH) return { status: 200, body: [batch] };
       if (path === '/api/instruments') return { status: 200, body: all };
       if (path === '/api/instruments/states')
         return {

@@ -6,7 +6,7 @@ import { useFilling } from '../../../src/pages/steep/useFilling.ts';
 import { useNextSteps } from '../../../src/pages/steep/useNextSteps.ts';
 import { useNights } from '../../../src/pages/steep/useNights.ts';
 import { useVesselDrawn } from '../../../src/pages/steep/useVesselDrawn.ts';
-import { useBatches } from '../../../src/stores/batches.ts';
+import { LATELY_PATH, useBatches } from '../../../src/stores/batches.ts';
 import { runningSteep } from '@ratio/core/batch';
 import { LIDO_MORNING } from '../../../../demo/lido.ts';
 import { installBrowser } from '../../browser.ts';
@@ -128,7 +128,7 @@ describe('what stands around the steps', () => {
       browser,
       path: '/steep',
       answers: ({ path }) =>
-        path === '/api/batches' ? { status: 200, body: [batchOf(), stirred] } : null,
+        path === LATELY_PATH ? { status: 200, body: [batchOf(), stirred] } : null,
       use: () => ({ next: useNextSteps(), batches: useBatches() }),
     });
     await batches.load();

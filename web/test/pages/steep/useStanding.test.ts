@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import { useStanding } from '../../../src/pages/steep/useStanding.ts';
-import { useBatches } from '../../../src/stores/batches.ts';
+import { LATELY_PATH, useBatches } from '../../../src/stores/batches.ts';
 import { installBrowser } from '../../browser.ts';
 import { batchOf } from '../../documents.ts';
 import { withApp } from '../../withApp.ts';
@@ -17,7 +17,7 @@ describe('useStanding', () => {
       browser,
       path: '/steep',
       answers: ({ path }) =>
-        path === '/api/batches'
+        path === LATELY_PATH
           ? {
               status: 200,
               body: [
