@@ -94,6 +94,38 @@ lookingTest(
 );
 
 lookingTest(
+  'a page asks with its document for the files that it is put up with, once each',
+  async ({ page, lido }) => {
+    const asked: string[] = [];
+    page.on('request', (request) => {
+      const { pathname } = new URL(request.url());
+      if (request.isNavigationRequest()) asked.splice(0);
+      // What is fetched ahead for other pages is fetched unread.
+      const isAhead = pathname.startsWith('/assets/') && request.resourceType() === 'fetch';
+      if (!isAhead && request.serviceWorker() === null) asked.push(pathname);
+    });
+    for (const name of ['', ...PAGES]) {
+      await page.goto(`${lido.url}/${name}`);
+      await stands(page);
+      const named = await page
+        .locator('link[rel="modulepreload"], link[rel="preload"]')
+        .evaluateAll((links) =>
+          links.map((link) => new URL((link as HTMLLinkElement).href).pathname),
+        );
+      expect(named.filter((path) => path.includes('Page-')).length, name).toBeGreaterThan(0);
+      for (const path of named)
+        expect(asked.filter((one) => one === path).length, `${name} ${path}`).toBe(1);
+      // Nothing is asked for by itself that the first answer has.
+      const answers = asked.filter((path) => path.startsWith('/api/'));
+      for (const known of ['/api/start', '/api/shop', '/api/batches', '/api/drafts', '/api/jugs'])
+        expect(answers.filter((one) => one === known).length, `${name} ${known}`).toBe(
+          known === '/api/start' ? 1 : 0,
+        );
+    }
+  },
+);
+
+lookingTest(
   'a station opens with the first part of each font; a letter beyond it fetches the rest',
   async ({ page, lido }) => {
     const fonts: string[] = [];

@@ -1,5 +1,4 @@
 import compression from 'compression';
-import compressedAhead from 'express-static-gzip';
 import express, {
   type ErrorRequestHandler,
   type Express,
@@ -10,7 +9,6 @@ import { rateLimit } from 'express-rate-limit';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
-import path from 'node:path';
 import { z } from 'zod';
 import { allowedHosts } from './allowedHosts.ts';
 import { backupEndpoints, mountBackupDownload } from './backups/endpoints.ts';
@@ -46,6 +44,7 @@ import { pantryEndpoints } from './pantry/endpoints.ts';
 import { createPantryService } from './pantry/service.ts';
 import { mountPhotos } from './photos/routes.ts';
 import { ProblemError, problemDocument, PROBLEMS, toProblem } from './problem.ts';
+import { servePages } from './servePages.ts';
 import { sampleEndpoints } from './samples/endpoints.ts';
 import { predictEndpoints } from './predict/endpoints.ts';
 import { shelfEndpoints } from './shelf/endpoints.ts';
@@ -209,21 +208,6 @@ const slowed = (): RequestHandler =>
       throw new ProblemError('too_many', 'Too many tries from here. Wait a minute.');
     },
   });
-
-function servePages(app: Express, webDir: string): void {
-  app.use(
-    '/assets',
-    compressedAhead(path.join(webDir, 'assets'), {
-      enableBrotli: true,
-      orderPreference: ['br', 'gz'],
-      serveStatic: { immutable: true, maxAge: '1y' },
-    }),
-  );
-  app.use(express.static(webDir, { index: false }));
-  app.get('/{*path}', (_, response) => {
-    response.sendFile('index.html', { root: webDir, headers: { 'Cache-Control': 'no-cache' } });
-  });
-}
 
 // Four parameters make it an error handler.
 const answerProblem: ErrorRequestHandler = (error, request, response, _next) => {

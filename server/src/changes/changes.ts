@@ -37,6 +37,7 @@ export function createChanges(): Changes {
   const run = randomUUID();
   const remembered: { readonly shopId: string; readonly noun: Noun }[] = [];
   let count = 0;
+  const latest = (): string => `${run}.${count}`;
   /** What changed in a shop after a moment; everything, for all that is known, where its name is unknown. */
   function changedAfter(shopId: string, after: string): ReadonlySet<Noun> {
     const [ofRun, number = ''] = after.split('.');
@@ -55,9 +56,10 @@ export function createChanges(): Changes {
       remembered.push({ shopId, noun: change.noun });
       if (remembered.length > MOST_REMEMBERED) remembered.shift();
       for (const [listener, theirs] of listeners)
-        if (theirs.shopId === shopId) listener.write(`data: ${JSON.stringify(change)}\n\n`);
+        if (theirs.shopId === shopId)
+          listener.write(`id: ${latest()}\ndata: ${JSON.stringify(change)}\n\n`);
     },
-    latest: () => `${run}.${count}`,
+    latest,
     stream: ({ shopId }, request, response) => {
       const { with: also, after } = request.query;
       const from = request.ip ?? '';
@@ -70,7 +72,7 @@ export function createChanges(): Changes {
         'Cache-Control': 'no-cache, no-transform',
       });
       // With an id a browser says that it comes again: its page reads everything then.
-      response.write(`retry: 2000\nid: ${run}\n\n`);
+      response.write(`retry: 2000\nid: ${latest()}\n\n`);
       if (typeof after === 'string' && request.get('Last-Event-ID') === undefined)
         for (const noun of changedAfter(shopId, after))
           response.write(`data: ${JSON.stringify({ noun })}\n\n`);

@@ -37,7 +37,9 @@ describe('createChanges', () => {
     changes.stream(lido, ours.request, ours.response);
     changes.stream(pier, theirs.request, theirs.response);
     changes.publish(lido, change);
-    expect(ours.written.at(-1)).to.equal('data: {"noun":"jugs","id":"one"}\n\n');
+    expect(ours.written.at(-1)).to.equal(
+      `id: ${changes.latest()}\ndata: {"noun":"jugs","id":"one"}\n\n`,
+    );
     expect(theirs.written.join('')).not.to.contain('data:');
   });
 

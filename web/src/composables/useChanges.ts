@@ -2,6 +2,7 @@ import { NOUNS, type Change, type Noun } from '@ratio/core/document';
 import { useEventListener, useTimeoutFn } from '@vueuse/core';
 import { onScopeDispose, watch } from 'vue';
 import { firstReadAfter } from '../api/firstAnswers.ts';
+import { whenIdle } from './whenIdle.ts';
 import { useBatches } from '../stores/batches.ts';
 import { useDays } from '../stores/days.ts';
 import { useDraft } from '../stores/draft.ts';
@@ -44,21 +45,24 @@ export function useChanges(isReady: () => boolean = () => true): void {
   const reloadAll = (): void => NOUNS.forEach((noun) => void reload(noun));
   let source: EventSource | null = null;
   let dropped = false;
+  /** The last change that was heard of here; null where the server told of none. */
+  let after: string | null = null;
 
   function open(): void {
     // Not VueUse's: where two changes come at once it holds the second alone.
     const watches = feed.watching > 0;
-    const after = dropped ? null : firstReadAfter();
+    after ??= firstReadAfter();
     const query = new URLSearchParams({
       ...(watches && { with: 'instruments' }),
-      ...(after !== null && { after }),
+      ...(after !== null && !dropped && { after }),
     }).toString();
     const next = new EventSource(['/api/changes', query].filter(Boolean).join('?'));
     if (watches)
       next.addEventListener('instrument', ({ data }: MessageEvent<string>) => {
         void feed.said.trigger(data);
       });
-    next.onmessage = ({ data }: MessageEvent<string>) => {
+    next.onmessage = ({ data, lastEventId }: MessageEvent<string>) => {
+      if (lastEventId) after = lastEventId;
       const { noun, id } = JSON.parse(data) as SomethingChanged;
       // A noun of a newer server is none of this page's.
       if (noun in stores) void reload(noun, id);
@@ -69,6 +73,7 @@ export function useChanges(isReady: () => boolean = () => true): void {
       if (next.readyState === EventSource.CLOSED) again.start();
     };
     next.onopen = () => {
+      if (watches) void reload('instruments');
       // What changed since the first reading comes by the stream, where the server knows of it.
       if (!dropped) return after === null ? void reloadInOrder(SOON_STALE) : undefined;
       dropped = false;
@@ -80,7 +85,7 @@ export function useChanges(isReady: () => boolean = () => true): void {
   watch(
     isReady,
     (ready) => {
-      if (ready && !source) open();
+      if (ready) whenIdle(() => source ?? open());
     },
     { immediate: true },
   );
@@ -90,7 +95,6 @@ export function useChanges(isReady: () => boolean = () => true): void {
     () => {
       if (!source) return;
       source.close();
-      dropped = true;
       open();
     },
   );

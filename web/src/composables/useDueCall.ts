@@ -20,9 +20,10 @@ export function useDueCall(): void {
     }),
   );
   const icon = document.querySelector<HTMLLinkElement>('link[rel="icon"]');
+  const usual = icon?.href ?? '';
   watch(
     () => hands.due.length > 0,
-    (isDue) => icon?.setAttribute('href', isDue ? '/mark-due.svg' : '/mark.svg'),
+    (isDue) => icon?.setAttribute('href', isDue ? '/mark-due.svg' : usual),
     { immediate: true },
   );
 

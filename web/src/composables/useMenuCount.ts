@@ -1,5 +1,6 @@
 import { shallowRef, watch, type Ref } from 'vue';
 import { useMenuCounts } from '../stores/menuCounts.ts';
+import { nextPicture } from './nextPicture.ts';
 import type { JugStrength } from '../workers/menuCounter.ts';
 
 type MassesG = ReadonlyMap<string, number | null>;
@@ -20,6 +21,8 @@ export function useMenuCount(
   const counts = useMenuCounts();
   const counted = shallowRef<readonly MassesG[] | null>(null);
   askers += 1;
+  // A page that opens is drawn first.
+  const drawn = nextPicture();
   let latest = 0;
   const asker = `${what} ${askers}`;
   watch(
@@ -28,9 +31,11 @@ export function useMenuCount(
     async ([bar, text]) => {
       const asked = JSON.parse(text) as readonly JugStrength[] | null;
       if (bar === '' || asked === null) return;
-      const counter = counts.counter();
       latest += 1;
       const mine = latest;
+      await drawn;
+      if (mine !== latest) return;
+      const counter = counts.counter();
       const answers = await Promise.all(
         asked.map((jug, i) => counter[what](`${asker}, jug ${i}`, jug)),
       );

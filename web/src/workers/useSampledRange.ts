@@ -1,6 +1,7 @@
 import type { MonteCarloResult } from '@ratio/core/brew';
 import { proxy } from 'comlink';
-import { shallowRef, watch, type Ref } from 'vue';
+import { onScopeDispose, shallowRef, watch, type Ref } from 'vue';
+import { nextPicture } from '../composables/nextPicture.ts';
 import type { RangeJob, RangeWorker } from './range.worker.ts';
 import { useThread } from './useThread.ts';
 
@@ -13,22 +14,27 @@ import { useThread } from './useThread.ts';
 export function useSampledRange(job: Ref<RangeJob | null>): Ref<MonteCarloResult | null> {
   const result = shallowRef<MonteCarloResult | null>(null);
   const remote = useThread<RangeWorker>(
-    new Worker(new URL('./range.worker.ts', import.meta.url), { type: 'module' }),
+    () => new Worker(new URL('./range.worker.ts', import.meta.url), { type: 'module' }),
   );
+  // What is predicted stands first: two threads at once would draw neither.
+  const drawn = nextPicture();
   let asked = 0;
   watch(
     job,
-    (next) => {
+    async (next) => {
       asked += 1;
       const mine = asked;
-      if (!next) return;
-      const tell = proxy((drawn: MonteCarloResult) => {
-        if (mine === asked) result.value = drawn;
+      await drawn;
+      if (!next || mine !== asked) return;
+      const tell = proxy((sampled: MonteCarloResult) => {
+        if (mine === asked) result.value = sampled;
       });
       // Plain data: a reactive proxy cannot be cloned.
-      void remote.sample(JSON.parse(JSON.stringify(next)) as RangeJob, tell);
+      void remote().sample(JSON.parse(JSON.stringify(next)) as RangeJob, tell);
     },
     { immediate: true },
   );
+  // Whoever asked has left.
+  onScopeDispose(() => (asked += 1));
   return result;
 }

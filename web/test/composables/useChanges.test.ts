@@ -32,9 +32,12 @@ describe('useChanges', () => {
     await firstAnswer('/api/jugs');
     endFirstAnswers();
   });
+  /** Nothing opens the stream while a page is put up. */
+  const idle = () => new Promise((resolve) => setTimeout(resolve, 60));
   const settled = () => new Promise((resolve) => setTimeout(resolve, 0));
   async function listen(): Promise<PretendedEvents> {
     await withApp({ browser, path: '/pour', use: useChanges });
+    await idle();
     browser.asked.splice(0);
     return PretendedEvents.last;
   }

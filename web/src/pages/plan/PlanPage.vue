@@ -3,6 +3,7 @@ import { ANY_VESSEL_ID } from '@ratio/core/brew';
 import { usualCoffee } from '@ratio/core/coffee';
 import { storeToRefs } from 'pinia';
 import { computed } from 'vue';
+import { useTurn } from '../../composables/useTurn.ts';
 import { fetchedPart } from '../../components/figures/fetchedPart.ts';
 import { RouterLink } from 'vue-router';
 import SteepDrawing from '../../components/drawings/SteepDrawing.vue';
@@ -55,6 +56,8 @@ const { starting, start } = useStartSteep();
 const isUsual = (id: string): boolean => usualCoffee(id) !== undefined;
 const print = (): void => window.print();
 const drawnWidth = useDrawnWidth();
+/** What everybody comes for is put up first. */
+const isOutcomeOn = useTurn();
 
 const refused = computed(() =>
   conflict.value
@@ -160,56 +163,54 @@ const refused = computed(() =>
         @take="variants.take"
       />
     </section>
-    <InTurn>
-      <PlanOutcome
-        v-if="result"
-        :result
-        :sampled
-        :targets="draft.targets"
-        :locked="draft.locked"
-        :refused
-        :format
-        :pours
-        :cost
-        :starting
-        :may-start="session.can('brews')"
-        :began="clock.pastText.value !== ''"
-        :not-yet="
-          vessels.wrong.value === ''
-            ? ''
-            : vessels.isDirty.value
-              ? 'Its vessel is not clean.'
-              : 'Its vessel is in use.'
-        "
-        @start="start"
-        @compare="variants.keep"
-        @why="asked = $event"
-        @amount="(key, value) => drafts.setAmount(key, value)"
-        @lock="drafts.lock"
-        @drinks="setDrinks"
-      >
-        <template #night>
-          <NobodyIn
-            v-if="!clock.manned.value && clock.pastText.value === '' && clock.fits.value.length > 0"
-            :fits="clock.fits.value"
-            @fit="takeFit"
-          />
-        </template>
-        <template #clock>
-          <PlanClock
-            :timeline="clock.timeline.value"
-            :past-text="clock.pastText.value"
-            :opening="clock.opening.value"
-            :start-ms="draft.startAt === null ? null : clock.startMs.value"
-            :ready-ms="clock.readyMs.value"
-            :now="shelf.now"
-            :zone="shelf.zone"
-            @start="clock.setStart"
-            @ready="clock.setReady"
-          />
-        </template>
-      </PlanOutcome>
-    </InTurn>
+    <PlanOutcome
+      v-if="result && isOutcomeOn"
+      :result
+      :sampled
+      :targets="draft.targets"
+      :locked="draft.locked"
+      :refused
+      :format
+      :pours
+      :cost
+      :starting
+      :may-start="session.can('brews')"
+      :began="clock.pastText.value !== ''"
+      :not-yet="
+        vessels.wrong.value === ''
+          ? ''
+          : vessels.isDirty.value
+            ? 'Its vessel is not clean.'
+            : 'Its vessel is in use.'
+      "
+      @start="start"
+      @compare="variants.keep"
+      @why="asked = $event"
+      @amount="(key, value) => drafts.setAmount(key, value)"
+      @lock="drafts.lock"
+      @drinks="setDrinks"
+    >
+      <template #night>
+        <NobodyIn
+          v-if="!clock.manned.value && clock.pastText.value === '' && clock.fits.value.length > 0"
+          :fits="clock.fits.value"
+          @fit="takeFit"
+        />
+      </template>
+      <template #clock>
+        <PlanClock
+          :timeline="clock.timeline.value"
+          :past-text="clock.pastText.value"
+          :opening="clock.opening.value"
+          :start-ms="draft.startAt === null ? null : clock.startMs.value"
+          :ready-ms="clock.readyMs.value"
+          :now="shelf.now"
+          :zone="shelf.zone"
+          @start="clock.setStart"
+          @ready="clock.setReady"
+        />
+      </template>
+    </PlanOutcome>
     <WhyOnAsking v-model="asked" :explained :range="rangeText" :narrowed-by :format />
   </div>
   <InTurn><BatchSheet v-if="sheet" v-bind="sheet" /></InTurn>
@@ -262,8 +263,8 @@ const refused = computed(() =>
     order: -2;
   }
 
-  /* What comes out is put up after the choices, and stands above them. */
-  .plan:not(:has(.outcome, .middle [role='alert'])) .left {
+  /* What stands below the figures is seen once all of it is as high as it will be. */
+  .plan:not(:has(.middle svg, .middle [role='alert'])) :is(.left, :deep(.rest)) {
     visibility: hidden;
   }
 }

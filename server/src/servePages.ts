@@ -1,0 +1,55 @@
+import { createHash } from 'node:crypto';
+import { existsSync, readFileSync } from 'node:fs';
+import { readFile } from 'node:fs/promises';
+import path from 'node:path';
+import express, { type Express, type Response } from 'express';
+import compressedAhead from 'express-static-gzip';
+import { ProblemError } from './problem.ts';
+
+/**
+ * Serves the built pages: files that never change under their names, and for any other address the document,
+ * with what the page at that address brings along.
+ *
+ * @param webDir where they were built to
+ */
+export function servePages(app: Express, webDir: string): void {
+  app.use(
+    '/assets',
+    compressedAhead(path.join(webDir, 'assets'), {
+      enableBrotli: true,
+      orderPreference: ['br', 'gz'],
+      serveStatic: { immutable: true, maxAge: '1y' },
+    }),
+  );
+  app.use(express.static(webDir, { index: false }));
+  async function send(response: Response, head: string): Promise<void> {
+    const built = await readFile(path.join(webDir, 'index.html'), 'utf8').catch(() => {
+      throw new ProblemError('not_found', 'The pages are not built yet: npm run build does it.');
+    });
+    const document = built.replace('<!-- the page’s own -->', () => head);
+    const policy = response.get('Content-Security-Policy') ?? '';
+    response
+      .set('Content-Security-Policy', `${policy};style-src 'self' ${ownStyles(document)}`)
+      .set('Cache-Control', 'no-cache')
+      .type('html')
+      .send(document);
+  }
+  for (const [page, head] of Object.entries(pageHeads(webDir)))
+    app.get(page, (_, response) => send(response, head));
+  app.get('/{*path}', (_, response) => send(response, ''));
+}
+
+/** What the document of each page brings along, by its path as Express writes one; none where nothing is built. */
+function pageHeads(webDir: string): Record<string, string> {
+  const file = path.join(webDir, 'page-heads.json');
+  return existsSync(file) ? (JSON.parse(readFileSync(file, 'utf8')) as Record<string, string>) : {};
+}
+
+/**
+ * The styles that a document brings along, as a content policy names them: those and no others.
+ * Source: W3C, Content Security Policy Level 3, section 2.3.1, hash-source.
+ */
+const ownStyles = (document: string): string =>
+  [...document.matchAll(/<style[^>]*>(.*?)<\/style>/gs)]
+    .map(([, text = '']) => `'sha256-${createHash('sha256').update(text).digest('base64')}'`)
+    .join(' ');
