@@ -22,7 +22,7 @@ const READ_FIRST = [
   '/api/opened',
   '/api/drinks',
   '/api/drafts',
-  '/api/batches?last=40',
+  '/api/batches?count=40',
   '/api/jugs',
 ] as const;
 

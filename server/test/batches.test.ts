@@ -64,10 +64,10 @@ describe('batches and jugs', () => {
       await server.db.batches.save(caller, { id: `of-day-${day}`, seenVersion: 0, body });
     }
     expect(await list()).to.deep.equal([0, 1, 2, 3].map((day) => `of-day-${day}`).concat(own));
-    const few = await list(`?last=${own.length + 1}`);
+    const few = await list(`?count=${own.length + 1}`);
     expect(few).to.deep.equal(['of-day-0', 'of-day-3', ...own]);
-    expect(await list('?last=1')).to.include.members(['of-day-0', ...own.slice(-2)]);
-    for (const query of ['?last=0', '?last=301', '?last=many', '?first=2'])
+    expect(await list('?count=1')).to.include.members(['of-day-0', ...own.slice(-2)]);
+    for (const query of ['?count=0', '?count=301', '?count=many', '?first=2'])
       expect((await request(server.app).get(`/api/batches${query}`)).status, query).to.equal(400);
   });
 

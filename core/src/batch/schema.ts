@@ -183,7 +183,7 @@ export const MOST_LISTED = 300;
 /** Of which batches a list is. */
 export const batchesQuery = z.strictObject({
   /** Of those that steep no more and left nothing to clean, so many: the ones that ended last. */
-  last: z.coerce.number().int().min(1).max(MOST_LISTED).default(MOST_LISTED),
+  count: z.coerce.number().int().min(1).max(MOST_LISTED).default(MOST_LISTED),
 });
 
 export const batchInFullSchema = batchSchema.extend({

@@ -39,7 +39,7 @@ import { isAgain, momentOnce } from '../rowAgain.ts';
 
 export interface BatchService {
   /** The ones that ended first at the head. */
-  readonly list: (caller: Caller, query: { readonly last: number }) => Promise<Batch[]>;
+  readonly list: (caller: Caller, query: { readonly count: number }) => Promise<Batch[]>;
   /** Those that steep, each as `get` has it. */
   readonly running: (caller: Caller) => Promise<BatchInFull[]>;
   readonly get: (caller: Caller, id: string) => Promise<BatchInFull>;
@@ -227,13 +227,13 @@ export function createBatchService({ db, clock, changes }: Needs): BatchService 
   }
 
   return {
-    list: async ({ shopId }, { last }) => {
+    list: async ({ shopId }, { count }) => {
       const [latest, steeping] = await Promise.all([
         batches.list(shopId, { last: MOST_LISTED }),
         batches.list(shopId, { is: { status: 'steeping' } }),
       ]);
       const known = new Set(latest.map(({ id }) => id));
-      const lastFrom = latest.length - last;
+      const lastFrom = latest.length - count;
       return [
         ...steeping.filter(({ id }) => !known.has(id)),
         ...latest.filter(

@@ -24,7 +24,7 @@ import { usePhotos } from './photos.ts';
 import { useShop } from './shop.ts';
 
 /** All that steep, what is not clean after them, and as many others as a day at the bench and a look back take. */
-export const LATELY_PATH = '/api/batches?last=40';
+export const LATELY_PATH = '/api/batches?count=40';
 const pathOf = (id: string): string => `/api/batches/${id}`;
 const STRAIN_PATH = /^\/api\/batches\/([^/]+)\/strain$/;
 
