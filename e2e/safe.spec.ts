@@ -148,6 +148,8 @@ test.describe('where the browser allows it', () => {
     await lido.kill();
     await page.goto(`${lido.url}/pour`);
     await expect(strip(page)).toContainText('What you see is from when it last did');
+    // It has its styles, by the content policy that was kept with it.
+    await expect(page.locator('body')).toHaveCSS('font-family', /Chivo/);
     await page.getByRole('button', { name: 'Pour this one' }).click();
     await expect(strip(page)).toContainText('One change is kept');
     await page.goto(`${lido.url}/plan`);

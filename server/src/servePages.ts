@@ -21,7 +21,6 @@ export function servePages(app: Express, webDir: string): void {
       serveStatic: { immutable: true, maxAge: '1y' },
     }),
   );
-  app.use(express.static(webDir, { index: false }));
   async function send(response: Response, head: string): Promise<void> {
     const built = await readFile(path.join(webDir, 'index.html'), 'utf8').catch(() => {
       throw new ProblemError('not_found', 'The pages are not built yet: npm run build does it.');
@@ -34,6 +33,9 @@ export function servePages(app: Express, webDir: string): void {
       .type('html')
       .send(document);
   }
+  // By its own name a service worker asks for it, and serves it with the policy that came with it.
+  app.get('/index.html', (_, response) => send(response, ''));
+  app.use(express.static(webDir, { index: false }));
   for (const [page, head] of Object.entries(pageHeads(webDir)))
     app.get(page, (_, response) => send(response, head));
   app.get('/{*path}', (_, response) => send(response, ''));

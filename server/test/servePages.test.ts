@@ -55,6 +55,12 @@ describe('servePages', () => {
     );
   });
 
+  it('says so of the document by its own name too: what keeps it for later keeps the policy', async () => {
+    const { headers, text } = await get('/index.html');
+    expect(text).to.contain(STYLE);
+    expect(headers['content-security-policy']).to.contain("style-src 'self' 'sha256-");
+  });
+
   it('is answered once: who has the document already is told so', async () => {
     const { headers } = await get('/plan');
     expect((await get('/plan').set('If-None-Match', headers['etag']!)).status).to.equal(304);

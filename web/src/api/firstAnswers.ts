@@ -4,14 +4,20 @@ const START_PATH = '/api/start';
 let answers: Promise<Map<string, unknown>> | null = null;
 /** After which change they were read. */
 let readAfter: string | null = null;
+/** When they came, ms of the page. */
+let cameMs = 0;
 /** How long each of them waited for the script that took it, ms. */
 const waited = new Map<string, number>();
+/** The browser asks for the first ones with the page, before a script runs. */
+let isAskedAhead = true;
 
 /** Asks for all that a page reads first; where no answer comes, each is asked for by itself. */
 export function beginFirstAnswers(): void {
   readAfter = null;
   answers = fetch(START_PATH)
     .then(async (response) => {
+      cameMs = (isAskedAhead ? aheadCameMs() : undefined) ?? performance.now();
+      isAskedAhead = false;
       const { after, ...all } = response.ok ? ((await response.json()) as { after?: unknown }) : {};
       readAfter = typeof after === 'string' ? after : null;
       return new Map(Object.entries(all));
@@ -29,7 +35,7 @@ export function endFirstAnswers(): void {
 export async function firstAnswer(path: string): Promise<unknown> {
   const all = await answers;
   const one = all?.get(path);
-  if (all?.delete(path)) waited.set(path, sinceStartCameMs());
+  if (all?.delete(path)) waited.set(path, performance.now() - cameMs);
   else waited.delete(path);
   return one;
 }
@@ -40,9 +46,8 @@ export const waitedMs = (path: string): number => waited.get(path) ?? 0;
 /** @returns after which change the first answers were read; null where nothing says so */
 export const firstReadAfter = (): string | null => readAfter;
 
-/** By when the browser had it: it asks with the page, before a script runs. */
-function sinceStartCameMs(): number {
-  const asked = performance.getEntriesByType('resource');
-  const last = asked.findLast(({ name }) => name.endsWith(START_PATH));
-  return last ? performance.now() - (last as PerformanceResourceTiming).responseEnd : 0;
+/** When the browser had what it asked for ahead, ms of the page. */
+function aheadCameMs(): number | undefined {
+  const asked = performance.getEntriesByType('resource') as PerformanceResourceTiming[];
+  return asked.find(({ name }) => name.endsWith(START_PATH))?.responseEnd;
 }
