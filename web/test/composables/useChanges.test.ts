@@ -2,13 +2,15 @@ import { expect } from 'chai';
 import { beginFirstAnswers, endFirstAnswers, firstAnswer } from '../../src/api/firstAnswers.ts';
 import { useChanges } from '../../src/composables/useChanges.ts';
 import { LATELY_PATH } from '../../src/stores/batches.ts';
+import { useInstrumentFeed } from '../../src/stores/instrumentFeed.ts';
 import { installBrowser } from '../browser.ts';
 import { withApp } from '../withApp.ts';
 
 /** The server's events, as a test sends them. */
 class PretendedEvents {
   static last: PretendedEvents;
-  onmessage: (event: { data: string }) => void = () => undefined;
+  onmessage: (event: { data: string; lastEventId?: string }) => void = () => undefined;
+  addEventListener(): void {}
   onerror: () => void = () => undefined;
   onopen: () => void = () => undefined;
   constructor(readonly path: string) {
@@ -68,6 +70,20 @@ describe('useChanges', () => {
     events.onmessage({ data: JSON.stringify({ noun: 'jugs' }) });
     await settled();
     expect(asked()).to.deep.equal(['/api/jugs']);
+  });
+
+  it('goes on from the last change where a page begins to watch the instruments', async () => {
+    const events = await listen();
+    events.onmessage({ data: JSON.stringify({ noun: 'jugs', id: 'one' }), lastEventId: 'run.42' });
+    await settled();
+    browser.asked.splice(0);
+    useInstrumentFeed().watching += 1;
+    await settled();
+    const next = PretendedEvents.last;
+    expect(next.path).to.equal('/api/changes?with=instruments&after=run.42');
+    next.onopen();
+    await settled();
+    expect(asked()).to.deep.equal([]);
   });
 
   it('reads everything again after a dropped connection, and what changes all day on the first one', async () => {
