@@ -177,7 +177,6 @@ export const batchActualSchema = z.object({
   author: authorSchema,
 });
 
-/** A batch with what really happened to it, in the order of writing. */
 /** Batches that a list holds at most, besides those that steep. */
 export const MOST_LISTED = 300;
 /** Of which batches a list is. */
@@ -186,6 +185,7 @@ export const batchesQuery = z.strictObject({
   count: z.coerce.number().int().min(1).max(MOST_LISTED).default(MOST_LISTED),
 });
 
+/** A batch with what really happened to it, in the order of writing. */
 export const batchInFullSchema = batchSchema.extend({
   actuals: z.array(batchActualSchema),
   /** Its photographs, in the order in which they were taken. */
