@@ -14,10 +14,12 @@ let isAskedAhead = true;
 /** Asks for all that a page reads first; where no answer comes, each is asked for by itself. */
 export function beginFirstAnswers(): void {
   readAfter = null;
+  const wasAskedAhead = isAskedAhead;
+  // Where they do not come, whatever is asked for next is asked for here.
+  isAskedAhead = false;
   answers = fetch(START_PATH)
     .then(async (response) => {
-      cameMs = (isAskedAhead ? aheadCameMs() : undefined) ?? performance.now();
-      isAskedAhead = false;
+      cameMs = (wasAskedAhead ? aheadCameMs() : undefined) ?? performance.now();
       const { after, ...all } = response.ok ? ((await response.json()) as { after?: unknown }) : {};
       readAfter = typeof after === 'string' ? after : null;
       return new Map(Object.entries(all));
