@@ -5,7 +5,7 @@ import { useThread } from './useThread.ts';
 /** @returns a fit of batches in a worker; leaving the page stops it */
 export function useLearning(): (batches: readonly BatchInFull[]) => Promise<Learning> {
   const remote = useThread<LearnWorker>(
-    () => new Worker(new URL('./learn.worker.ts', import.meta.url), { type: 'module' }),
+    new Worker(new URL('./learn.worker.ts', import.meta.url), { type: 'module' }),
   );
-  return (batches) => remote().learn(batches);
+  return (batches) => remote.learn(batches);
 }

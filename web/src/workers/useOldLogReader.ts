@@ -4,5 +4,5 @@ import { useThread } from './useThread.ts';
 /** @returns a reader of old logs that works beside the page */
 export const useOldLogReader = () =>
   useThread<OldLogReader>(
-    () => new Worker(new URL('./oldLog.worker.ts', import.meta.url), { type: 'module' }),
-  )();
+    new Worker(new URL('./oldLog.worker.ts', import.meta.url), { type: 'module' }),
+  );

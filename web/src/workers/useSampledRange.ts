@@ -1,6 +1,6 @@
 import type { MonteCarloResult } from '@ratio/core/brew';
-import { proxy } from 'comlink';
-import { onScopeDispose, shallowRef, watch, type Ref } from 'vue';
+import { proxy, type Remote } from 'comlink';
+import { effectScope, shallowRef, watch, type Ref } from 'vue';
 import { nextPicture } from '../composables/nextPicture.ts';
 import type { RangeJob, RangeWorker } from './range.worker.ts';
 import { useThread } from './useThread.ts';
@@ -13,9 +13,8 @@ import { useThread } from './useThread.ts';
  */
 export function useSampledRange(job: Ref<RangeJob | null>): Ref<MonteCarloResult | null> {
   const result = shallowRef<MonteCarloResult | null>(null);
-  const remote = useThread<RangeWorker>(
-    () => new Worker(new URL('./range.worker.ts', import.meta.url), { type: 'module' }),
-  );
+  const scope = effectScope();
+  let remote: Remote<RangeWorker> | undefined;
   // What is predicted stands first: two threads at once would draw neither.
   const drawn = nextPicture();
   let asked = 0;
@@ -25,16 +24,19 @@ export function useSampledRange(job: Ref<RangeJob | null>): Ref<MonteCarloResult
       asked += 1;
       const mine = asked;
       await drawn;
-      if (!next || mine !== asked) return;
+      if (!next || mine !== asked || !scope.active) return;
+      remote ??= scope.run(() =>
+        useThread<RangeWorker>(
+          new Worker(new URL('./range.worker.ts', import.meta.url), { type: 'module' }),
+        ),
+      );
       const tell = proxy((sampled: MonteCarloResult) => {
         if (mine === asked) result.value = sampled;
       });
       // Plain data: a reactive proxy cannot be cloned.
-      void remote().sample(JSON.parse(JSON.stringify(next)) as RangeJob, tell);
+      void remote?.sample(JSON.parse(JSON.stringify(next)) as RangeJob, tell);
     },
     { immediate: true },
   );
-  // Whoever asked has left.
-  onScopeDispose(() => (asked += 1));
   return result;
 }
