@@ -45,7 +45,7 @@ export function useChanges(isReady: () => boolean = () => true): void {
   const reloadAll = (): void => NOUNS.forEach((noun) => void reload(noun));
   let source: EventSource | null = null;
   let dropped = false;
-  /** The last change that was heard of here; null where the server told of none. */
+  /** The last change that was heard of here; null before the first where nobody knows it. */
   let after: string | null = null;
 
   function open(): void {
@@ -73,11 +73,15 @@ export function useChanges(isReady: () => boolean = () => true): void {
       if (next.readyState === EventSource.CLOSED) again.start();
     };
     next.onopen = () => {
+      if (dropped) {
+        dropped = false;
+        void outbox.send().then(reloadAll);
+        return;
+      }
+      // What an instrument said before is on no stream.
       if (watches) void reload('instruments');
-      // What changed since the first reading comes by the stream, where the server knows of it.
-      if (!dropped) return after === null ? void reloadInOrder(SOON_STALE) : undefined;
-      dropped = false;
-      void outbox.send().then(reloadAll);
+      // What changed since the first reading comes by the stream, where it is known when that was.
+      if (after === null) void reloadInOrder(SOON_STALE);
     };
     source = next;
   }
