@@ -2,7 +2,6 @@
 import { ANY_VESSEL_ID } from '@ratio/core/brew';
 import { usualCoffee } from '@ratio/core/coffee';
 import { storeToRefs } from 'pinia';
-import { computed } from 'vue';
 import { useTurn } from '../../composables/useTurn.ts';
 import { fetchedPart } from '../../components/figures/fetchedPart.ts';
 import { RouterLink } from 'vue-router';
@@ -18,7 +17,7 @@ import NobodyIn from './NobodyIn.vue';
 import PlanChoices from './PlanChoices.vue';
 import PlanClock from './PlanClock.vue';
 import PlanOutcome from './PlanOutcome.vue';
-import { planText, solutionSentence } from './planText.ts';
+import { planText } from './planText.ts';
 import { useBatchSheet } from './useBatchSheet.ts';
 import { useDrawnWidth } from './useDrawnWidth.ts';
 import { useExtras } from './useExtras.ts';
@@ -41,9 +40,10 @@ const PlanExtras = fetchedPart(() => fetchChart().then(() => import('./PlanExtra
 const session = useSession();
 const shelf = useShop();
 const drafts = useDraft();
-const { draft, plan, coffee, model, conflict, theirs } = storeToRefs(drafts);
+const { draft, plan, coffee, model, theirs } = storeToRefs(drafts);
 const page = usePlan();
-const { vessel, hours, result, failure, sampled, drawing, chart, pours, cost, format } = page;
+const { vessel, hours, result, failure, sampled, drawing, chart, pours, cost, refused, format } =
+  page;
 const clock = usePlanClock(hours);
 const vessels = usePlanVessels(clock.startMs);
 useRefusals();
@@ -53,17 +53,10 @@ const sheet = useBatchSheet({ result, timeline: clock.timeline });
 const { setHours, setLevel, takeFit, setDrinks } = usePlanEdits(page);
 const { asked, explained, rangeText, narrowedBy } = usePlanWhy(page);
 const { starting, start } = useStartSteep();
-const isUsual = (id: string): boolean => usualCoffee(id) !== undefined;
 const print = (): void => window.print();
 const drawnWidth = useDrawnWidth();
 /** What everybody comes for is put up first. */
 const isOutcomeOn = useTurn();
-
-const refused = computed(() =>
-  conflict.value
-    ? { key: conflict.value.key, text: solutionSentence(conflict.value, format.value.units) }
-    : null,
-);
 </script>
 
 <template>
@@ -120,7 +113,7 @@ const refused = computed(() =>
       <!-- What is predicted, the drawing, the figures beside it, and what is below it. -->
       <InTurn>
         <AssumedLine
-          v-if="isUsual(coffee.id) || plan.vesselId === ANY_VESSEL_ID"
+          v-if="usualCoffee(coffee.id) || plan.vesselId === ANY_VESSEL_ID"
           :coffee-id="coffee.id"
           :any-vessel="plan.vesselId === ANY_VESSEL_ID"
           :may-shelve="session.can('leads')"

@@ -18,6 +18,7 @@ import { duration } from '../../format/formatClock.ts';
 import type { RangeJob } from '../../workers/range.worker.ts';
 import { useSampledRange } from '../../workers/useSampledRange.ts';
 import { useStores } from '../../stores/useStores.ts';
+import { solutionSentence } from './planText.ts';
 
 const DRAWS = 5000;
 /** Drinks that the page counts. */
@@ -32,7 +33,7 @@ export const horizonOf = (plan: Plan): number =>
 export function usePlan() {
   const { shelf, drafts, drinks } = useStores();
   const format = useAmountFormat();
-  const { plan, coffee, model, draft } = storeToRefs(drafts);
+  const { plan, coffee, model, draft, conflict } = storeToRefs(drafts);
   watchEffect(drafts.fillIn);
   // A vessel that left the shelf is taken for any.
   const vessel = computed(
@@ -148,6 +149,12 @@ export function usePlan() {
     const price = (plan.value.doseG / 1000) * pricePerKg * (vesselUnitMl / brewMl);
     return { figure: price.toFixed(2), unit: `per ${pricedVolume}` };
   });
+  /** Which amount cannot be had with the others, and what can; null where all of them can. */
+  const refused = computed(() =>
+    conflict.value
+      ? { key: conflict.value.key, text: solutionSentence(conflict.value, format.value.units) }
+      : null,
+  );
 
   return {
     vessel,
@@ -160,6 +167,7 @@ export function usePlan() {
     chart,
     pours,
     cost,
+    refused,
     format,
     volume,
   };
