@@ -61,7 +61,7 @@ describe('servePages', () => {
     expect(headers['content-security-policy']).to.contain("style-src 'self' 'sha256-");
   });
 
-  it('is answered once: who has the document already is told so', async () => {
+  it('is sent once: who has the document already gets none again', async () => {
     const { headers } = await get('/plan');
     expect((await get('/plan').set('If-None-Match', headers['etag']!)).status).to.equal(304);
     const other = await get('/nowhere').set('If-None-Match', headers['etag']!);

@@ -46,7 +46,7 @@ export const scriptBesideStyles = mended({
       'return preloadOnce(seen, dep.href, () => {',
       'return preloadOnce(seen, dep.href, () => { if (document.querySelector(`style[data-files~="${depString}"]`)) return;',
     ],
-    // Whoever waits for the styles as well is told of a script that does not come.
+    // Whoever waits for the styles as well hears of a script that does not come.
     [
       'return promise.then(',
       'const script = baseModule(); script.catch(() => undefined); return promise.then(',

@@ -97,8 +97,8 @@ export function lineOf(table: ShopTable, row: StoredRow): Record<string, unknown
   );
   if (body === undefined) return named;
   // What gives access stays: an archive is handed around.
-  const { calendarKey: _, ...told } = body as { calendarKey?: unknown };
-  return { ...named, ...told };
+  const { calendarKey: _, ...given } = body as { calendarKey?: unknown };
+  return { ...named, ...given };
 }
 
 /** @returns a line as a row of its table; `columns` are those that the table has beside its body */
