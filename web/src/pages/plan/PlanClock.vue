@@ -1,9 +1,10 @@
 <script setup lang="ts">
+import { computed } from 'vue';
 import TimeField from '../../components/fields/TimeField.vue';
 
 /** The plan on the clock: when it starts or began, when it is ready, and whether somebody is there. */
-defineProps<{
-  timeline: readonly { what: string; when: string; alone: boolean }[];
+const props = defineProps<{
+  timeline: readonly { what: string; when: string; alone: boolean; isInField: boolean }[];
   /** How long it has steeped by now, where it began already; empty where it has not. */
   pastText: string;
   /** When it is ready against the shop's opening. */
@@ -18,6 +19,7 @@ const emit = defineEmits<{
   start: [atMs: number | null];
   ready: [atMs: number | null];
 }>();
+const others = computed(() => props.timeline.filter(({ isInField }) => !isInField));
 </script>
 
 <template>
@@ -49,7 +51,7 @@ const emit = defineEmits<{
     </div>
     <p v-if="pastText !== ''" class="began">{{ pastText }}</p>
     <p class="line">
-      <span v-for="event in timeline" :key="event.what + event.when" :class="{ due: event.alone }">
+      <span v-for="event in others" :key="event.what + event.when" :class="{ due: event.alone }">
         {{ event.what }} <strong>{{ event.when }}</strong>{{ event.alone ? ', nobody in' : '' }}
       </span>
     </p>
@@ -100,7 +102,6 @@ const emit = defineEmits<{
   display: flex;
   flex-wrap: wrap;
   gap: 0 14px;
-  padding-top: 4px;
   font-size: var(--t13);
 }
 </style>

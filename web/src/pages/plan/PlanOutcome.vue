@@ -188,7 +188,7 @@ const noStart = computed(() => {
         <InTurn>
           <CautionList :cautions="cautions.warn" :format />
           <slot name="clock" />
-          <CautionList :cautions="cautions.note" :format />
+          <CautionList class="noted" :cautions="cautions.note" :format />
         </InTurn>
       </InTurn>
       <div class="start no-print">
@@ -213,11 +213,11 @@ const noStart = computed(() => {
 .rest {
   display: grid;
   align-content: start;
-  gap: 6px;
+  gap: 4px;
 }
 
 .outcome {
-  padding: 8px 24px 0;
+  padding: 6px 24px 0;
 }
 
 .head {
@@ -269,6 +269,10 @@ const noStart = computed(() => {
   height: 28px;
 }
 
+.noted {
+  margin-top: 8px;
+}
+
 .pair {
   display: flex;
   flex-wrap: wrap;
@@ -295,7 +299,7 @@ const noStart = computed(() => {
 .start::before {
   content: '';
   position: absolute;
-  inset: -17px 0 100%;
+  inset: -7px 0 100%;
   background: linear-gradient(transparent, var(--paper));
   pointer-events: none;
 }

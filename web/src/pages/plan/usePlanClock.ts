@@ -61,15 +61,19 @@ export function usePlanClock(hours: Ref<number>) {
   const events = computed(() => batchSchedule(input.value));
   const manned = computed(() => isManned(events.value));
   const at = (ms: number): string => clockTime({ at: new Date(ms), zone: zone.value });
-  const timeline = computed(() =>
-    events.value
+  const timeline = computed(() => {
+    const all = events.value.map((event) => ({ ...event, alone: event.handsOn && !event.crewIn }));
+    const isStrainAlone = all.some(({ kind, alone }) => kind === 'strain' && alone);
+    return all
       .filter(({ kind }) => kind !== 'top-up')
-      .map(({ kind, atMs, handsOn, crewIn }) => ({
+      .map(({ kind, atMs, alone }) => ({
         what: EVENT_WORDS[kind],
         when: kind === 'use-by' ? dayName({ at: new Date(atMs), zone: zone.value }) : at(atMs),
-        alone: handsOn && !crewIn,
-      })),
-  );
+        alone,
+        /** Its field says when; that nobody is in to see it ready, the strain before it says. */
+        isInField: (kind === 'start' && !alone) || (kind === 'ready' && (!alone || isStrainAlone)),
+      }));
+  });
 
   const yieldAt = (steepHours: number): number => {
     const [first, ...rest] = plan.value.steep;

@@ -24,9 +24,19 @@ describe('usePlanClock', () => {
     // 07:40 at the lido on a Saturday; 18 h on it is 01:40.
     const { used } = await open();
     expect(used.startMs.value).to.equal(MORNING);
-    expect(when(used, 'strain')).to.deep.equal({ what: 'strain', when: 'Sun 01:40', alone: true });
+    expect(when(used, 'strain')).to.include({ what: 'strain', when: 'Sun 01:40', alone: true });
     expect(used.manned.value).to.equal(false);
     expect(when(used, 'use by')!.when).to.equal('Sat 20 Jun');
+  });
+
+  it('says beside its fields what they do not: a start at night stays, the other ends they say', async () => {
+    const { used } = await open();
+    const beside = () =>
+      used.timeline.value.filter(({ isInField }) => !isInField).map(({ what }) => what);
+    expect(beside()).to.deep.equal(['strain', 'use by']);
+    // 23:30 on the Saturday, strained on Sunday at half past five in the afternoon.
+    used.setStart(Date.parse('2026-06-13T22:30:00Z'));
+    expect(beside()).to.deep.equal(['start', 'strain', 'use by']);
   });
 
   it('offers what meets the crew: another start at the same extraction, another length at another', async () => {
