@@ -52,7 +52,7 @@ const size = (bytes: number): string =>
 const columns: readonly DataColumn<Backup>[] = [
   { key: 'made', label: 'Made', text: ({ at }) => when(at), by: ({ at }) => at, minPx: 120 },
   { key: 'why', label: 'Why', text: ({ by }) => BY[by], by: ({ by }) => BY[by], minPx: 120 },
-  { key: 'size', label: 'Size', text: ({ bytes }) => size(bytes), isNumber: true },
+  { key: 'size', label: 'Size', text: ({ bytes }) => size(bytes), isNumber: true, minPx: 80 },
   { key: 'file', label: 'Take away', isQuiet: true, minPx: 150, on: 'screen' },
   { key: 'restore', label: 'Restore', isQuiet: true, minPx: 110, on: 'screen' },
 ];
@@ -149,6 +149,10 @@ const when = (at: string): string =>
 
 section {
   margin-top: 16px;
+}
+
+.ways > :deep(.el-button + .el-button) {
+  margin: 0;
 }
 
 .ways,

@@ -336,6 +336,7 @@ const afterMl = (massG: number, strengthFrac: number): string =>
       </BalanceCard>
     </div>
     <JugLedger
+      class="ledger"
       :entries
       :zone="shelf.zone"
       :g-per-ml
@@ -361,19 +362,30 @@ const afterMl = (massG: number, strengthFrac: number): string =>
 <style scoped>
 .page {
   display: grid;
-  grid-template-columns: minmax(0, 1fr);
-  gap: 16px;
+  grid-template-columns: minmax(0, 440px) minmax(0, 1fr);
+  gap: 16px 24px;
 }
 
-.cards {
-  display: grid;
-  grid-template-columns: repeat(2, minmax(0, 1fr));
-  gap: 14px;
+.page > * {
+  grid-column: 1 / -1;
 }
 
-@media (max-width: 860px) {
-  .cards {
-    grid-template-columns: 1fr;
+/* What is done to it stands beside what was. */
+.page > .cards {
+  grid-column: 1;
+}
+
+.page > .ledger {
+  grid-column: 2;
+}
+
+@media (max-width: 1100px) {
+  .page {
+    grid-template-columns: minmax(0, 1fr);
+  }
+
+  .page > .ledger {
+    grid-column: 1;
   }
 }
 </style>
