@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { ElTooltip } from 'element-plus';
+import 'element-plus/theme-chalk/el-popper.css';
 import { computed } from 'vue';
 import { dateName, dayName } from '../../format/formatClock.ts';
 import LinkButton from '../fields/LinkButton.vue';
@@ -28,7 +30,9 @@ const since = computed(() =>
 
 <template>
   <div class="state">
-    <span v-if="state" :class="state.tone" :title="since">{{ state.text }}</span>
+    <ElTooltip v-if="state" :content="since" :trigger="['hover', 'focus', 'click']">
+      <span :class="state.tone" tabindex="0">{{ state.text }}</span>
+    </ElTooltip>
     <span class="ways no-print">
       <LinkButton :aria-label="`${name}: ${life ? 'a new one' : opening}`" @click="emit('open')">
         {{ life ? 'a new one' : opening }}

@@ -81,6 +81,8 @@ footer :deep(.el-button) {
 /* The browser lets it grow as it is written: measured by a script it would lay the page out anew. */
 .write :deep(textarea) {
   field-sizing: content;
-  max-height: calc(5lh + 14px);
+  min-height: 44px;
+  padding-block: 10px;
+  max-height: calc(5lh + 22px);
 }
 </style>

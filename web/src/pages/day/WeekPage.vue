@@ -18,8 +18,10 @@ const print = (): void => window.print();
         <ElButton type="primary" @click="print">Print</ElButton>
       </span>
     </header>
-    <p v-if="advice" class="soft">
-      Start next: <b>{{ advice.title }}</b>{{ advice.by ? `, by ${advice.by}` : '' }}.
+    <p class="soft advice">
+      <template v-if="advice"
+        >Start next: <b>{{ advice.title }}</b>{{ advice.by ? `, by ${advice.by}` : '' }}.</template
+      >
     </p>
     <div class="days">
       <section v-for="day in week" :key="day.date" :aria-label="day.title">
@@ -57,6 +59,11 @@ header {
   align-items: center;
   gap: 16px;
   margin-left: auto;
+}
+
+/* Its line waits for it. */
+.advice {
+  min-height: 1lh;
 }
 
 .days {
