@@ -6,7 +6,13 @@ import { compression } from 'vite-plugin-compression2';
 import { VitePWA } from 'vite-plugin-pwa';
 import { compiledOnArrival } from './build/compiledOnArrival.ts';
 import { documentFirst, FIRST } from './build/documentFirst.ts';
-import { plainColumns, scriptBesideStyles } from './build/mended.ts';
+import {
+  asHighAsItsRows,
+  keptRows,
+  plainColumns,
+  rowsByPlace,
+  scriptBesideStyles,
+} from './build/mended.ts';
 import { writtenDown } from './build/writtenDown.ts';
 
 /** Takes a file of ours for a package that others ask for. */
@@ -41,6 +47,9 @@ export default defineConfig({
     icons({ compiler: 'vue3', scale: 1.2 }),
     documentFirst,
     plainColumns,
+    keptRows,
+    rowsByPlace,
+    asHighAsItsRows,
     scriptBesideStyles,
     compiledOnArrival,
     // Once here instead of at every request.

@@ -35,6 +35,60 @@ export const plainColumns = mended({
 });
 
 /**
+ * Element Plus renders every row again for each one that comes or moves. A row that is the same, in its place
+ * and in its class, is kept as it was rendered; what its cells show follows by itself. Rows stand side by side
+ * with what they open for, so that each is known by its key wherever it moves.
+ */
+export const keptRows = mended({
+  name: 'kept-rows',
+  file: '/table-body/render-helper.mjs',
+  says: [
+    [
+      'const wrappedRowRender = (row, $index) => {',
+      `const kept = new WeakMap();
+	const keptRow = (row, $index, expanded = false) => {
+		const memo = [$index, expanded, props.store.states.columns.value, getRowClass(row, $index, -1).join(" ")];
+		const before = kept.get(row);
+		if (before?.el?.isConnected && before.memo.every((value, i) => value === memo[i])) return before;
+		const tr = rowRender(row, $index, void 0, expanded);
+		tr.memo = memo;
+		kept.set(row, tr);
+		return tr;
+	};
+	const wrappedRowRender = (row, $index) => {`,
+    ],
+    [
+      'const tr = rowRender(row, $index, void 0, expanded);\n\t\t\tconst renderExpanded',
+      'const tr = keptRow(row, $index, expanded);\n\t\t\tconst renderExpanded',
+    ],
+    ['return rows;', 'return rows[0];'],
+    ['return rowRender(row, $index, void 0);', 'return keptRow(row, $index);'],
+  ],
+});
+
+/**
+ * A table that is given no height is as high as its rows and never scrolls within itself; Element Plus reads
+ * the layout of the whole page at each change to be sure.
+ */
+export const asHighAsItsRows = mended({
+  name: 'as-high-as-its-rows',
+  file: '/table/src/table-layout.mjs',
+  says: [['if (isNull(height)) return false;', 'if (!height) return false;']],
+});
+
+/** The place of a row among the others, whatever those are open for. */
+export const rowsByPlace = mended({
+  name: 'rows-by-place',
+  file: '/table/src/table-body/index.mjs',
+  says: [
+    [
+      'reduce((acc, row) => {\n\t\t\treturn acc.concat(wrappedRowRender(row, acc.length));',
+      'reduce((acc, row, i) => {\n\t\t\treturn acc.concat(wrappedRowRender(row, i));',
+    ],
+  ],
+});
+
+/**
  * Asks for a part's script beside its styles, where Vite waits for the styles first: one way to the server
  * less. What the document brings along is not asked for.
  */

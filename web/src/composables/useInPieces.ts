@@ -1,15 +1,12 @@
 import { computed, onScopeDispose, ref, watch, type ComputedRef } from 'vue';
 import { whenIdle } from './whenIdle.ts';
 
-/** So many rows fill a laptop's page, or nearly; fewer at a time take longer in all, as a table reads all again. */
-const PIECE = 12;
-
 /**
  * The first rows of a list at once, and the rest piece by piece whenever the page is idle.
  *
  * @param piece rows that are put up in one go, above 0
  */
-export function useInPieces<T>(all: () => readonly T[], piece = PIECE): ComputedRef<readonly T[]> {
+export function useInPieces<T>(all: () => readonly T[], piece: number): ComputedRef<readonly T[]> {
   const most = ref(piece);
   // A last few are no piece of their own.
   const isWhole = computed(() => all().length - most.value < piece / 2);

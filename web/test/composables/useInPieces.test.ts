@@ -8,7 +8,7 @@ describe('useInPieces', () => {
   it('shows the first rows at once, and the rest when the page is idle', async () => {
     const rows = ref(Array.from({ length: 30 }, (_, i) => i));
     const scope = effectScope();
-    const shown = scope.run(() => useInPieces(() => rows.value))!;
+    const shown = scope.run(() => useInPieces(() => rows.value, 12))!;
     expect(shown.value).to.deep.equal(rows.value.slice(0, 12));
     await idle();
     expect(shown.value).to.have.length(24);
@@ -22,7 +22,7 @@ describe('useInPieces', () => {
 
   it('waits for nothing where all of it fits', () => {
     const scope = effectScope();
-    const shown = scope.run(() => useInPieces(() => [1, 2, 3]))!;
+    const shown = scope.run(() => useInPieces(() => [1, 2, 3], 12))!;
     expect(shown.value).to.deep.equal([1, 2, 3]);
     scope.stop();
   });

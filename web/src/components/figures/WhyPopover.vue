@@ -40,6 +40,7 @@ const columns = computed<readonly DataColumn<Used>[]>(() => [
     label: 'Value',
     text: ({ value }) => alsoIn(value, props.format),
     isNumber: true,
+    minPx: 110,
   },
   ...(isPhone.value ? [] : [{ key: 'source', label: 'Source', text: sourceOf, minPx: 160 }]),
 ]);

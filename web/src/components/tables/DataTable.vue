@@ -1,13 +1,14 @@
 <script setup lang="ts" generic="T extends object">
-import { ascending } from 'd3-array';
+import { ascending, descending } from 'd3-array';
 import { ElTable, ElTableColumn } from 'element-plus';
 import 'element-plus/theme-chalk/el-popper.css';
 import 'element-plus/theme-chalk/el-scrollbar.css';
 import 'element-plus/theme-chalk/el-table.css';
 import { useMediaQuery } from '@vueuse/core';
-import { onMounted, ref } from 'vue';
+import { computed, onMounted, ref } from 'vue';
 import { nextTask } from '../../composables/nextTask.ts';
 import { useInPieces } from '../../composables/useInPieces.ts';
+import LinkButton from '../fields/LinkButton.vue';
 import type { DataColumn } from './dataColumn.ts';
 
 /**
@@ -23,6 +24,8 @@ const props = defineProps<{
   /** The rows that are open for more, in the slot `more`. */
   openKeys?: readonly string[];
   rowClass?: (row: T) => string;
+  /** So many are shown until somebody asks for the others; all where it is left out. */
+  first?: number;
   /** Rows that take a tap as a whole. */
   tappable?: boolean;
 }>();
@@ -35,16 +38,32 @@ defineSlots<{
   below?: () => unknown;
 }>();
 
-const shown = useInPieces(() => props.rows);
+/** So many rows are put up in one go, in a task that holds nothing up. */
+const PIECE = 4;
+/** How high a row of one line is: what stands below waits there for the rows. */
+const ROW_PX = 42;
+
+/** By which column it is sorted; as the rows come before a heading is touched. */
+const sorting = ref<{ prop: string | null; order: 'ascending' | 'descending' | null } | null>(null);
+const sorted = computed(() => {
+  const { prop, order } = sorting.value ?? {};
+  const by = order && props.columns.find(({ key }) => key === prop)?.by;
+  if (!by) return props.rows;
+  const compare = order === 'ascending' ? ascending : descending;
+  return props.rows.toSorted((a, b) => compare(by(a), by(b)));
+});
+const isAll = ref(false);
+const asked = computed(() => (isAll.value ? sorted.value : sorted.value.slice(0, props.first)));
+const others = computed(() => sorted.value.length - asked.value.length);
+const shown = useInPieces(() => asked.value, PIECE);
+/** Asked for by each cell, so that it follows where its column becomes another one. */
+const byKey = computed(() => new Map(props.columns.map((column) => [column.key, column])));
 /** The columns are laid out first: a table that has its rows from the start puts each up four times. */
 const hasColumns = ref(false);
 onMounted(() => void nextTask().then(() => (hasColumns.value = true)));
+const isWhole = computed(() => hasColumns.value && shown.value.length === asked.value.length);
 const isPrinting = useMediaQuery('print');
 const classOf = ({ row }: { row: T }): string => props.rowClass?.(row) ?? '';
-const ordered =
-  ({ by }: DataColumn<T>) =>
-  (a: T, b: T): number =>
-    by ? ascending(by(a), by(b)) : 0;
 const onPaper = (column: DataColumn<T>): boolean => column.on !== 'screen';
 const onScreen = (column: DataColumn<T>): boolean => column.on !== 'paper';
 </script>
@@ -61,8 +80,9 @@ const onScreen = (column: DataColumn<T>): boolean => column.on !== 'paper';
       :row-key="keyOf"
       :expand-row-keys="[...(openKeys ?? [])]"
       :row-class-name="classOf"
-      :table-layout="columns.every(({ minPx }) => minPx) ? 'fixed' : 'auto'"
+      :style="isWhole ? {} : { minHeight: `${ROW_PX * (asked.length + 1)}px` }"
       @row-click="emit('choose', $event)"
+      @sort-change="sorting = $event"
     >
       <ElTableColumn
         v-for="(column, i) in columns.filter(onScreen)"
@@ -72,8 +92,8 @@ const onScreen = (column: DataColumn<T>): boolean => column.on !== 'paper';
         :align="column.isNumber ? 'right' : 'left'"
         :class-name="column.isNumber ? 'n' : ''"
         :min-width="column.minPx"
-        :sortable="column.by !== undefined"
-        :sort-method="ordered(column)"
+        :prop="column.key"
+        :sortable="column.by && 'custom'"
       >
         <template #header>
           <slot :name="`${column.key}-head`">
@@ -84,9 +104,11 @@ const onScreen = (column: DataColumn<T>): boolean => column.on !== 'paper';
           <!-- The table asks once with an empty row, to see whether columns stand inside. -->
           <template v-if="$index >= 0">
             <span v-if="i > 0 && !column.isQuiet" class="visually-hidden"
-              >{{ column.label }}:
+              >{{ byKey.get(column.key)?.label }}:
             </span>
-            <slot :name="`${column.key}-cell`" :row="row as T">{{ column.text?.(row) }}</slot>
+            <slot :name="`${column.key}-cell`" :row="row as T">{{
+              byKey.get(column.key)?.text?.(row)
+            }}</slot>
           </template>
         </template>
       </ElTableColumn>
@@ -96,7 +118,6 @@ const onScreen = (column: DataColumn<T>): boolean => column.on !== 'paper';
         <template #default="{ row }"><slot name="more" :row="row as T" /></template>
       </ElTableColumn>
     </ElTable>
-    <slot v-if="shown.length === rows.length" name="below" />
     <table v-if="isPrinting" class="paper">
       <caption class="visually-hidden">
         {{
@@ -118,7 +139,7 @@ const onScreen = (column: DataColumn<T>): boolean => column.on !== 'paper';
         </tr>
       </thead>
       <tbody>
-        <tr v-for="row in rows" :key="keyOf(row)">
+        <tr v-for="row in sorted" :key="keyOf(row)">
           <component
             :is="i === 0 ? 'th' : 'td'"
             v-for="(column, i) in columns.filter(onPaper)"
@@ -131,12 +152,20 @@ const onScreen = (column: DataColumn<T>): boolean => column.on !== 'paper';
         </tr>
       </tbody>
     </table>
+    <p v-if="isWhole && others > 0" class="others no-print">
+      <LinkButton @click="isAll = true">Show the other {{ others }}</LinkButton>
+    </p>
+    <slot v-if="isWhole" name="below" />
   </div>
 </template>
 
 <style scoped>
 .paper {
   display: none;
+}
+
+.others {
+  padding: 8px 6px;
 }
 
 .sheet.el-table {

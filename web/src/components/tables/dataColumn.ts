@@ -10,8 +10,8 @@ export interface DataColumn<T> {
   readonly by?: (row: T) => string | number;
   /** Figures stand at the right, in their own type. */
   readonly isNumber?: boolean;
-  /** Where all have one, the table is laid out before its rows are read, and none moves another. */
-  readonly minPx?: number;
+  /** The table is laid out before its rows are read: none of them moves a column. */
+  readonly minPx: number;
   /** Left out on the other one. */
   readonly on?: 'screen' | 'paper';
 }

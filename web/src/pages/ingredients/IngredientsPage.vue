@@ -60,29 +60,20 @@ const density = (ingredient: Ingredient): string =>
     : `${measuredGPerMl({ ingredient, tempC: 20 }).toFixed(2)} loose`;
 
 const columns = computed<readonly DataColumn<Ingredient>[]>(() => [
-  { key: 'name', label: 'Ingredient', by: ({ name }) => name, minPx: 170 },
+  { key: 'name', label: 'Ingredient', by: ({ name }) => name, minPx: 180 },
   {
-    key: 'kcal',
-    label: 'kcal',
-    text: kcal,
-    by: ({ per100G }) => energyKcal(per100G),
-    isNumber: true,
+    key: 'open',
+    label: 'Stands open',
+    by: ({ id }) => open.lifeOf(id)?.daysLeft ?? 1e6,
+    minPx: 170,
   },
+  { key: 'keeps', label: 'Keeps, days', by: ({ openedDays }) => openedDays ?? 1e6, minPx: 104 },
   {
-    key: 'sugar',
-    label: 'Sugar, g',
-    text: ({ per100G }) => per100G.sugarG.toFixed(1),
-    by: ({ per100G }) => per100G.sugarG,
-    isNumber: true,
+    key: 'price',
+    label: `Price a ${format.value.pricedMass}`,
+    by: ({ pricePerKg }) => pricePerKg ?? -1,
+    minPx: 96,
   },
-  {
-    key: 'fat',
-    label: 'Fat, g',
-    text: ({ per100G }) => per100G.fatG.toFixed(1),
-    by: ({ per100G }) => per100G.fatG,
-    isNumber: true,
-  },
-  { key: 'density', label: 'g/mL', text: density, isNumber: true },
   {
     key: 'contains',
     label: 'Contains',
@@ -90,19 +81,31 @@ const columns = computed<readonly DataColumn<Ingredient>[]>(() => [
     by: ({ allergens }) => allergens.join(', '),
     minPx: 100,
   },
-  { key: 'keeps', label: 'Keeps, days', by: ({ openedDays }) => openedDays ?? 1e6, minPx: 96 },
   {
-    key: 'open',
-    label: 'Stands open',
-    by: ({ id }) => open.lifeOf(id)?.daysLeft ?? 1e6,
-    minPx: 170,
+    key: 'kcal',
+    label: 'kcal',
+    text: kcal,
+    by: ({ per100G }) => energyKcal(per100G),
+    isNumber: true,
+    minPx: 56,
   },
   {
-    key: 'price',
-    label: `Price a ${format.value.pricedMass}`,
-    by: ({ pricePerKg }) => pricePerKg ?? -1,
-    minPx: 96,
+    key: 'sugar',
+    label: 'Sugar, g',
+    text: ({ per100G }) => per100G.sugarG.toFixed(1),
+    by: ({ per100G }) => per100G.sugarG,
+    isNumber: true,
+    minPx: 80,
   },
+  {
+    key: 'fat',
+    label: 'Fat, g',
+    text: ({ per100G }) => per100G.fatG.toFixed(1),
+    by: ({ per100G }) => per100G.fatG,
+    isNumber: true,
+    minPx: 60,
+  },
+  { key: 'density', label: 'g/mL', text: density, isNumber: true, minPx: 96 },
   { key: 'source', label: 'Source', by: ({ mark }) => MARKS[mark], minPx: 120 },
 ]);
 </script>
@@ -125,7 +128,13 @@ const columns = computed<readonly DataColumn<Ingredient>[]>(() => [
         <ElButton :icon="AddIcon" @click="startNew">A new package</ElButton>
       </div>
     </header>
-    <DataTable label="Ingredients, 100 g of each" :rows :key-of="({ id }) => id" :columns>
+    <DataTable
+      label="Ingredients, 100 g of each"
+      :rows
+      :key-of="({ id }) => id"
+      :columns
+      :first="20"
+    >
       <template #name-cell="{ row }">
         <LinkButton
           v-if="row.per100G.coffeeG === 0"

@@ -62,7 +62,7 @@ const columns = computed<DataColumn<JugEntry>[]>(() => [
     label: 'When',
     text: ({ at }) => clockTime({ at: new Date(at), zone: props.zone }),
     by: ({ at }) => at,
-    minPx: 100,
+    minPx: 96,
   },
   { key: 'what', label: 'What', text: what, by: what, minPx: 120 },
   {
@@ -71,6 +71,7 @@ const columns = computed<DataColumn<JugEntry>[]>(() => [
     text: (entry) => signed(entry, props.format.mass),
     by: ({ massG }) => massG,
     isNumber: true,
+    minPx: 96,
   },
   {
     key: 'strength',
@@ -78,10 +79,11 @@ const columns = computed<DataColumn<JugEntry>[]>(() => [
     text: ({ strengthFrac }) => (strengthFrac === null ? '' : props.format.percent(strengthFrac)),
     by: ({ strengthFrac }) => strengthFrac ?? 0,
     isNumber: true,
+    minPx: 104,
   },
-  { key: 'note', label: 'Note', text: ({ note }) => note, minPx: 120 },
-  { key: 'who', label: 'Who', text: authorOf },
-  { key: 'ways', label: 'Take back or correct', isQuiet: true, minPx: 160, on: 'screen' },
+  { key: 'note', label: 'Note', text: ({ note }) => note, minPx: 96 },
+  { key: 'who', label: 'Who', text: authorOf, minPx: 84 },
+  { key: 'ways', label: 'Take back or correct', isQuiet: true, minPx: 156, on: 'screen' },
 ]);
 </script>
 

@@ -14,18 +14,25 @@ type Line = (typeof lines.value)[number];
 const format = useAmountFormat();
 const columns = computed<readonly DataColumn<Line>[]>(() => [
   { key: 'week', label: 'Week', text: ({ week }) => week, minPx: 140 },
-  { key: 'batches', label: 'Batches', text: ({ batches }) => batches, isNumber: true },
-  { key: 'coffee', label: 'Coffee in', text: ({ coffee }) => coffee, isNumber: true },
-  { key: 'brew', label: 'Brew out', text: ({ brew }) => brew, isNumber: true },
-  { key: 'cost', label: 'Coffee cost', text: ({ cost }) => cost, isNumber: true },
+  { key: 'batches', label: 'Batches', text: ({ batches }) => batches, isNumber: true, minPx: 76 },
+  { key: 'coffee', label: 'Coffee in', text: ({ coffee }) => coffee, isNumber: true, minPx: 96 },
+  { key: 'brew', label: 'Brew out', text: ({ brew }) => brew, isNumber: true, minPx: 96 },
+  { key: 'cost', label: 'Coffee cost', text: ({ cost }) => cost, isNumber: true, minPx: 100 },
   {
     key: 'price',
     label: `A ${format.value.pricedMass} of brew`,
     text: ({ price }) => price,
     isNumber: true,
+    minPx: 110,
   },
-  { key: 'retained', label: 'Brew per coffee', text: ({ retained }) => retained, isNumber: true },
-  { key: 'thrown', label: 'Thrown away', text: ({ thrown }) => thrown, isNumber: true },
+  {
+    key: 'retained',
+    label: 'Brew per coffee',
+    text: ({ retained }) => retained,
+    isNumber: true,
+    minPx: 126,
+  },
+  { key: 'thrown', label: 'Thrown away', text: ({ thrown }) => thrown, isNumber: true, minPx: 100 },
 ]);
 </script>
 

@@ -18,7 +18,7 @@ const emit = defineEmits<{ drop: [i: number]; take: [i: number] }>();
 const LETTERS = ['A', 'B', 'C'] as const;
 const columns = computed<DataColumn<Row>[]>(() => [
   { key: 'what', label: 'What', isQuiet: true, text: ({ label }) => label, minPx: 110 },
-  { key: 'draft', label: 'Draft', text: ({ cells }) => cells[0] ?? '' },
+  { key: 'draft', label: 'Draft', text: ({ cells }) => cells[0] ?? '', minPx: 120 },
   ...props.variants.map((_, i) => ({ key: LETTERS[i]!, label: LETTERS[i]!, minPx: 120 })),
 ]);
 </script>

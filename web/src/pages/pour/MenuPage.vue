@@ -70,20 +70,21 @@ const print = (): void => window.print();
       :is-batch="source.lowFrac !== null"
       :dense="isLong"
       @choose="(id) => router.push(`/pour?drink=${id}`)"
-    />
-    <section v-if="cautions.length > 0" class="cautions" aria-labelledby="cautions">
-      <h2 id="cautions">Cautions</h2>
-      <ul>
-        <li v-for="caution in cautions" :key="caution.text">
-          <strong>{{ caution.drinks.join(', ') }}:</strong>
-          {{ inUnits(caution.text, format) }}
-        </li>
-      </ul>
-      <p class="soft">
-        Caffeine, energy and sugar are for each serving. Costs with a + leave out what has no price
-        on the shelf. Check the packages for allergens; the local food code decides.
-      </p>
-    </section>
+    >
+      <section v-if="cautions.length > 0" class="cautions" aria-labelledby="cautions">
+        <h2 id="cautions">Cautions</h2>
+        <ul>
+          <li v-for="caution in cautions" :key="caution.text">
+            <strong>{{ caution.drinks.join(', ') }}:</strong>
+            {{ inUnits(caution.text, format) }}
+          </li>
+        </ul>
+        <p class="soft">
+          Caffeine, energy and sugar are for each serving. Costs with a + leave out what has no
+          price on the shelf. Check the packages for allergens; the local food code decides.
+        </p>
+      </section>
+    </MenuTable>
   </div>
   <div v-else class="page empty">
     <h1>No concentrate is on hand</h1>

@@ -25,20 +25,21 @@ const columns = computed(() =>
   isPhone.value ? all.value.toSorted((a, b) => placeOf(a) - placeOf(b)) : all.value,
 );
 const all = computed<DataColumn<MenuLine>[]>(() => [
-  { key: 'drink', label: 'Drink', by: ({ name }) => name, minPx: 150 },
+  { key: 'drink', label: 'Drink', by: ({ name }) => name, minPx: isPhone.value ? 138 : 186 },
   {
     key: 'strength',
     label: isPhone.value ? 'TDS, %' : 'Strength (TDS), %',
     text: ({ reachedFrac }) => percentFigure(reachedFrac),
     by: ({ reachedFrac }) => reachedFrac,
     isNumber: true,
+    minPx: isPhone.value ? 74 : 126,
   },
-  { key: 'rungs', label: 'Wanted and reached', isQuiet: true, minPx: 110 },
+  { key: 'rungs', label: 'Wanted and reached', isQuiet: true, minPx: 88 },
   {
     key: 'state',
     label: props.isBatch ? 'From this batch' : 'From this jug',
     by: ({ isShort, state }) => `${isShort ? 0 : 1} ${state}`,
-    minPx: 140,
+    minPx: 130,
   },
   {
     key: 'caffeine',
@@ -46,6 +47,7 @@ const all = computed<DataColumn<MenuLine>[]>(() => [
     text: ({ caffeine }) => caffeine,
     by: ({ caffeine }) => Number(caffeine),
     isNumber: true,
+    minPx: 100,
   },
   {
     key: 'energy',
@@ -53,6 +55,7 @@ const all = computed<DataColumn<MenuLine>[]>(() => [
     text: ({ energy }) => energy,
     by: ({ energy }) => Number(energy),
     isNumber: true,
+    minPx: 50,
   },
   {
     key: 'sugar',
@@ -60,14 +63,16 @@ const all = computed<DataColumn<MenuLine>[]>(() => [
     text: ({ sugar }) => sugar,
     by: ({ sugar }) => Number(sugar),
     isNumber: true,
+    minPx: 76,
   },
-  { key: 'cost', label: 'Cost', by: ({ costs }) => costs, isNumber: true, on: 'screen' },
+  { key: 'cost', label: 'Cost', by: ({ costs }) => costs, isNumber: true, on: 'screen', minPx: 62 },
   {
     key: 'price',
     label: 'Price',
     text: ({ price }) => price,
     by: ({ asks }) => asks,
     isNumber: true,
+    minPx: 66,
   },
   {
     key: 'margin',
@@ -75,6 +80,7 @@ const all = computed<DataColumn<MenuLine>[]>(() => [
     text: ({ margin }) => margin,
     by: ({ marginFrac }) => marginFrac ?? -1,
     isNumber: true,
+    minPx: 82,
     on: 'screen',
   },
   {
@@ -83,6 +89,7 @@ const all = computed<DataColumn<MenuLine>[]>(() => [
     text: ({ left }) => countText(left),
     by: ({ left }) => left,
     isNumber: true,
+    minPx: isPhone.value ? 60 : 78,
     on: 'screen',
   },
   {
@@ -91,9 +98,10 @@ const all = computed<DataColumn<MenuLine>[]>(() => [
     text: ({ inAll }) => countText(inAll),
     by: ({ inAll }) => inAll,
     isNumber: true,
+    minPx: 84,
     on: 'screen',
   },
-  { key: 'contains', label: 'Contains', text: ({ allergens }) => allergens, minPx: 90 },
+  { key: 'contains', label: 'Contains', text: ({ allergens }) => allergens, minPx: 84 },
 ]);
 /** What is short is open, with what would bring it back. */
 const openKeys = computed(() =>
@@ -142,6 +150,7 @@ const openKeys = computed(() =>
           <RouterLink :to="`/pour?drink=${row.id}`">Change it</RouterLink>
         </p>
       </template>
+      <template #below><slot /></template>
     </DataTable>
   </div>
 </template>

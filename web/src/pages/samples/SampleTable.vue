@@ -24,14 +24,27 @@ const emit = defineEmits<{
 }>();
 
 const columns = computed<DataColumn<Jar>[]>(() => [
-  { key: 'jar', label: 'Jar', text: ({ number }) => String(number), by: ({ number }) => number },
-  { key: 'grind', label: 'Grind', text: ({ grind }) => grind, by: ({ grind }) => grind },
+  {
+    key: 'jar',
+    label: 'Jar',
+    text: ({ number }) => String(number),
+    by: ({ number }) => number,
+    minPx: 56,
+  },
+  {
+    key: 'grind',
+    label: 'Grind',
+    text: ({ grind }) => grind,
+    by: ({ grind }) => grind,
+    minPx: 104,
+  },
   {
     key: 'ratio',
     label: 'Ratio',
     text: ({ ratio }) => `1:${ratio}`,
     by: ({ ratio }) => ratio,
     isNumber: true,
+    minPx: 70,
   },
   {
     key: 'hours',
@@ -39,15 +52,29 @@ const columns = computed<DataColumn<Jar>[]>(() => [
     text: ({ hours }) => String(hours),
     by: ({ hours }) => hours,
     isNumber: true,
+    minPx: 72,
   },
-  { key: 'coffee', label: 'Coffee', text: ({ doseG }) => props.writeMass(doseG), isNumber: true },
-  { key: 'water', label: 'Water', text: ({ waterG }) => props.writeMass(waterG), isNumber: true },
+  {
+    key: 'coffee',
+    label: 'Coffee',
+    text: ({ doseG }) => props.writeMass(doseG),
+    isNumber: true,
+    minPx: 84,
+  },
+  {
+    key: 'water',
+    label: 'Water',
+    text: ({ waterG }) => props.writeMass(waterG),
+    isNumber: true,
+    minPx: 84,
+  },
   {
     key: 'expect',
     label: 'Expect',
     text: ({ strengthFrac }) => percentText(strengthFrac),
     by: ({ strengthFrac }) => strengthFrac,
     isNumber: true,
+    minPx: 84,
   },
   props.scored
     ? { key: 'liked', label: 'Liked', by: ({ score }) => score ?? 0, minPx: 190 }
