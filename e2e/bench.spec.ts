@@ -281,3 +281,15 @@ test('a step shows how this shop does it', async ({ page, lido }) => {
   await expect(how).toBeVisible();
   expect(await how.evaluate((image: HTMLImageElement) => image.naturalWidth)).toBeGreaterThan(0);
 });
+
+test('a batch that is strained tells what it came to, and no more what would mend it', async ({
+  page,
+  lido,
+}) => {
+  await page.goto(`${lido.url}/steep/lido-batch-1`);
+  const went = page.getByRole('region', { name: 'How it goes' });
+  await expect(went).toContainText('It came to');
+  await expect(went).toContainText('Weaker than the planned');
+  await expect(went).not.toContainText('instead of');
+  await expect(went.getByText('now', { exact: true })).toHaveCount(0);
+});

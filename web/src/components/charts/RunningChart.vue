@@ -12,7 +12,8 @@ import ChartTable from './ChartTable.vue';
 const props = defineProps<{
   curve: readonly BrewPoint[];
   planned: readonly BrewPoint[];
-  nowHours: number;
+  /** null once it is over. */
+  nowHours: number | null;
   endHours: number;
   /** What comes out at the end, before anything is poured off. */
   endStrengthFrac: number;
@@ -49,14 +50,18 @@ const pathOf = (points: readonly BrewPoint[]): string =>
     (point) => x.value(point.hours),
     (point) => y.value(point.strengthFrac),
   )(points) ?? '';
-const was = computed(() => pathOf(props.curve.filter(({ hours }) => hours <= props.nowHours)));
-const willBe = computed(() => pathOf(props.curve.filter(({ hours }) => hours >= props.nowHours)));
+const wasHours = computed(() => props.nowHours ?? props.endHours);
+const was = computed(() => pathOf(props.curve.filter(({ hours }) => hours <= wasHours.value)));
+const willBe = computed(() => {
+  const { curve, nowHours } = props;
+  return nowHours === null ? '' : pathOf(curve.filter(({ hours }) => hours >= nowHours));
+});
 const asPlanned = computed(() => pathOf(props.planned));
 const ticks = computed(() =>
   y.value.ticks(4).map((value) => ({ y: y.value(value), label: percentFigure(value, 1) })),
 );
 const times = computed(() => x.value.ticks(6));
-const nowX = computed(() => x.value(Math.min(props.nowHours, horizon.value)));
+const nowX = computed(() => x.value(Math.min(wasHours.value, horizon.value)));
 const endX = computed(() => x.value(props.endHours));
 const rows = computed(() =>
   props.curve
@@ -119,7 +124,7 @@ const rows = computed(() =>
           <text class="under" :x="x(hours)" :y="BASE + 33" text-anchor="middle">{{ hours }} h</text>
         </g>
       </g>
-      <g class="now">
+      <g v-if="nowHours !== null" class="now">
         <line :x1="nowX" :x2="nowX" :y1="TOP - 8" :y2="BASE" />
         <text :x="nowX" :y="TOP - 13" :text-anchor="nowX > RIGHT - 30 ? 'end' : 'middle'">now</text>
       </g>

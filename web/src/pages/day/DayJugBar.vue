@@ -17,27 +17,28 @@ const props = defineProps<{
 }>();
 
 const LABEL = 7;
+const emptyAtHours = computed(() =>
+  props.jug.isGone ? props.jug.left.find(({ frac }) => frac === 0)?.atHours : undefined,
+);
+/** The hour at which its bar ends. */
+const endHours = computed(() => Math.min(props.toHours, emptyAtHours.value ?? props.toHours));
 const path = computed(
   () =>
     area<DayJug['left'][number]>()
       .x0(0)
       .x1(({ frac }) => Math.max(frac > 0 ? 2 : 0, frac * props.width))
       .y(({ atHours }) => props.y(atHours))(
-      props.jug.left.filter(({ atHours }) => atHours <= props.toHours),
+      props.jug.left.filter(({ atHours }) => atHours <= endHours.value),
     ) ?? '',
 );
-const endY = computed(() => {
-  const { jug, y, toHours } = props;
-  const last = jug.isGone ? jug.left.find(({ frac }) => frac === 0) : undefined;
-  return y(Math.min(toHours, last?.atHours ?? toHours));
-});
+const endY = computed(() => props.y(endHours.value));
 const words = computed(() => props.jug.text.split(' '));
 </script>
 
 <template>
   <g>
     <RouterLink :to="`/jugs/${jug.id}`" :aria-label="`${jug.label}, ${jug.text}`">
-      <path :d="path" :fill="jug.colour" />
+      <path class="left" :d="path" :fill="jug.colour" />
       <text class="name" :y="y(jug.left[0]?.atHours ?? 0) - 6">{{
         jug.label.slice(0, LABEL)
       }}</text>
@@ -50,6 +51,11 @@ const words = computed(() => props.jug.text.split(' '));
 </template>
 
 <style scoped>
+/* Coffee is as dark as the night around it. */
+.left {
+  stroke: var(--hairline-strong);
+}
+
 .name {
   font-size: 12px;
   font-weight: 600;

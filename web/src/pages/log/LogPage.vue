@@ -4,18 +4,18 @@ import type { LogSort } from '@ratio/core/log';
 import { ElButton, ElCheckbox, ElInput, ElPagination } from 'element-plus';
 import 'element-plus/theme-chalk/el-checkbox.css';
 import 'element-plus/theme-chalk/el-pagination.css';
-import { useMediaQuery } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
 import ChoiceField from '../../components/fields/ChoiceField.vue';
 import DateField from '../../components/fields/DateField.vue';
 import LinkButton from '../../components/fields/LinkButton.vue';
+import FoldAway from '../../components/figures/FoldAway.vue';
 import DataTable from '../../components/tables/DataTable.vue';
-import type { DataColumn } from '../../components/tables/dataColumn.ts';
 import { useShop } from '../../stores/shop.ts';
 import { useSession } from '../../stores/session.ts';
 import LogWays from './LogWays.vue';
-import { useLogPage, type LogLine } from './useLogPage.ts';
+import { useLogColumns } from './useLogColumns.ts';
+import { useLogPage } from './useLogPage.ts';
 
 /** Every batch as a line: found by words, coffee, grind and date. */
 const shelf = useShop();
@@ -50,34 +50,10 @@ function pick(id: string): void {
     ? before.filter((one) => one !== id)
     : [...before, id].slice(-2);
 }
-const COLUMNS: readonly DataColumn<LogLine>[] = [
-  { key: 'date', label: 'Began', minPx: 130 },
-  { key: 'coffee', label: 'Coffee', text: ({ coffee }) => coffee, minPx: 150 },
-  { key: 'vessel', label: 'Vessel', text: ({ vessel }) => vessel, minPx: 150 },
-  { key: 'grind', label: 'Grind', text: ({ grind }) => grind, minPx: 104 },
-  { key: 'ratio', label: 'Ratio', text: ({ ratio }) => ratio, isNumber: true, minPx: 58 },
-  { key: 'hours', label: 'Steeped', text: ({ hours }) => hours, isNumber: true, minPx: 82 },
-  {
-    key: 'expected',
-    label: 'Predicted',
-    text: ({ expected }) => expected,
-    isNumber: true,
-    minPx: 168,
-  },
-  { key: 'found', label: 'Found', isNumber: true, minPx: 134 },
-  { key: 'brew', label: 'Brew', text: ({ brew }) => brew, isNumber: true, minPx: 78 },
-  { key: 'by', label: 'By', text: ({ by }) => by, minPx: 84 },
-];
-const PICK = { key: 'pick', label: 'Compare', isQuiet: true, on: 'screen', minPx: 44 } as const;
-/** Where not all of them have room, these stand last. */
-const LAST: readonly string[] = ['vessel', 'grind', 'by'];
-const isNarrow = useMediaQuery('(max-width: 900px)');
-const columns = computed(() => {
-  const own = isNarrow.value
-    ? COLUMNS.toSorted((a, b) => Number(LAST.includes(a.key)) - Number(LAST.includes(b.key)))
-    : COLUMNS;
-  return picked.value ? own.toSpliced(1, 0, PICK) : own;
-});
+const columns = useLogColumns(() => picked.value !== null);
+const { coffee, grind, from, to } = query.value;
+/** Where less than all is asked for, it shows by what. */
+const isNarrowed = ref([coffee, grind, from, to].some((asked) => asked !== ''));
 const dates = computed(() => [
   { key: 'from' as const, label: 'From', date: query.value.from || null },
   { key: 'to' as const, label: 'To', date: query.value.to || null },
@@ -98,40 +74,46 @@ const dates = computed(() => [
         aria-label="Words to find"
         placeholder="coffee, vessel, note, who"
       />
-      <ChoiceField
-        :model-value="query.coffee"
-        label="Coffee"
-        :options="coffees"
-        @update:model-value="change({ coffee: $event })"
-      />
-      <ChoiceField
-        :model-value="query.grind"
-        label="Grind"
-        :options="GRINDS"
-        @update:model-value="change({ grind: $event })"
-      />
-      <DateField
-        v-for="one in dates"
-        :key="one.key"
-        :label="one.label"
-        :placeholder="one.label.toLowerCase()"
-        :date="one.date"
-        :now="shelf.now"
-        :zone="shelf.zone"
-        @change="change({ [one.key]: $event })"
-      />
-      <ChoiceField
-        :model-value="query.sort"
-        label="Order"
-        :options="SORTS"
-        @update:model-value="change({ sort: $event })"
-      />
-      <LinkButton @click="change({ order: query.order === 'asc' ? 'desc' : 'asc' })">{{
-        FIRST[query.sort][query.order]
-      }}</LinkButton>
-      <LinkButton v-if="query.from !== '' || query.to !== ''" @click="change({ from: '', to: '' })"
-        >every day</LinkButton
-      >
+      <FoldAway v-model:open="isNarrowed" class="narrow" title="Narrow and sort">
+        <div class="by">
+          <ChoiceField
+            :model-value="query.coffee"
+            label="Coffee"
+            :options="coffees"
+            @update:model-value="change({ coffee: $event })"
+          />
+          <ChoiceField
+            :model-value="query.grind"
+            label="Grind"
+            :options="GRINDS"
+            @update:model-value="change({ grind: $event })"
+          />
+          <DateField
+            v-for="one in dates"
+            :key="one.key"
+            :label="one.label"
+            :placeholder="one.label.toLowerCase()"
+            :date="one.date"
+            :now="shelf.now"
+            :zone="shelf.zone"
+            @change="change({ [one.key]: $event })"
+          />
+          <ChoiceField
+            :model-value="query.sort"
+            label="Order"
+            :options="SORTS"
+            @update:model-value="change({ sort: $event })"
+          />
+          <LinkButton @click="change({ order: query.order === 'asc' ? 'desc' : 'asc' })">{{
+            FIRST[query.sort][query.order]
+          }}</LinkButton>
+          <LinkButton
+            v-if="query.from !== '' || query.to !== ''"
+            @click="change({ from: '', to: '' })"
+            >every day</LinkButton
+          >
+        </div>
+      </FoldAway>
     </div>
     <p v-if="state === 'failed'" class="due" role="alert">
       {{ failure }} <LinkButton @click="load">Try again</LinkButton>
@@ -211,6 +193,11 @@ const dates = computed(() => [
   padding: 10px 0;
 }
 
+.narrow,
+.by {
+  display: contents;
+}
+
 /* One row of fields that look alike. */
 .seek :deep(:is(.chosen, .el-input__wrapper, .el-select__wrapper)) {
   min-height: var(--touch);
@@ -267,6 +254,20 @@ const dates = computed(() => [
 
   .seek > :first-child {
     grid-column: 1 / -1;
+  }
+}
+
+@media (max-width: 640px) {
+  .narrow {
+    display: block;
+    grid-column: 1 / -1;
+  }
+
+  .by {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    align-items: center;
+    gap: 8px 12px;
   }
 }
 </style>

@@ -184,6 +184,17 @@ function trouble({ solution }: MenuRow): string {
   font-size: var(--t13);
 }
 
+@media (max-width: 900px) {
+  .more {
+    gap: 6px;
+    padding-right: 0;
+  }
+
+  .more .el-button {
+    padding-inline: 7px;
+  }
+}
+
 .trouble {
   display: block;
   font-size: var(--t13);

@@ -36,4 +36,8 @@ const wasOpen = wasEver(() => lines?.activeNames.value.includes(props.id) ?? fal
 .title strong {
   font-size: var(--t18);
 }
+
+.title .soft {
+  font-weight: 400;
+}
 </style>

@@ -25,8 +25,9 @@ const HOUR_MS = 3_600_000;
 const LEAST_LESS = 0.03;
 const hoursOf = (atMs: number): number => (atMs - props.running.beganMs) / HOUR_MS;
 const atClock = (atMs: number): string => clockTime({ at: new Date(atMs), zone: props.zone });
+/** What is strained is mended in its jug. */
 const mendTexts = computed(() =>
-  props.running.mends.map((mend) => {
+  (props.isOver ? [] : props.running.mends).map((mend) => {
     if (mend.way === 'strain-at') {
       const instead = hourTime({ at: new Date(props.running.endMs), zone: props.zone });
       return `Strain ${atClock(mend.atMs)} instead of ${instead}.`;
@@ -39,7 +40,7 @@ const mendTexts = computed(() =>
 const lessText = computed(() => {
   const lessMl = props.plannedMl - props.running.atEnd.brewMl;
   return lessMl > LEAST_LESS * props.plannedMl
-    ? `${props.format.volume(lessMl)} less than planned comes out.`
+    ? `${props.format.volume(lessMl)} less than planned ${props.isOver ? 'came' : 'comes'} out.`
     : '';
 });
 const offText = computed(() => {
@@ -93,7 +94,7 @@ const drawnFrac = computed(() => {
     <RunningChart
       :curve="running.curve"
       :planned="running.planned"
-      :now-hours="hoursOf(nowMs)"
+      :now-hours="isOver ? null : hoursOf(nowMs)"
       :end-hours="hoursOf(running.endMs)"
       :end-strength-frac="drawnFrac"
       :low="running.atEnd.range.strengthFrac.low"

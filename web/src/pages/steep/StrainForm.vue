@@ -232,6 +232,12 @@ const startMs = computed(() => Date.parse(props.startedAt));
     grid-column: 1 / -1;
     grid-row: 2;
   }
+
+  /* What came out stands below the reading. */
+  .fill {
+    grid-template-columns: calc(50% - 12px) 1fr 36px;
+    gap: 16px 24px;
+  }
 }
 
 @media (max-width: 520px) {
