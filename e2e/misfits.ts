@@ -2,7 +2,7 @@ import type { Page } from '@playwright/test';
 
 /**
  * Texts and marks of a page that do not stand as they should: beyond the window, cut by something around
- * them, over another one, or in a drawing so small that its letters cannot be read at arm's length.
+ * them, over another one, an amount without its unit beside it, or in a drawing so small that its letters cannot be read at arm's length.
  *
  * @returns a line for each, with the text
  */
@@ -10,6 +10,8 @@ export const misfits = (page: Page): Promise<string[]> =>
   page.evaluate(() => {
     const SLACK_PX = 2;
     const LETTER_PX = 11;
+    /** A figure with its unit, and nothing else. */
+    const AMOUNT = /^[+−]?[\d.,]+\s(?:fl\s)?[a-zA-Z°%/]+$/u;
     interface Standing {
       readonly text: string;
       readonly box: DOMRect;
@@ -54,8 +56,12 @@ export const misfits = (page: Page): Promise<string[]> =>
       if (text === '' || !parent || !isShown(parent)) continue;
       const range = document.createRange();
       range.selectNodeContents(node);
-      for (const box of range.getClientRects())
-        if (box.width > 1 && box.height > 1) found.push({ text, box, parent });
+      const boxes = [...range.getClientRects()].filter(
+        ({ width, height }) => width > 1 && height > 1,
+      );
+      for (const box of boxes) found.push({ text, box, parent });
+      if (AMOUNT.test(text) && new Set(boxes.map(({ top }) => Math.round(top))).size > 1)
+        wrong.push(`“${text}” is broken over lines`);
     }
     // The mark and the icons stand among the words.
     for (const parent of document.querySelectorAll('a > svg, button svg')) {

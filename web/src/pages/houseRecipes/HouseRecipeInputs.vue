@@ -50,6 +50,9 @@ const add = (): void =>
 <template>
   <section class="inputs" aria-labelledby="inputs-head">
     <h2 id="inputs-head">What goes in</h2>
+    <p class="soft fine">
+      By mass or by volume, as you say it; a cup of sugar is not a cup of water.
+    </p>
     <ul>
       <li v-for="(input, i) in recipe.inputs" :key="`${recipe.id}-${i}`">
         <IngredientField
@@ -84,9 +87,6 @@ const add = (): void =>
       </li>
     </ul>
     <ElButton @click="add">Add an input</ElButton>
-    <p class="soft fine">
-      By mass or by volume, as you say it; a cup of sugar is not a cup of water.
-    </p>
   </section>
 </template>
 
@@ -110,7 +110,7 @@ li {
 }
 
 .inputs > .el-button {
-  margin-top: 8px;
+  margin-block: 8px 12px;
 }
 
 @media (max-width: 560px) {

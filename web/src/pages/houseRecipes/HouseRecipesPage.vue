@@ -100,8 +100,7 @@ useKeys({ n: () => void page.add() });
 }
 
 h1 {
-  padding: 0 10px 8px;
-  font-size: var(--t18);
+  padding: 6px 10px 8px;
 }
 
 .fine {

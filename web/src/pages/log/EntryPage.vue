@@ -10,7 +10,7 @@ import LogWays from './LogWays.vue';
 /** One batch as the log has it. */
 const page = useEntryPage();
 const { batch, state, failure, load, facts, foundFrac, rows, next, said, notes, title } = page;
-const { like, saveMarkdown, saveJson } = page;
+const { nothingToChange, like, saveMarkdown, saveJson } = page;
 const print = (): void => window.print();
 </script>
 
@@ -53,9 +53,7 @@ const print = (): void => window.print();
               <span>{{ one.why }}. {{ one.effect }}.</span>
             </li>
           </ul>
-          <p v-else class="soft">
-            Take a reading or score the taste. Then this says what to change, and by how much.
-          </p>
+          <p v-else class="soft">{{ nothingToChange }}</p>
           <h3>How it tasted</h3>
           <p v-if="said.length > 0">{{ said.join(', ') }}</p>
           <p v-for="one in notes" :key="one.id">“{{ one.note }}” {{ one.taster }}</p>

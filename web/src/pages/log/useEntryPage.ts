@@ -113,6 +113,17 @@ export function useEntryPage() {
       return mean === undefined ? [] : `${SCALES[name].name.toLowerCase()} ${mean.toFixed(1)}`;
     }),
   );
+  /** What stands where there is nothing to change, by what is known of it. */
+  const nothingToChange = computed(() => {
+    const isScored = said.value.length > 0;
+    if (foundFrac.value !== null)
+      return isScored
+        ? 'It was read as planned, and its scores ask for nothing else.'
+        : 'It was read as planned: nothing to change. Score the taste, and this counts it too.';
+    return isScored
+      ? 'Its scores ask for nothing else. Take a reading, and this counts it too.'
+      : 'Take a reading or score the taste. Then this says what to change, and by how much.';
+  });
 
   return {
     batch,
@@ -123,6 +134,7 @@ export function useEntryPage() {
     foundFrac,
     rows,
     next,
+    nothingToChange,
     said,
     notes: computed(() => tastings.value.filter(({ note }) => note !== '')),
     title: computed(() =>

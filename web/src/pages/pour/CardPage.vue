@@ -120,11 +120,17 @@ h1 {
   font-size: var(--t24);
 }
 
+ol {
+  display: grid;
+  grid-template-columns: minmax(6.5rem, auto) 1fr auto;
+  column-gap: 14px;
+}
+
 ol li {
   display: grid;
-  grid-template-columns: 6.5rem 1fr auto;
+  grid-template-columns: subgrid;
+  grid-column: 1 / -1;
   align-items: baseline;
-  gap: 14px;
   border-bottom: 1px solid var(--hairline);
   padding: 6px 0;
   font-size: var(--t18);
@@ -132,11 +138,14 @@ ol li {
 
 ol strong {
   font-size: var(--t24);
+  white-space: nowrap;
   text-align: right;
 }
 
 ol .soft {
   font-size: var(--t13);
+  text-align: right;
+  white-space: nowrap;
 }
 
 .contains {

@@ -66,14 +66,17 @@ describe('useEntryPage', () => {
     note: i === 1 ? 'like bark' : '',
     said: { served: 'cold', diluted: false, scores },
   });
-  const opened = () =>
+  const bitter = [taste({ bitterness: 5 }, 1), taste({ bitterness: 4 }, 2)];
+  const opened = ({
+    found = {},
+    tastings = bitter,
+  }: { found?: object; tastings?: object[] } = {}) =>
     withApp({
       browser,
       path: '/log/batch/old',
       answers: ({ path }) => {
-        if (path === '/api/batches/old') return { status: 200, body: batch };
-        if (path === '/api/tastings/old')
-          return { status: 200, body: [taste({ bitterness: 5 }, 1), taste({ bitterness: 4 }, 2)] };
+        if (path === '/api/batches/old') return { status: 200, body: { ...batch, ...found } };
+        if (path === '/api/tastings/old') return { status: 200, body: tastings };
         return null;
       },
       use: () => ({ page: useEntryPage(), drafts: useDraft() }),
@@ -116,6 +119,27 @@ describe('useEntryPage', () => {
     );
     await page.like();
     expect(drafts.plan.waterG).to.equal(batch.plan.waterG);
+  });
+
+  it('has nothing to change where it was read as planned, and asks only for what is missing', async () => {
+    const asPlanned = { strengthFrac: batch.predicted.strengthFrac };
+    const noteOf = async (of: Parameters<typeof opened>[0]) => {
+      const { page } = await opened(of);
+      await settled();
+      expect(page.next.value).to.deep.equal([]);
+      return page.nothingToChange.value;
+    };
+    const unread = { strengthBy: 'prediction' };
+    expect(await noteOf({ found: unread, tastings: [] })).to.match(/^Take a reading or score/);
+    expect(await noteOf({ found: asPlanned, tastings: [] })).to.equal(
+      'It was read as planned: nothing to change. Score the taste, and this counts it too.',
+    );
+    expect(await noteOf({ found: asPlanned, tastings: [taste({ sweetness: 3 }, 2)] })).to.equal(
+      'It was read as planned, and its scores ask for nothing else.',
+    );
+    expect(await noteOf({ found: unread, tastings: [taste({ sweetness: 3 }, 2)] })).to.equal(
+      'Its scores ask for nothing else. Take a reading, and this counts it too.',
+    );
   });
 
   it('goes out as Markdown in which nothing breaks the table, and as JSON', async () => {
