@@ -5,13 +5,11 @@ export {
   type LearnedVersion,
   type LogAnswer,
   logAnswer,
-  LOG_PAGE,
   logQuery,
   type LogQuery,
   type LogRow,
-  LOG_SORTS,
-  type LogSort,
 } from './schema.ts';
+export { LOG_PAGE, LOG_SORTS, type LogSort } from './logPage.ts';
 export { type Week, weekSchema, weeksOf } from './weeks.ts';
 export {
   matchColumns,

@@ -3,13 +3,7 @@ import { FILTRATION_METHODS } from '../brew/filtration.ts';
 import { learnedSchema } from '../brew/learnedSchema.ts';
 import { GRIND_NAMES } from '../coffee/grinds.ts';
 import { authorSchema, idSchema, instantSchema } from '../document/schema.ts';
-
-/** Rows of a page of the log. */
-export const LOG_PAGE = 50;
-
-/** By what the log can be sorted. */
-export const LOG_SORTS = ['date', 'coffee', 'strength', 'grind', 'vessel'] as const;
-export type LogSort = (typeof LOG_SORTS)[number];
+import { LOG_SORTS } from './logPage.ts';
 
 const date = z.iso.date();
 

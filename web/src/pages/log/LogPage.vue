@@ -21,7 +21,8 @@ import { useLogPage } from './useLogPage.ts';
 const shelf = useShop();
 const session = useSession();
 const router = useRouter();
-const { query, typed, change, lines, total, pages, state, failure, load, coffees } = useLogPage();
+const log = useLogPage();
+const { query, wrong, typed, change, lines, total, pages, state, failure, load, coffees } = log;
 
 const SORTS: readonly { value: LogSort; label: string }[] = [
   { value: 'date', label: 'by date' },
@@ -115,6 +116,10 @@ const dates = computed(() => [
         </div>
       </FoldAway>
     </div>
+    <p v-if="wrong !== ''" class="due" role="alert">
+      The address asks for {{ wrong }}, which there is not.
+      <LinkButton @click="change({})">Go on without it</LinkButton>
+    </p>
     <p v-if="state === 'failed'" class="due" role="alert">
       {{ failure }} <LinkButton @click="load">Try again</LinkButton>
     </p>

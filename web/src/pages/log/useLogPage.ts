@@ -1,4 +1,4 @@
-import { logQuery, LOG_PAGE, type LogQuery } from '@ratio/core/log';
+import { LOG_PAGE, type LogQuery } from '@ratio/core/log';
 import { percentText } from '@ratio/core/units';
 import { useDebounceFn } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
@@ -9,6 +9,7 @@ import { useLog } from '../../stores/log.ts';
 import { useStores } from '../../stores/useStores.ts';
 import { authorOf } from '../../format/authorOf.ts';
 import { useLoaded } from '../../composables/useLoaded.ts';
+import { logAddress, readLogAddress } from './logAddress.ts';
 
 /** One line of the log as it is shown. */
 export interface LogLine {
@@ -38,19 +39,12 @@ export function useLogPage() {
   const route = useRoute();
   const router = useRouter();
 
-  const query = computed<LogQuery>(() => {
-    const parsed = logQuery.safeParse(route.query);
-    return parsed.success ? parsed.data : logQuery.parse({});
-  });
+  const asked = computed(() => readLogAddress(route.query));
+  const query = computed(() => asked.value.query);
+  /** What the address asks for that there is not. */
+  const wrong = computed(() => asked.value.wrong.join(', '));
   function change(part: Partial<LogQuery>): void {
-    const next = { ...query.value, page: 1, ...part };
-    const usual = logQuery.parse({});
-    const said = Object.entries(next).filter(
-      ([key, value]) => value !== usual[key as keyof LogQuery],
-    );
-    void router.replace({
-      query: Object.fromEntries(said.map(([key, value]) => [key, String(value)])),
-    });
+    void router.replace({ query: logAddress({ ...query.value, page: 1, ...part }) });
   }
   const typed = ref(query.value.text);
   const seek = useDebounceFn(() => change({ text: typed.value.trim() }), 200);
@@ -89,6 +83,7 @@ export function useLogPage() {
   );
   return {
     query,
+    wrong,
     typed,
     change,
     lines,

@@ -21,13 +21,11 @@ import type { AmountFormat } from '../../format/amountFormat.ts';
 import AmountField from '../../components/fields/AmountField.vue';
 import ChoiceField from '../../components/fields/ChoiceField.vue';
 import PickRow from '../../components/fields/PickRow.vue';
+import HoursListField from '../../components/fields/HoursListField.vue';
 import ChoiceRow from '../../components/fields/ChoiceRow.vue';
-import { fetchedPart } from '../../components/figures/fetchedPart.ts';
 import InTurn from '../../components/figures/InTurn.vue';
 import LockButton from '../../components/fields/LockButton.vue';
 import SteepPieces from './SteepPieces.vue';
-
-const HoursListField = fetchedPart(() => import('../../components/fields/HoursListField.vue'));
 
 /** The choices of a batch in the order of the work. */
 const props = defineProps<{

@@ -173,6 +173,10 @@ footer {
     grid-row: auto;
     grid-column: 1;
   }
+
+  ol strong {
+    font-size: var(--t18);
+  }
 }
 
 @media print {
