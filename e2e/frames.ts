@@ -3,6 +3,7 @@ import sqlite3 from 'sqlite3';
 import { makeBusy } from './busyLido.ts';
 import { test, type Lido } from './lido.ts';
 import { longestTask, type Task } from './longestTask.ts';
+import { PAGES, SIZES } from './pages.ts';
 
 /** One picture of a screen of 60 a second, ms. */
 const FRAME_MS = 1000 / 60;
@@ -104,6 +105,26 @@ test('pages open', async ({ page, lido }) => {
   }
   printTasks('opening: longest task', rows.slice(1));
   printTable(['what moved while it opened', 'layout shift', 'of its budget'], moved.slice(1));
+});
+
+test('pages open on a phone: what stands stays where it is', async ({ page, lido }) => {
+  test.setTimeout(300_000);
+  await watchItself(page);
+  await page.setViewportSize(SIZES.at(-1)!);
+  const moved: [string, number][] = [];
+  for (const name of PAGES) {
+    await page.goto('about:blank');
+    await page.goto(`${lido.url}/${name}`);
+    await quiet(page);
+    moved.push([`/${name}`, (await seenOf(page)).shift]);
+  }
+  printTable(
+    ['what moved most while it opened on a phone', 'layout shift', 'of its budget'],
+    moved
+      .toSorted(([, a], [, b]) => b - a)
+      .slice(0, 8)
+      .map(([name, shift]) => [name, shift.toFixed(3), (shift / MOST_SHIFT).toFixed(1)]),
+  );
 });
 
 /** Thirty small moves, as fast as the page takes them. */

@@ -48,6 +48,11 @@ const { stations } = useLine();
 const hands = useHands();
 useDueCall();
 const sought = ref('');
+/** What is asked for: the address says it before the page has come. */
+const asked = computed(() =>
+  route.matched.length > 0 ? route : router.resolve(location.pathname),
+);
+const isBare = computed(() => asked.value.meta.bare === true);
 /** What the page takes at least, and whether whoever stands here may see it. */
 const least = computed(() => route.meta.least ?? 'pours');
 const isAllowed = computed(() => session.can(least.value));
@@ -86,7 +91,7 @@ useKeys({
 <template>
   <a href="#page" class="skip">Skip to the page</a>
   <TheLine
-    v-if="!route.meta.bare || start.state === 'signIn'"
+    v-if="!isBare || start.state === 'signIn'"
     :stations="start.state === 'signIn' ? [] : stations"
     :units="settings.units"
     :due="hands.due.length"
@@ -105,7 +110,7 @@ useKeys({
     @discard="aside.discard"
   />
   <StateStrip v-if="isNews" v-bind="strip" @send="tryNow" @insist="insist" @let-go="letGo" />
-  <main id="page" tabindex="-1" :class="{ bare: route.meta.bare }">
+  <main id="page" tabindex="-1" :class="{ bare: isBare }">
     <RouterView v-if="start.state === 'ready' && isAllowed" v-slot="{ Component }">
       <component :is="Component" v-if="Component" @done="signedIn" />
       <h1 v-else class="wait soft">{{ FETCHING }}</h1>
@@ -125,7 +130,7 @@ useKeys({
   <InTurn>
     <NoticeBar
       :notice="notices.shown"
-      :raised="route.meta.bare === true"
+      :raised="isBare"
       @undo="notices.undo"
       @close="notices.dismiss"
     />

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ElButton } from 'element-plus';
-import { promiseTimeout, useSwipe } from '@vueuse/core';
+import { useSwipe } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
 import BackIcon from '~icons/lucide/chevron-left';
@@ -8,6 +8,7 @@ import AheadIcon from '~icons/lucide/chevron-right';
 import InTurn from '../../components/figures/InTurn.vue';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { useFetched } from '../../components/figures/useFetched.ts';
+import { useWhole } from '../../composables/useWhole.ts';
 import { useKeys } from '../../composables/useKeys.ts';
 import { timeOfDay } from '../../format/formatClock.ts';
 import { useStores } from '../../stores/useStores.ts';
@@ -54,12 +55,8 @@ const runsOut = computed(() => ({
   helps: helps.value,
   isKnown: days.pours !== null,
 }));
-/** What is below the next thing is put up as a whole: nothing moves when more of it has been read. */
-const MOST_WAIT_MS = 1000;
-const isRead = ref(false);
-void Promise.race([Promise.all([handOver.read, supply.read]), promiseTimeout(MOST_WAIT_MS)]).then(
-  () => (isRead.value = true),
-);
+/** What is below the next thing. */
+const isRead = useWhole([handOver.read, supply.read]);
 const { moved, asked, move, leave, moveEnd, moveStart } = useMoves(shown);
 void batches.loadRunning().catch(() => undefined);
 

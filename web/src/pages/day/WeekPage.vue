@@ -4,7 +4,7 @@ import { RouterLink } from 'vue-router';
 import { useWeek } from './useWeek.ts';
 
 /** The week on one sheet: what is expected, and what is to be done on each day. */
-const { week, advice, gone, shop } = useWeek();
+const { week, advice, gone, isRead, shop } = useWeek();
 const print = (): void => window.print();
 </script>
 
@@ -23,7 +23,7 @@ const print = (): void => window.print();
         >Start next: <b>{{ advice.title }}</b>{{ advice.by ? `, by ${advice.by}` : '' }}.</template
       >
     </p>
-    <div class="days">
+    <div v-if="isRead" class="days">
       <section v-for="day in week" :key="day.date" :aria-label="day.title">
         <h2>{{ day.title }}</h2>
         <p class="count">

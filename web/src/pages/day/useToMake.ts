@@ -1,3 +1,4 @@
+import { until } from '@vueuse/core';
 import { computed } from 'vue';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { useMenuCount } from '../../composables/useMenuCount.ts';
@@ -45,5 +46,5 @@ export function useToMake(shown: DayShown) {
       ];
     });
   });
-  return { makes };
+  return { makes, counted: until(needs).not.toBeNull() };
 }

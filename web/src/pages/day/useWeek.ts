@@ -2,6 +2,7 @@ import { batchCalendar, type CalendarEntry } from '@ratio/core/day';
 import { dateAfter, localDate } from '@ratio/core/calendar';
 import { computed } from 'vue';
 import { dateName, hourTime } from '../../format/formatClock.ts';
+import { useWhole } from '../../composables/useWhole.ts';
 import { useDays } from '../../stores/days.ts';
 import { usePantry } from '../../stores/pantry.ts';
 import { useStores } from '../../stores/useStores.ts';
@@ -22,7 +23,7 @@ export function useWeek() {
   const shown = useDayShown();
   const supply = useSupply(shown);
   const { advice } = useNextBatch(shown, supply);
-  const { makes } = useToMake(shown);
+  const { makes, counted } = useToMake(shown);
   const dates = computed(() => Array.from({ length: DAYS }, (_, i) => dateAfter(days.today, i)));
   const dateOf = (atMs: number): string => localDate({ atMs, zone: shelf.zone });
   const at = (ms: number): string => hourTime({ at: new Date(ms), zone: shelf.zone });
@@ -70,5 +71,6 @@ export function useWeek() {
     const all = supply.allGone.value;
     return all?.atMs == null ? null : { date: dateOf(all.atMs), at: at(all.atMs) };
   });
-  return { week, advice, gone, shop: computed(() => shelf.shop) };
+  const isRead = useWhole([supply.read, counted]);
+  return { week, advice, gone, isRead, shop: computed(() => shelf.shop) };
 }
