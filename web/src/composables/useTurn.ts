@@ -2,6 +2,9 @@ import { onScopeDispose, ref, type Ref } from 'vue';
 
 const waiting: (() => void)[] = [];
 
+/** @returns whether a part of the page waits for its turn */
+export const isPuttingUp = (): boolean => waiting.length > 0;
+
 function next(): void {
   const takeTurn = waiting.shift();
   if (waiting.length > 0) setTimeout(next);

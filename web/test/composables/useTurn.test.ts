@@ -1,5 +1,6 @@
 import { expect } from 'chai';
 import { effectScope, type EffectScope } from 'vue';
+import { nextPicture } from '../../src/composables/nextPicture.ts';
 import { useTurn } from '../../src/composables/useTurn.ts';
 
 describe('useTurn', () => {
@@ -45,5 +46,20 @@ describe('useTurn', () => {
   it('puts up all of a page that nobody sees at once', () => {
     see(true);
     expect(ask().isOn.value).to.equal(true);
+  });
+
+  it('is over for whoever waits for the picture once the last part, and what it holds, is drawn', async () => {
+    see(false);
+    Object.assign(globalThis, { requestAnimationFrame: (draw: () => void) => setTimeout(draw) });
+    const parts = Array.from({ length: 5 }, ask);
+    let isDrawn = false;
+    const drawn = nextPicture().then(() => (isDrawn = true));
+    await task();
+    await task();
+    expect([parts[1]!.isOn.value, isDrawn]).to.deep.equal([true, false]);
+    parts.push(ask());
+    await drawn;
+    expect(parts.every(({ isOn }) => isOn.value)).to.equal(true);
+    Reflect.deleteProperty(globalThis, 'requestAnimationFrame');
   });
 });

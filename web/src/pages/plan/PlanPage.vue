@@ -3,6 +3,7 @@ import { ANY_VESSEL_ID } from '@ratio/core/brew';
 import { usualCoffee } from '@ratio/core/coffee';
 import { storeToRefs } from 'pinia';
 import { useTurn } from '../../composables/useTurn.ts';
+import { useFetched } from '../../components/figures/useFetched.ts';
 import { fetchedPart } from '../../components/figures/fetchedPart.ts';
 import { RouterLink } from 'vue-router';
 import SteepDrawing from '../../components/drawings/SteepDrawing.vue';
@@ -30,7 +31,7 @@ import { useStartSteep } from './useStartSteep.ts';
 import { useVariants } from './useVariants.ts';
 import LinkButton from '../../components/fields/LinkButton.vue';
 
-const BatchSheet = fetchedPart(() => import('./BatchSheet.vue'));
+const { part: BatchSheet, isHere: isSheetHere } = useFetched(() => import('./BatchSheet.vue'));
 const DraftConflict = fetchedPart(() => import('./DraftConflict.vue'));
 const CompareTable = fetchedPart(() => import('./CompareTable.vue'));
 const fetchChart = () => import('../../components/charts/ReleaseChart.vue');
@@ -206,7 +207,7 @@ const isOutcomeOn = useTurn();
     </PlanOutcome>
     <WhyOnAsking v-model="asked" :explained :range="rangeText" :narrowed-by :format />
   </div>
-  <InTurn><BatchSheet v-if="sheet" v-bind="sheet" /></InTurn>
+  <BatchSheet v-if="sheet && isSheetHere" v-bind="sheet" />
 </template>
 
 <style scoped>
