@@ -201,10 +201,10 @@ small {
   font-size: 0.75rem;
 }
 
+/* The spaces between are the text's own. */
 .text {
   display: flex;
   flex-wrap: wrap;
-  gap: 0 4px;
   white-space: pre-wrap;
 }
 
