@@ -61,8 +61,9 @@ export function useIngredients() {
       )
       .sort((a, b) => leftOf(a) - leftOf(b));
   });
-  /** What stands open first, the soonest past above the others; the rest by name. */
-  const leftOf = ({ id }: Ingredient): number => store.lifeOf(id)?.daysLeft ?? 1e6;
+  /** What stands open first, the soonest past above the others; then the shop's own; the rest by name. */
+  const leftOf = ({ id }: Ingredient): number =>
+    store.lifeOf(id)?.daysLeft ?? (ownOf(id) ? 1e6 : 2e6);
   const ownOf = (id: string): PantryItem | undefined => store.items.find((item) => item.id === id);
 
   const edits = useEdits(store.documents.items, ownOf);

@@ -76,6 +76,14 @@ describe('useIngredients', () => {
     expect(opened.lifeOf('honey')).to.equal(null);
   });
 
+  it('lists the shop’s own before what is only built in, so that what was just put there is in sight', async () => {
+    const { rows, open: opened, ownOf } = await open();
+    const rank = (id: string): number => (opened.lifeOf(id) ? 0 : ownOf(id) ? 1 : 2);
+    const ranks = rows.value.map(({ id }) => rank(id));
+    expect(new Set(ranks)).to.deep.equal(new Set([0, 1, 2]));
+    expect(ranks).to.deep.equal(ranks.toSorted());
+  });
+
   it('opens a new one where one stands open, by the shop’s clock', async () => {
     const { rows, open: opened } = await open();
     await opened.start(rows.value.find(({ id }) => id === 'coconut-drink')!);
