@@ -1,5 +1,4 @@
 import { defineAsyncComponent, type Component } from 'vue';
-import { nextPicture } from '../../composables/nextPicture.ts';
 import { whenIdle } from '../../composables/whenIdle.ts';
 
 const ASK_AGAIN_MS = 3000;
@@ -13,9 +12,9 @@ export const fetchedPart = <T extends Component>(fetchIt: () => Promise<{ defaul
 
 /**
  * A component that a page which opens does not need, and that has to be here once the server is away:
- * fetched once the page is drawn and there is nothing else to do, or when it is shown.
+ * fetched as soon as there is nothing else to do, or when it is shown.
  */
 export function fetchedAhead<T extends Component>(fetchIt: () => Promise<{ default: T }>): T {
-  void nextPicture().then(() => whenIdle(() => void fetchIt().catch(() => null)));
+  whenIdle(() => void fetchIt().catch(() => null));
   return fetchedPart(fetchIt);
 }
