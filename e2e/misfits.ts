@@ -2,7 +2,8 @@ import type { Page } from '@playwright/test';
 
 /**
  * Texts and marks of a page that do not stand as they should: beyond the window, cut by something around
- * them, over another one, an amount without its unit beside it, or in a drawing so small that its letters cannot be read at arm's length.
+ * them, over another one, an amount without its unit beside it, or in a drawing so small that its letters
+ * cannot be read at arm's length.
  *
  * @returns a line for each, with the text
  */

@@ -37,8 +37,8 @@ export const plainColumns = mended({
 /**
  * Element Plus renders every row again for each one that comes or moves. A row that is the same, in its place
  * and in its class, is kept as it was rendered (Vue takes one with a memo as it is); what its cells show follows
- * by itself. Rows stand side by side
- * with what they open for, so that each is known by its key wherever it moves.
+ * by itself. Rows stand side by side with what they open for, so that each is known by its key wherever it
+ * moves; `rowsByPlace` goes with it.
  */
 export const keptRows = mended({
   name: 'kept-rows',

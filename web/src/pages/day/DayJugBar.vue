@@ -17,11 +17,12 @@ const props = defineProps<{
 }>();
 
 const LABEL = 7;
-const emptyAtHours = computed(() =>
-  props.jug.isGone ? props.jug.left.find(({ frac }) => frac === 0)?.atHours : undefined,
-);
 /** The hour at which its bar ends. */
-const endHours = computed(() => Math.min(props.toHours, emptyAtHours.value ?? props.toHours));
+const endHours = computed(() => {
+  const { jug, toHours } = props;
+  const empty = jug.isGone ? jug.left.find(({ frac }) => frac === 0) : undefined;
+  return Math.min(toHours, empty?.atHours ?? toHours);
+});
 const path = computed(
   () =>
     area<DayJug['left'][number]>()

@@ -1,4 +1,3 @@
-import { until } from '@vueuse/core';
 import { computed } from 'vue';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { useMenuCount } from '../../composables/useMenuCount.ts';
@@ -46,5 +45,5 @@ export function useToMake(shown: DayShown) {
       ];
     });
   });
-  return { makes, counted: until(needs).not.toBeNull() };
+  return { makes, needs };
 }

@@ -1,5 +1,6 @@
 import { batchCalendar, type CalendarEntry } from '@ratio/core/day';
 import { dateAfter, localDate } from '@ratio/core/calendar';
+import { until } from '@vueuse/core';
 import { computed } from 'vue';
 import { dateName, hourTime } from '../../format/formatClock.ts';
 import { useWhole } from '../../composables/useWhole.ts';
@@ -23,7 +24,7 @@ export function useWeek() {
   const shown = useDayShown();
   const supply = useSupply(shown);
   const { advice } = useNextBatch(shown, supply);
-  const { makes, counted } = useToMake(shown);
+  const { makes, needs } = useToMake(shown);
   const dates = computed(() => Array.from({ length: DAYS }, (_, i) => dateAfter(days.today, i)));
   const dateOf = (atMs: number): string => localDate({ atMs, zone: shelf.zone });
   const at = (ms: number): string => hourTime({ at: new Date(ms), zone: shelf.zone });
@@ -71,6 +72,6 @@ export function useWeek() {
     const all = supply.allGone.value;
     return all?.atMs == null ? null : { date: dateOf(all.atMs), at: at(all.atMs) };
   });
-  const isRead = useWhole([supply.read, counted]);
+  const isRead = useWhole([supply.read, until(needs).not.toBeNull()]);
   return { week, advice, gone, isRead, shop: computed(() => shelf.shop) };
 }

@@ -1,3 +1,4 @@
+import { logQuery } from '@ratio/core/log';
 import { expect } from 'chai';
 import { EVERY_BATCH, logAddress, readLogAddress } from '../../../src/pages/log/logAddress.ts';
 
@@ -44,5 +45,24 @@ describe('the address of the log', () => {
       'order=asc,desc',
       'page=0',
     ]);
+  });
+
+  it('asks for what the server takes, and for nothing that it refuses', () => {
+    expect(logQuery.parse({})).to.deep.equal(EVERY_BATCH);
+    const addresses: readonly Record<string, string>[] = [
+      { text: 'x'.repeat(200) },
+      { text: 'x'.repeat(201) },
+      { coffee: 'x'.repeat(81) },
+      { grind: 'powder' },
+      { from: '2026-13-01' },
+      { sort: 'taste' },
+      { page: '0' },
+      { page: '1.5' },
+      { page: '99999' },
+    ];
+    for (const address of addresses)
+      expect(readLogAddress(address).wrong.length === 0, JSON.stringify(address)).to.equal(
+        logQuery.safeParse(address).success,
+      );
   });
 });
