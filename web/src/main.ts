@@ -41,7 +41,4 @@ async function begin(): Promise<void> {
   app.mount('#app');
   await router.isReady();
   fetchAhead();
-  // Pages open without the server then. On plain HTTP no browser has it.
-  if (import.meta.env.PROD && 'serviceWorker' in navigator)
-    await navigator.serviceWorker.register('/sw.js').catch(() => undefined);
 }

@@ -45,15 +45,21 @@ router.onError(async (_error, to) => {
     });
 });
 
+/** Keeps every file, so that pages open without the server. On plain HTTP no browser does that. */
+const keepFiles = async (): Promise<ServiceWorkerRegistration | undefined> =>
+  import.meta.env.PROD && 'serviceWorker' in navigator
+    ? await navigator.serviceWorker.register('/sw.js').catch(() => undefined)
+    : undefined;
+
 /**
  * Fetches every file that is not here yet, beside the page, so that it is here without the server. A page
  * is read once somebody is at work here, and stands at once when it is opened then.
  */
 export function fetchAhead(): void {
-  whenIdle(
-    () =>
-      new Worker(new URL('./workers/fetchAhead.worker.ts', import.meta.url), { type: 'module' }),
-  );
+  whenIdle(async () => {
+    if (!(await keepFiles()))
+      new Worker(new URL('./workers/fetchAhead.worker.ts', import.meta.url), { type: 'module' });
+  });
   const isAtWork = new AbortController();
   const readPages = (): void => {
     isAtWork.abort();
