@@ -1,30 +1,16 @@
 <script setup lang="ts">
-import { ElButton, ElDialog } from 'element-plus';
-import 'element-plus/theme-chalk/el-overlay.css';
-import 'element-plus/theme-chalk/el-dialog.css';
-import { computed, ref } from 'vue';
-import TextField from '../../components/fields/TextField.vue';
+import { shallowRef } from 'vue';
 import LinkButton from '../../components/fields/LinkButton.vue';
+import { fetchedPart } from '../../components/figures/fetchedPart.ts';
 import type { UseUp } from './useUseUp.ts';
+
+const ThrowAway = fetchedPart(() => import('./ThrowAway.vue'));
 
 /** What has to be used up or thrown away, with the reason. */
 defineProps<{ list: readonly UseUp[]; money: (price: number) => string }>();
 const emit = defineEmits<{ throw: [one: UseUp, reason: string] }>();
 
-const picked = ref<UseUp | null>(null);
-const reason = ref('');
-const isOpen = computed({
-  get: () => picked.value !== null,
-  set: (is: boolean) => void (is || (picked.value = null)),
-});
-function ask(one: UseUp): void {
-  picked.value = one;
-  reason.value = one.isPast ? 'past its day' : '';
-}
-function throwIt(): void {
-  if (picked.value && reason.value.trim() !== '') emit('throw', picked.value, reason.value.trim());
-  picked.value = null;
-}
+const picked = shallowRef<UseUp | null>(null);
 </script>
 
 <template>
@@ -34,28 +20,17 @@ function throwIt(): void {
       <li v-for="one in list" :key="one.key">
         <b>{{ one.name }}</b>
         <span :class="one.isPast ? 'due' : 'soft'">{{ one.when }}</span>
-        <LinkButton class="no-print" @click="ask(one)">throw away</LinkButton>
+        <LinkButton class="no-print" @click="picked = one">throw away</LinkButton>
       </li>
     </ul>
-    <ElDialog
-      v-model="isOpen"
-      :title="`Throw away: ${picked?.name ?? ''}`"
-      width="min(420px, 94vw)"
-    >
-      <div class="why">
-        <p v-if="picked?.price != null" class="soft">It had cost {{ money(picked.price) }}.</p>
-        <TextField
-          label="Why it is thrown away"
-          placeholder="past its day, spilt, tasted off"
-          :value="reason"
-          live
-          @change="reason = $event"
-        />
-        <ElButton type="primary" :disabled="reason.trim() === ''" @click="throwIt"
-          >Throw it away</ElButton
-        >
-      </div>
-    </ElDialog>
+    <ThrowAway
+      v-if="picked"
+      :key="picked.key"
+      :one="picked"
+      :money
+      @throw="(reason) => emit('throw', picked!, reason)"
+      @closed="picked = null"
+    />
   </section>
 </template>
 
@@ -71,10 +46,5 @@ li {
   align-items: center;
   gap: 10px;
   font-size: var(--t13);
-}
-
-.why {
-  display: grid;
-  gap: 14px;
 }
 </style>
