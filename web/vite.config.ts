@@ -1,7 +1,7 @@
 import { fileURLToPath } from 'node:url';
 import vue from '@vitejs/plugin-vue';
 import icons from 'unplugin-icons/vite';
-import { defineConfig } from 'vite';
+import { defineConfig, type Plugin } from 'vite';
 import { compression } from 'vite-plugin-compression2';
 import { VitePWA } from 'vite-plugin-pwa';
 import { compiledOnArrival } from './build/compiledOnArrival.ts';
@@ -15,18 +15,34 @@ import {
 } from './build/mended.ts';
 import { writtenDown } from './build/writtenDown.ts';
 
+const ours = (file: string): string =>
+  fileURLToPath(new URL(`src/instead/${file}`, import.meta.url));
 /** Takes a file of ours for a package that others ask for. */
 const instead = (packageName: string, file: string) => ({
   find: new RegExp(`^${packageName}$`),
-  replacement: fileURLToPath(new URL(`src/instead/${file}`, import.meta.url)),
+  replacement: ours(file),
 });
 
+/** Parts of Element Plus that bring others along, and what of those is never shown here. */
+const UNUSED = [
+  ['/element-plus/es/components/table/', /(?:\/filter-panel|(?:checkbox|tooltip)\/index)\.mjs$/],
+  ['/element-plus/es/components/pagination/', /\/sizes2\.mjs$/],
+] as const;
+const withoutUnused: Plugin = {
+  name: 'without-unused',
+  enforce: 'pre',
+  resolveId: (asked, by = '') =>
+    UNUSED.some(([part, brings]) => by.includes(part) && brings.test(asked))
+      ? ours('unused.ts')
+      : null,
+};
+
 /** Small parts of the core that most pages ask for. */
-const SHARED = /core\/src\/(?:batch\/schedule|calendar\/useBy|drink\/fromJug)/;
+const SHARED = /core\/src\/(?:batch\/schedule|calendar\/useBy|drink\/fromJug)|fields\/LinkButton/;
 const FIELDS =
-  /components\/(?:fields\/(?:Amount|Typed|Choice|PickRow|Time|Text|LeaveOut|Act|refusals|amountKind)|figures\/(?!Fold|Open|Why|use))|composables\/useLoaded|core\/src\/units\/|castArray/;
+  /components\/(?:fields\/(?:Amount|Typed|Choice|PickRow|Time|Text|LeaveOut|Act|refusals|amountKind)|figures\/(?!Fold|Open|Why|use))|composables\/useLoaded|core\/src\/units\/|castArray|element-plus\/es\/utils\/arrays/;
 const DRAWINGS =
-  /components\/(?:drawings|charts)\/(?:SvgHandle|VesselOutline|colour|vesselShape|Axis|ChartTable)|d3-(?:array|format|interpolate|path|scale|shape)/;
+  /components\/(?:drawings|charts)\/(?:SvgHandle|VesselOutline|colour|vesselShape|Axis|ChartTable)|d3-(?:array|format|interpolate|scale)\//;
 const DRINKS = /core\/src\/drink\/|stores\/menu\.ts/;
 const PANTRY = /core\/src\/pantry\/|stores\/pantry/;
 
@@ -46,6 +62,7 @@ export default defineConfig({
     vue(),
     icons({ compiler: 'vue3', scale: 1.2 }),
     documentFirst,
+    withoutUnused,
     plainColumns,
     keptRows,
     rowsByPlace,
@@ -96,6 +113,7 @@ export default defineConfig({
             { name: 'shared', test: SHARED, minShareCount: 2 },
             { name: 'fields', test: FIELDS, minShareCount: 2 },
             { name: 'drawings', test: DRAWINGS, minShareCount: 4 },
+            { name: 'd3-shape', test: /d3-(?:path|shape)\//, minShareCount: 2 },
             { name: 'pantry', test: PANTRY, minShareCount: 4 },
             { name: 'drinks', test: DRINKS, minShareCount: 4 },
           ],

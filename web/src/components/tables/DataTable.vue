@@ -1,7 +1,6 @@
 <script setup lang="ts" generic="T extends object">
 import { ascending, descending } from 'd3-array';
 import { ElTable, ElTableColumn } from 'element-plus';
-import 'element-plus/theme-chalk/el-popper.css';
 import 'element-plus/theme-chalk/el-scrollbar.css';
 import 'element-plus/theme-chalk/el-table.css';
 import { useMediaQuery } from '@vueuse/core';
