@@ -18,7 +18,11 @@ export { menuCautions } from './menuCautions.ts';
 export { createMenuSolver } from './menuSolver.ts';
 export { pouredIds, pouredPaths } from './poured.ts';
 export { drinkingWindowOf, predictDrink, type SolvedDrink, solveRequest } from './predict.ts';
-export { predictDrinkRequest, predictDrinkResponse } from './predictSchema.ts';
+export {
+  type PredictDrinkRequest,
+  predictDrinkRequest,
+  predictDrinkResponse,
+} from './predictSchema.ts';
 export { remedies, type Remedy } from './remedies.ts';
 export { type AmountTexts, remedyText } from './remedyText.ts';
 export { drinkRequest } from './request.ts';

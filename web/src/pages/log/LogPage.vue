@@ -10,6 +10,7 @@ import ChoiceField from '../../components/fields/ChoiceField.vue';
 import DateField from '../../components/fields/DateField.vue';
 import LinkButton from '../../components/fields/LinkButton.vue';
 import FoldAway from '../../components/figures/FoldAway.vue';
+import WrongAddress from '../../components/figures/WrongAddress.vue';
 import DataTable from '../../components/tables/DataTable.vue';
 import { useShop } from '../../stores/shop.ts';
 import { useSession } from '../../stores/session.ts';
@@ -116,10 +117,7 @@ const dates = computed(() => [
         </div>
       </FoldAway>
     </div>
-    <p v-if="wrong !== ''" class="due" role="alert">
-      The address asks for {{ wrong }}, which there is not.
-      <LinkButton @click="change({})">Go on without it</LinkButton>
-    </p>
+    <WrongAddress :wrong @leave="change({})" />
     <p v-if="state === 'failed'" class="due" role="alert">
       {{ failure }} <LinkButton @click="load">Try again</LinkButton>
     </p>

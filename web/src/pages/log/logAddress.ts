@@ -1,6 +1,7 @@
 import { GRIND_NAMES } from '@ratio/core/coffee';
 import { LOG_SORTS, type LogQuery } from '@ratio/core/log';
 import type { LocationQuery } from 'vue-router';
+import { addressReader, oneOf } from '../../format/addressReader.ts';
 
 /** What the log is asked for where its address says nothing. */
 export const EVERY_BATCH: LogQuery = {
@@ -26,23 +27,7 @@ export function readLogAddress(address: LocationQuery): {
   query: LogQuery;
   wrong: readonly string[];
 } {
-  const wrong: string[] = [];
-  /** What the address says of one thing, where that can be. */
-  function said<T extends string>(
-    key: keyof LogQuery,
-    take: (text: string) => T | undefined,
-    usual: T,
-  ): T {
-    const text = address[key];
-    if (text === undefined || text === '') return usual;
-    const taken = typeof text === 'string' ? take(text) : undefined;
-    if (taken === undefined) wrong.push(`${key}=${String(text)}`);
-    return taken ?? usual;
-  }
-  const oneOf =
-    <T extends string>(all: readonly T[]) =>
-    (text: string): T | undefined =>
-      all.find((one) => one === text);
+  const { said, wrong } = addressReader(address);
   const words = (most: number) => (text: string) => (text.length <= most ? text : undefined);
   const date = (text: string): string | undefined => (isDate(text) ? text : undefined);
   const page = (text: string): string | undefined =>

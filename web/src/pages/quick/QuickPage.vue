@@ -4,10 +4,12 @@ import { computed } from 'vue';
 import { massKind, percentKind, volumeKind } from '../../components/fields/amountKind.ts';
 import PickButtons from '../../components/fields/PickButtons.vue';
 import BigFigure from '../../components/figures/BigFigure.vue';
+import WrongAddress from '../../components/figures/WrongAddress.vue';
+import { FILLS } from './quickAddress.ts';
 import ThumbRow from './ThumbRow.vue';
-import { FILLS, useQuick, type Quick } from './useQuick.ts';
+import { useQuick } from './useQuick.ts';
 
-const { quick, set, toStrength, ofAmounts, format, minutes } = useQuick();
+const { quick, wrong, set, toStrength, ofAmounts, format, minutes } = useQuick();
 
 const WAYS = [
   { value: 'strength', text: 'To a strength' },
@@ -37,12 +39,13 @@ const trouble = computed(() => {
   return status === 'met' ? '' : (cautions[0]?.text ?? '');
 });
 const percent = (key: 'from' | 'to') => (frac: number) =>
-  set({ [key]: Number((100 * frac).toFixed(3)) } as Partial<Quick>);
+  set({ [key]: Number((100 * frac).toFixed(3)) });
 </script>
 
 <template>
   <div class="page narrow">
     <h1>Quick dilution</h1>
+    <WrongAddress :wrong @leave="set({})" />
     <PickButtons
       label="What is asked"
       :options="WAYS"
