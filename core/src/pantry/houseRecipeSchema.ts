@@ -1,13 +1,12 @@
 import { z } from 'zod';
 import { documentFields, idSchema, nameSchema } from '../document/schema.ts';
+import { MOST_OF_AN_AMOUNT } from './limits.ts';
 
-const MOST_G = 50_000;
-
-const massAmount = z.strictObject({ massG: z.number().positive().max(MOST_G) });
+const massAmount = z.strictObject({ massG: z.number().positive().max(MOST_OF_AN_AMOUNT) });
 /** By mass, or by volume as it is measured out: powders loose. */
 const amountSchema = z.union([
   massAmount,
-  z.strictObject({ volumeMl: z.number().positive().max(MOST_G) }),
+  z.strictObject({ volumeMl: z.number().positive().max(MOST_OF_AN_AMOUNT) }),
 ]);
 
 const houseRecipeInputSchema = z.strictObject({
@@ -23,7 +22,7 @@ export const processSchema = z.discriminatedUnion('method', [
     /** What is infused and strained out, in words. */
     with: z.string().max(120),
     /** What is left after straining, weighed; null before it is. */
-    leftG: z.number().positive().max(MOST_G).nullable(),
+    leftG: z.number().positive().max(MOST_OF_AN_AMOUNT).nullable(),
     /** Whether what is lost left as steam, or as liquid that stayed in what was strained out. */
     loses: z.enum(['steam', 'liquid']).default('steam'),
     /** What is matched to it, and how much of that for one of what is left. */
@@ -46,7 +45,7 @@ export const processSchema = z.discriminatedUnion('method', [
   z.strictObject({
     method: z.literal('freeze'),
     /** What was left in the jug, and what it was. */
-    leftoverG: z.number().min(0).max(MOST_G),
+    leftoverG: z.number().min(0).max(MOST_OF_AN_AMOUNT),
     strengthFrac: z.number().min(0).max(0.5),
     caffeineMgPerG: z.number().min(0).max(30),
     pricePerKg: z.number().min(0).max(10_000).nullable(),

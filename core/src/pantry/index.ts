@@ -14,11 +14,12 @@ export {
   type Pantry,
   usualTempC,
 } from './ingredients.ts';
+export { MOST_OF_AN_AMOUNT } from './limits.ts';
 export { type MadeRecipe } from './makeHouseRecipe.ts';
 export { openedCautions } from './openedCautions.ts';
 export { compositionOfPackage, PACKAGE_BASES, packageOfComposition } from './packageTable.ts';
 export { type ResolvedPantry, resolvePantry, usedBy } from './resolvePantry.ts';
-export { scaleHouseRecipe } from './scaleHouseRecipe.ts';
+export { largestAmount, scaleHouseRecipe } from './scaleHouseRecipe.ts';
 export {
   ingredientsResponse,
   type Opened,

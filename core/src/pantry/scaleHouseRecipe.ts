@@ -22,3 +22,12 @@ export function scaleHouseRecipe(input: { recipe: HouseRecipe; factor: number })
           : process,
   };
 }
+
+/** @returns the largest single amount of a recipe, g or mL; to be stored it is at most `MOST_OF_AN_AMOUNT` */
+export const largestAmount = ({ inputs, process }: HouseRecipe): number =>
+  Math.max(
+    0,
+    ...inputs.map(({ amount }) => ('massG' in amount ? amount.massG : amount.volumeMl)),
+    process.method === 'infuse' ? (process.leftG ?? 0) : 0,
+    process.method === 'freeze' ? process.leftoverG : 0,
+  );

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { INGREDIENTS, type Ingredient } from '../../src/pantry/ingredients.ts';
 import { makeHouseRecipe, weigh } from '../../src/pantry/makeHouseRecipe.ts';
 import { resolvePantry } from '../../src/pantry/resolvePantry.ts';
-import { scaleHouseRecipe } from '../../src/pantry/scaleHouseRecipe.ts';
+import { largestAmount, scaleHouseRecipe } from '../../src/pantry/scaleHouseRecipe.ts';
 import { houseRecipeSchema, type HouseRecipe } from '../../src/pantry/houseRecipeSchema.ts';
 import { startingProcess } from '../../src/pantry/startingRecipes.ts';
 import { expectNear } from '../near.ts';
@@ -335,6 +335,13 @@ describe('any part', () => {
         expectNear(many!.sugarFrac, one!.sugarFrac, 1e-9);
       }),
     );
+  });
+
+  it('knows its largest amount, of inputs and of what is left after straining', () => {
+    const of = (leftG: number | null): number =>
+      largestAmount(recipe({ inputs: [['water', g(1000)]], process: infuse({ leftG }) }));
+    expect(of(1200)).to.equal(1200);
+    expect(of(null)).to.equal(1000);
   });
 });
 

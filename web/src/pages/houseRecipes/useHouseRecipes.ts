@@ -1,7 +1,8 @@
 import { weekNeedG } from '@ratio/core/drink';
 import type { Jug } from '@ratio/core/jug';
 import {
-  houseRecipeSchema,
+  largestAmount,
+  MOST_OF_AN_AMOUNT,
   scaleHouseRecipe,
   startingRecipes,
   usedBy,
@@ -12,8 +13,10 @@ import {
 import { computed, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { newId } from '../../api/client.ts';
+import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { useEdits } from '../../composables/useEdits.ts';
 import { useStored } from '../../composables/useStored.ts';
+import { useNotice } from '../../stores/notice.ts';
 import { usePantry } from '../../stores/pantry.ts';
 import { useMenu } from '../../stores/menu.ts';
 import { useStores } from '../../stores/useStores.ts';
@@ -28,6 +31,8 @@ const leftoverOf = (jug: Jug | null): Leftover => ({
 /** The house recipes: one in hand, changed and saved as it is changed. */
 export function useHouseRecipes() {
   const { jugs } = useStores();
+  const format = useAmountFormat();
+  const notice = useNotice();
   const store = usePantry();
   const menu = useMenu();
   const route = useRoute();
@@ -89,11 +94,21 @@ export function useHouseRecipes() {
     store.houseRecipes.find((one) => one.id === id),
   );
 
-  /** Saves a change of the recipe in hand, as long as it is one that can be stored. */
+  /** Saves a change of the recipe in hand; one that cannot be stored is said to be none. */
   function change(over: Partial<HouseRecipe>, what: string): void {
-    const before = recipe.value;
-    if (before && houseRecipeSchema.safeParse({ ...before, ...over }).success)
-      void edits.change(before, over, what);
+    if (recipe.value) void edits.change(recipe.value, over, what);
+  }
+
+  /** Every amount of the recipe in hand times a factor; too much of it is said, and nothing is changed. */
+  function scale(factor: number, what: string): void {
+    if (!recipe.value || factor <= 0) return;
+    const scaled = scaleHouseRecipe({ recipe: recipe.value, factor });
+    if (largestAmount(scaled) <= MOST_OF_AN_AMOUNT) return change(scaled, what);
+    const { mass, volume } = format.value;
+    notice.say({
+      tone: 'wrong',
+      text: `${scaled.name}: not ${what}. One amount would be above ${mass(MOST_OF_AN_AMOUNT)} or ${volume(MOST_OF_AN_AMOUNT)}: make it in several goes.`,
+    });
   }
 
   const leftover = computed(() => leftoverOf(jugs.isAssumed ? null : jugs.chosen));
@@ -136,9 +151,6 @@ export function useHouseRecipes() {
     starting,
     add,
     remove,
-    scale: (factor: number, what: string) => {
-      if (recipe.value && factor > 0)
-        change(scaleHouseRecipe({ recipe: recipe.value, factor }), what);
-    },
+    scale,
   };
 }

@@ -1,5 +1,6 @@
 import { expect } from 'chai';
 import { useHouseRecipes } from '../../../src/pages/houseRecipes/useHouseRecipes.ts';
+import { useNotice } from '../../../src/stores/notice.ts';
 import { installBrowser } from '../../browser.ts';
 import { withApp } from '../../withApp.ts';
 
@@ -62,9 +63,16 @@ describe('useHouseRecipes', () => {
     });
   });
 
-  it('sends nothing that could not be stored', async () => {
-    const { change } = await open('cup-syrup');
-    change({ name: '' }, 'renamed');
+  it('says that an amount would be too much, and changes nothing', async () => {
+    const { scale, recipe } = await open('cup-syrup');
+    const before = recipe.value;
+    // 500 mL of sugar times 101 is above 50 L.
+    scale(101, 'made from what is left');
     expect(sent()).to.deep.equal([]);
+    expect(recipe.value).to.equal(before);
+    expect(useNotice().shown?.text).to.contain('not made from what is left');
+    scale(100, 'made from what is left');
+    await new Promise((resolve) => setTimeout(resolve, 0));
+    expect(sent()).to.have.length(1);
   });
 });
