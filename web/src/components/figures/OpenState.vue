@@ -1,9 +1,8 @@
 <script setup lang="ts">
-import { ElTooltip } from 'element-plus';
-import 'element-plus/theme-chalk/el-popper.css';
 import { computed } from 'vue';
 import { dateName, dayName } from '../../format/formatClock.ts';
 import LinkButton from '../fields/LinkButton.vue';
+import HintText from './HintText.vue';
 
 /** Whether a package stands open (or a house recipe is made), until when it is used, and what to do about it. */
 const props = defineProps<{
@@ -30,9 +29,9 @@ const since = computed(() =>
 
 <template>
   <div class="state">
-    <ElTooltip v-if="state" :content="since" :trigger="['hover', 'focus', 'click']">
-      <span :class="state.tone" tabindex="0">{{ state.text }}</span>
-    </ElTooltip>
+    <HintText v-if="state" class="until" :class="state.tone" :hint="since">{{
+      state.text
+    }}</HintText>
     <span class="ways no-print">
       <LinkButton :aria-label="`${name}: ${life ? 'a new one' : opening}`" @click="emit('open')">
         {{ life ? 'a new one' : opening }}
@@ -50,6 +49,10 @@ const since = computed(() =>
   padding: 4px 0 2px;
   font-size: var(--t13);
   line-height: 1.3;
+}
+
+.state :deep(.until) {
+  justify-self: start;
 }
 
 .ways :deep(.el-button) {

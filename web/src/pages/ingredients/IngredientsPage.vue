@@ -2,23 +2,24 @@
 import { useSession } from '../../stores/session.ts';
 import { densityGPerMl, energyKcal } from '@ratio/core/matter';
 import { measuredGPerMl, type Ingredient } from '@ratio/core/pantry';
-import { ElButton, ElDialog, ElInput, ElTooltip } from 'element-plus';
-import 'element-plus/theme-chalk/el-popper.css';
-import 'element-plus/theme-chalk/el-overlay.css';
-import 'element-plus/theme-chalk/el-dialog.css';
+import { ElButton, ElInput } from 'element-plus';
 import { computed, ref } from 'vue';
 import { RouterLink } from 'vue-router';
 import { OPENED_DAYS, pricePerMassKind } from '../../components/fields/amountKind.ts';
 import AddIcon from '~icons/lucide/plus';
 import AmountField from '../../components/fields/AmountField.vue';
 import LinkButton from '../../components/fields/LinkButton.vue';
+import { fetchedPart } from '../../components/figures/fetchedPart.ts';
+import HintText from '../../components/figures/HintText.vue';
 import OpenState from '../../components/figures/OpenState.vue';
+import { wasEver } from '../../components/figures/wasEver.ts';
 import DataTable from '../../components/tables/DataTable.vue';
 import type { DataColumn } from '../../components/tables/dataColumn.ts';
-import PackageCard from './PackageCard.vue';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { useKeys } from '../../composables/useKeys.ts';
 import { useIngredients } from './useIngredients.ts';
+
+const PackageDialog = fetchedPart(() => import('./PackageDialog.vue'));
 
 const session = useSession();
 const { sought, rows, open, ownOf, isBuiltIn, save, remove, ...own } = useIngredients();
@@ -34,6 +35,7 @@ const MARKS = {
   ours: 'ours',
 } as const;
 const isOpen = ref(false);
+const wasOpened = wasEver(() => isOpen.value);
 function openPackage(one: Ingredient): void {
   edit(one);
   isOpen.value = true;
@@ -187,30 +189,23 @@ const columns = computed<readonly DataColumn<Ingredient>[]>(() => [
         />
       </template>
       <template #source-cell="{ row }">
-        <ElTooltip :content="row.source" trigger="click" placement="left">
-          <LinkButton class="plain">{{ MARKS[row.mark] }}</LinkButton>
-        </ElTooltip>
+        <HintText :hint="row.source">{{ MARKS[row.mark] }}</HintText>
       </template>
     </DataTable>
     <p v-if="rows.length === 0" class="none">
       Nothing of that name.
       <LinkButton @click="startNew">Put it on the shelf from its package</LinkButton>
     </p>
-    <ElDialog
+    <PackageDialog
+      v-if="wasOpened"
       v-model="isOpen"
-      :title="form.id === null ? 'A new package' : 'What its package says'"
-      width="min(94vw, 560px)"
-      append-to-body
-    >
-      <PackageCard
-        :format
-        :may-price="session.can('leads')"
-        :form
-        :from-package
-        @add="addIt"
-        @discard="leave"
-      />
-    </ElDialog>
+      :format
+      :may-price="session.can('leads')"
+      :form
+      :from-package
+      @add="addIt"
+      @discard="leave"
+    />
   </div>
 </template>
 
@@ -229,6 +224,10 @@ header {
   grid-row: 1 / span 2;
   grid-column: 2;
   gap: 12px;
+}
+
+.page :deep(td .cell) {
+  padding-block: 4px;
 }
 
 .page :deep(td .el-input__inner) {

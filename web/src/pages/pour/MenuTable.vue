@@ -1,11 +1,10 @@
 <script setup lang="ts">
-import { ElTooltip } from 'element-plus';
-import 'element-plus/theme-chalk/el-popper.css';
 import { countText } from '../../format/countText.ts';
 import { percentFigure } from '@ratio/core/units';
 import { useMediaQuery } from '@vueuse/core';
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
+import HintText from '../../components/figures/HintText.vue';
 import DataTable from '../../components/tables/DataTable.vue';
 import type { DataColumn } from '../../components/tables/dataColumn.ts';
 import LadderAxis from './LadderAxis.vue';
@@ -139,9 +138,9 @@ const openKeys = computed(() =>
         <span :class="row.isShort ? 'due' : 'resting'">{{ row.state }}</span>
       </template>
       <template #cost-cell="{ row }">
-        <ElTooltip v-if="row.costWithout !== ''" :content="row.costWithout" trigger="click">
-          <span class="hint" tabindex="0" @click.stop>{{ row.cost }}</span>
-        </ElTooltip>
+        <HintText v-if="row.costWithout !== ''" :hint="row.costWithout" @click.stop>{{
+          row.cost
+        }}</HintText>
         <template v-else>{{ row.cost }}</template>
       </template>
       <template #more="{ row }">
@@ -175,11 +174,6 @@ const openKeys = computed(() =>
   width: fit-content;
   max-width: min(70rem, 100vw - 64px);
   font-size: var(--t13);
-}
-
-.hint {
-  border-bottom: 1px dotted var(--ink-soft);
-  cursor: help;
 }
 
 @media print {
