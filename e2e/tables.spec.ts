@@ -52,3 +52,18 @@ test('the rows of a table follow the units, and are put back after another sort'
   await expect(amounts.first()).toContainText(/oz|lb/);
   for (const text of await texts()) expect(text).not.toMatch(/\d\sg$/);
 });
+
+test('a hint opens by pointer and by key, and closes when it is left', async ({ page, lido }) => {
+  await page.goto(`${lido.url}/shelf/ingredients`);
+  const table = page.getByRole('group', { name: 'Ingredients, 100 g of each' });
+  const until = table.getByText('to Mon 15 Jun').first();
+  const hint = page.getByRole('tooltip').filter({ hasText: /^since / });
+  await until.hover();
+  await expect(hint).toBeVisible();
+  await page.mouse.move(0, 0);
+  await expect(hint).toBeHidden();
+  await until.focus();
+  await expect(hint).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(hint).toBeHidden();
+});
