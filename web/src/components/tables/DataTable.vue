@@ -138,7 +138,7 @@ const onScreen = (column: DataColumn<T>): boolean => column.on !== 'paper';
         </tr>
       </thead>
       <tbody>
-        <tr v-for="row in sorted" :key="keyOf(row)">
+        <tr v-for="row in sorted" :key="keyOf(row)" :class="rowClass?.(row)">
           <component
             :is="i === 0 ? 'th' : 'td'"
             v-for="(column, i) in columns.filter(onPaper)"

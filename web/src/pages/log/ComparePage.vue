@@ -2,75 +2,72 @@
 import { ElButton } from 'element-plus';
 import { RouterLink } from 'vue-router';
 import LinkButton from '../../components/fields/LinkButton.vue';
+import DataTable from '../../components/tables/DataTable.vue';
 import LogWays from './LogWays.vue';
-import { useComparePage } from './useComparePage.ts';
+import { SIDES, useComparePage } from './useComparePage.ts';
 
 /** Two batches side by side: what was different in, what came out, what explains it. */
-const { state, failure, load, names, ids, rows, explained, like } = useComparePage();
+const { state, failure, load, names, ids, rows, columns, explained, like } = useComparePage();
 </script>
 
 <template>
-  <div class="page narrow compare">
+  <div class="page compare">
     <LogWays title="Two batches" />
     <p v-if="state === 'loading'" class="soft" role="status">Fetching both …</p>
     <p v-else-if="state === 'failed'" class="due" role="alert">
       {{ failure }} <LinkButton @click="load">Try again</LinkButton>
     </p>
-    <template v-else>
-      <section v-if="explained" aria-labelledby="why">
-        <h2 id="why" class="section-head">What makes the difference in strength</h2>
-        <p>
-          {{ names[1] }} was <b v-if="explained.found">found {{ explained.found }}</b
-          ><template v-else>not read on both sides</template>, and predicted
-          <b>{{ explained.predicted }}</b> against {{ names[0] }}.
+    <div v-else class="beside">
+      <div class="reasons">
+        <section v-if="explained" aria-labelledby="why">
+          <h2 id="why" class="section-head">What makes the difference in strength</h2>
+          <p>
+            {{ names[1] }} was <b v-if="explained.found">found {{ explained.found }}</b
+            ><template v-else>not read on both sides</template>, and predicted
+            <b>{{ explained.predicted }}</b> against {{ names[0] }}.
+          </p>
+          <ul class="parts">
+            <li
+              v-for="part in explained.parts"
+              :key="part.key"
+              :class="{ left: part.key === 'left' }"
+            >
+              <span>{{ part.name }}</span>
+              <svg viewBox="-100 0 200 14" preserveAspectRatio="none" aria-hidden="true">
+                <line x1="0" x2="0" y1="0" y2="14" />
+                <rect
+                  :x="Math.min(0, (98 * part.byFrac) / explained.most)"
+                  y="2"
+                  :width="Math.abs((98 * part.byFrac) / explained.most)"
+                  height="10"
+                />
+              </svg>
+              <b class="figures">{{ part.text }}</b>
+            </li>
+          </ul>
+          <p v-if="explained.parts.length === 0" class="soft">Nothing in them differs.</p>
+        </section>
+        <p v-else class="soft">
+          What made the difference appears once both are strained, and read or weighed.
         </p>
-        <ul class="parts">
-          <li
-            v-for="part in explained.parts"
-            :key="part.key"
-            :class="{ left: part.key === 'left' }"
+        <div class="do no-print">
+          <ElButton v-for="(name, i) in names" :key="ids[i]" @click="like(i === 0 ? 0 : 1)"
+            >Plan one like {{ name }}</ElButton
           >
-            <span>{{ part.name }}</span>
-            <svg viewBox="-100 0 200 14" preserveAspectRatio="none" aria-hidden="true">
-              <line x1="0" x2="0" y1="0" y2="14" />
-              <rect
-                :x="Math.min(0, (98 * part.byFrac) / explained.most)"
-                y="2"
-                :width="Math.abs((98 * part.byFrac) / explained.most)"
-                height="10"
-              />
-            </svg>
-            <b class="figures">{{ part.text }}</b>
-          </li>
-        </ul>
-        <p v-if="explained.parts.length === 0" class="soft">Nothing in them differs.</p>
-      </section>
-      <p v-else class="soft">
-        What made the difference appears once both are strained, and read or weighed.
-      </p>
-      <table>
-        <thead>
-          <tr>
-            <th scope="col"><span class="visually-hidden">What</span></th>
-            <th v-for="(name, i) in names" :key="ids[i]" scope="col">
-              <RouterLink :to="`/log/batch/${ids[i]}`">{{ name }}</RouterLink>
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="row in rows" :key="row.title" :class="{ differs: row.differs }">
-            <th scope="row">{{ row.title }}</th>
-            <td>{{ row.a }}</td>
-            <td>{{ row.b }}</td>
-          </tr>
-        </tbody>
-      </table>
-      <div class="do no-print">
-        <ElButton v-for="(name, i) in names" :key="ids[i]" @click="like(i === 0 ? 0 : 1)"
-          >Plan one like {{ name }}</ElButton
-        >
+        </div>
       </div>
-    </template>
+      <DataTable
+        label="The two, side by side"
+        :rows
+        :key-of="({ title }) => title"
+        :columns
+        :row-class="({ differs }) => (differs ? 'differs' : '')"
+      >
+        <template v-for="(id, i) in ids" :key="id" #[`${SIDES[i]}-head`]>
+          <RouterLink :to="`/log/batch/${id}`">{{ names[i] }}</RouterLink>
+        </template>
+      </DataTable>
+    </div>
   </div>
 </template>
 
@@ -80,6 +77,19 @@ const { state, failure, load, names, ids, rows, explained, like } = useComparePa
   gap: 18px;
 }
 
+.beside {
+  display: grid;
+  grid-template-columns: minmax(0, 4fr) minmax(0, 5fr);
+  align-items: start;
+  gap: 18px 56px;
+  max-width: 1320px;
+}
+
+.reasons {
+  display: grid;
+  gap: 24px;
+}
+
 section {
   display: grid;
   gap: 10px;
@@ -87,7 +97,7 @@ section {
 
 .parts li {
   display: grid;
-  grid-template-columns: 180px minmax(0, 1fr) 80px;
+  grid-template-columns: 130px minmax(0, 1fr) 72px;
   align-items: center;
   gap: 16px;
 }
@@ -115,19 +125,11 @@ section {
   text-align: right;
 }
 
-th,
-td {
-  border-bottom: 1px solid var(--hairline);
-  padding: 7px 14px 7px 0;
-  text-align: left;
-}
-
-tbody th {
+.compare :deep(td:first-child) {
   color: var(--ink-soft);
-  font-weight: 400;
 }
 
-.differs td {
+.compare :deep(.differs td:not(:first-child)) {
   font-weight: 600;
 }
 
@@ -139,6 +141,12 @@ tbody th {
 
 .do .el-button {
   margin: 0;
+}
+
+@media (max-width: 1000px), print {
+  .beside {
+    grid-template-columns: minmax(0, 1fr);
+  }
 }
 
 @media (max-width: 560px) {

@@ -1,25 +1,20 @@
 <script setup lang="ts">
 import { OLD_COLUMN_NAMES, OLD_COLUMNS, type OldUnits } from '@ratio/core/log';
-import { percentText } from '@ratio/core/units';
 import { useFileDialog } from '@vueuse/core';
 import { ElButton, ElProgress } from 'element-plus';
 import 'element-plus/theme-chalk/el-progress.css';
 import { computed } from 'vue';
 import ChoiceField from '../../components/fields/ChoiceField.vue';
 import ChoiceRow from '../../components/fields/ChoiceRow.vue';
-import { useAmountFormat } from '../../composables/useAmountFormat.ts';
-import { dayName } from '../../format/formatClock.ts';
-import { useShop } from '../../stores/shop.ts';
+import DataTable from '../../components/tables/DataTable.vue';
 import { useOldLogReader } from '../../workers/useOldLogReader.ts';
 import LogWays from './LogWays.vue';
 import { useImportPage } from './useImportPage.ts';
 
 /** An old log out of a spreadsheet: columns, units, a look at it, and what cannot be read. */
-const shelf = useShop();
-const format = useAmountFormat();
 const page = useImportPage(useOldLogReader());
 const { headings, fileName, match, units, problem, isOpen, isMatched, isReading, summary } = page;
-const { isRunning, done, takeIn, stop, setColumn } = page;
+const { isRunning, done, takeIn, stop, setColumn, previewColumns } = page;
 const { open, onChange } = useFileDialog({ accept: '.csv,.txt,.tsv,text/csv', multiple: false });
 onChange((files) => {
   const file = files?.[0];
@@ -92,28 +87,12 @@ const set = (part: Partial<OldUnits>): void => void (units.value = { ...units.va
       </section>
       <section v-if="isMatched" aria-labelledby="look">
         <h2 id="look" class="section-head">As it will stand in the log</h2>
-        <table>
-          <thead>
-            <tr>
-              <th scope="col">Began</th>
-              <th scope="col">Coffee</th>
-              <th scope="col">In</th>
-              <th scope="col">Steeped</th>
-              <th scope="col">Grind</th>
-              <th scope="col">Found</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="batch in summary.preview" :key="batch.id">
-              <td>{{ dayName({ at: new Date(batch.startedAt), zone: shelf.zone }) }}</td>
-              <td>{{ batch.coffeeName }}</td>
-              <td>{{ format.mass(batch.doseG) }} and {{ format.mass(batch.waterG) }}</td>
-              <td>{{ batch.hours.toFixed(1) }} h, {{ batch.place }}</td>
-              <td>{{ batch.grind }}</td>
-              <td>{{ batch.strengthFrac === null ? '–' : percentText(batch.strengthFrac) }}</td>
-            </tr>
-          </tbody>
-        </table>
+        <DataTable
+          label="The first of its batches"
+          :rows="summary.preview"
+          :key-of="({ id }) => id"
+          :columns="previewColumns"
+        />
         <template v-if="summary.bad > 0">
           <p class="due" role="alert">
             {{ summary.bad }} row{{ summary.bad === 1 ? '' : 's' }} cannot be read. Mend
@@ -153,13 +132,6 @@ const set = (part: Partial<OldUnits>): void => void (units.value = { ...units.va
 section {
   display: grid;
   gap: 14px;
-}
-
-th,
-td {
-  border-bottom: 1px solid var(--hairline);
-  padding: 7px 12px 7px 0;
-  text-align: left;
 }
 
 .problems {

@@ -5,9 +5,11 @@ import DriftChart from '../../components/charts/DriftChart.vue';
 import FoundChart from '../../components/charts/FoundChart.vue';
 import ChoiceField from '../../components/fields/ChoiceField.vue';
 import LinkButton from '../../components/fields/LinkButton.vue';
+import DataTable from '../../components/tables/DataTable.vue';
 import { useSession } from '../../stores/session.ts';
 import { useLearning } from '../../workers/useLearning.ts';
 import LogWays from './LogWays.vue';
+import { TAUGHT_COLUMNS } from './taught.ts';
 import { useLearningPage } from './useLearningPage.ts';
 
 /** Predicted against found, and what the log teaches the model by it. */
@@ -77,26 +79,12 @@ const { next, canAccept, batchCount, acceptLearned, useVersion, inUse, versions,
           {{ inUse }} Below: how much each coffee gives and how fast, over what the handbook says.
           It comes from {{ batchCount }} batches; it is within the brackets 9 times in 10.
         </p>
-        <table class="taught">
-          <thead>
-            <tr>
-              <th scope="col">Coffee</th>
-              <th scope="col" class="n">Yield, times</th>
-              <th scope="col" class="n">Rate, times</th>
-              <th scope="col">From</th>
-              <th scope="col">Strengths were off by</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="row in taught" :key="row.key">
-              <th scope="row">{{ row.name }}</th>
-              <td class="n figures">{{ row.yield }}</td>
-              <td class="n figures">{{ row.rate }}</td>
-              <td>{{ row.from }}</td>
-              <td>{{ row.error }}</td>
-            </tr>
-          </tbody>
-        </table>
+        <DataTable
+          label="What each coffee gives, over the handbook’s values"
+          :rows="taught"
+          :key-of="({ key }) => key"
+          :columns="TAUGHT_COLUMNS"
+        />
         <p v-for="text in retained" :key="text" class="soft">Liquid retained, {{ text }}.</p>
         <p v-if="loss !== ''" class="soft">{{ loss }}</p>
         <p v-if="scoop !== ''" class="soft">{{ scoop }}</p>
@@ -158,17 +146,6 @@ h3 {
   font-size: var(--t13);
 }
 
-.taught th,
-.taught td {
-  border-bottom: 1px solid var(--hairline);
-  padding: 8px 14px 8px 0;
-  text-align: left;
-}
-
-.taught .n {
-  text-align: right;
-}
-
 .next {
   border-left: 3px solid var(--action);
   padding-left: 10px;
@@ -184,11 +161,6 @@ h3 {
 @media (max-width: 900px) {
   .found {
     grid-template-columns: minmax(0, 1fr);
-  }
-
-  .taught {
-    display: block;
-    overflow-x: auto;
   }
 }
 </style>

@@ -7,6 +7,7 @@ import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { clockTime, dayName, duration } from '../../format/formatClock.ts';
 import { useLog } from '../../stores/log.ts';
 import { useStores } from '../../stores/useStores.ts';
+import type { DataColumn } from '../../components/tables/dataColumn.ts';
 import { useOpenPlan } from '../../composables/useOpenPlan.ts';
 import { useLoaded } from '../../composables/useLoaded.ts';
 
@@ -21,6 +22,14 @@ const NAMES: Readonly<Record<Difference, string>> = {
   agitation: 'stirring',
   filtration: 'the filtration',
 };
+
+/** What the two are called among the columns. */
+export const SIDES = ['a', 'b'] as const;
+/** A line of the comparison. */
+interface ComparedLine extends Readonly<Record<(typeof SIDES)[number], string>> {
+  readonly title: string;
+  readonly differs: boolean;
+}
 
 /** Two batches of the log side by side: what was different in, what came out, and what explains it. */
 export function useComparePage() {
@@ -62,9 +71,9 @@ export function useComparePage() {
   };
   const nameOf = (batch: BatchInFull): string =>
     `${batch.coffeeName}, ${dayName({ at: new Date(batch.startedAt), zone: shelf.zone })}`;
-  const rows = computed(() => {
+  const rows = computed<readonly ComparedLine[]>(() => {
     if (!both.value) return [];
-    const of = (title: string, text: (batch: BatchInFull) => string) => {
+    const of = (title: string, text: (batch: BatchInFull) => string): ComparedLine => {
       const [a, b] = both.value!.map(text) as [string, string];
       return { title, a, b, differs: a !== b };
     };
@@ -98,6 +107,16 @@ export function useComparePage() {
       ),
     ];
   });
+  const names = computed(() => both.value?.map(nameOf) ?? []);
+  const columns = computed<readonly DataColumn<ComparedLine>[]>(() => [
+    { key: 'title', label: 'What', isQuiet: true, text: ({ title }) => title, minPx: 84 },
+    ...SIDES.map((side, i) => ({
+      key: side,
+      label: names.value[i] ?? '',
+      text: (line: ComparedLine) => line[side],
+      minPx: 110,
+    })),
+  ]);
   const explained = computed(() => {
     const found = comparison.value;
     if (!found) return null;
@@ -124,9 +143,10 @@ export function useComparePage() {
     state,
     failure,
     load,
-    names: computed(() => both.value?.map(nameOf) ?? []),
+    names,
     ids: computed(() => both.value?.map(({ id }) => id) ?? []),
     rows,
+    columns,
     explained,
     /** Takes one of them as the next plan. */
     like: async (i: 0 | 1): Promise<void> => {

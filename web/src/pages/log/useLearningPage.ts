@@ -8,9 +8,9 @@ import { clockTime, dayName } from '../../format/formatClock.ts';
 import { useLog } from '../../stores/log.ts';
 import { useStores } from '../../stores/useStores.ts';
 import type { Learning } from '../../workers/learn.worker.ts';
+import { taughtBy, times, Z90 } from './taught.ts';
 import { useLoaded } from '../../composables/useLoaded.ts';
 
-const Z90 = 1.6449;
 const REASONS: Readonly<Record<Fit['outliers'][number]['what'], string>> = {
   strength: 'the reading, the bag, the mill or the fridge was not as usual',
   slurry: 'the drop was warm, or taken before the stir',
@@ -92,26 +92,7 @@ export function useLearningPage(learn: (batches: readonly BatchInFull[]) => Prom
             : 'As it should be.';
     return `The range held ${inside} of ${all}, ${of100} of 100. ${judged}`;
   });
-  const times = (log_: { value: number; sigma: number }): string =>
-    `${Math.exp(log_.value).toFixed(2)} (${Math.exp(log_.value - Z90 * log_.sigma).toFixed(2)} to ${Math.exp(log_.value + Z90 * log_.sigma).toFixed(2)})`;
-  const taught = computed(() => {
-    const { fit } = learning.value ?? {};
-    if (!fit) return [];
-    const of = (name: string, known: (typeof fit.learned)['anyCoffee']) => ({
-      name,
-      yield: times(known.yieldLog),
-      rate: times(known.rateLog),
-    });
-    return [
-      ...fit.counts.map(({ coffeeId, coffeeName, readings, weighings, beforeFrac, afterFrac }) => ({
-        key: coffeeId,
-        ...of(coffeeName, fit.learned.coffees[coffeeId]!),
-        from: `${readings} readings, ${weighings} weighings`,
-        error: `${(100 * beforeFrac).toFixed(1)} % before, ${(100 * afterFrac).toFixed(1)} % after`,
-      })),
-      { key: 'any', ...of('A coffee nobody has read', fit.learned.anyCoffee), from: '', error: '' },
-    ];
-  });
+  const taught = computed(() => taughtBy(learning.value?.fit));
   const retained = computed(() =>
     Object.entries(learning.value?.fit.learned.retainedGPerG ?? {}).map(([method, known]) => {
       const book = modelOf({ solubleFrac: 0.2, robustaFrac: 0, decafFrac: 0 }).retainedGPerG[

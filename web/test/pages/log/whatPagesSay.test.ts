@@ -10,6 +10,7 @@ import { lidoSeason } from '../../../../demo/season.ts';
 import { useComparePage } from '../../../src/pages/log/useComparePage.ts';
 import { useCostPage } from '../../../src/pages/log/useCostPage.ts';
 import { useEntryPage } from '../../../src/pages/log/useEntryPage.ts';
+import { times } from '../../../src/pages/log/taught.ts';
 import { useLearningPage } from '../../../src/pages/log/useLearningPage.ts';
 import { useLogPage } from '../../../src/pages/log/useLogPage.ts';
 import { useTastingPage } from '../../../src/pages/log/useTastingPage.ts';
@@ -305,8 +306,9 @@ describe('what the log’s pages say', () => {
       expect(of.points.value.length).to.be.above(20);
       expect(of.held.value).to.match(/^The range held \d+ of \d+, \d+ of 100\. /u);
       expect(of.taught.value.at(-1)!.name).to.equal('A coffee nobody has read');
-      for (const { yield: text } of of.taught.value)
-        expect(text).to.match(/^\d\.\d\d \(\d\.\d\d to \d\.\d\d\)$/u);
+      for (const row of of.taught.value)
+        for (const known of [row.yieldLog, row.rateLog])
+          expect(times(known)).to.match(/^\d\.\d\d \(\d\.\d\d to \d\.\d\d\)$/u);
       expect(of.retained.value[0]).to.match(
         /^drain: 2\.\d\d ± 0\.\d\d g per g, the handbook says/u,
       );
