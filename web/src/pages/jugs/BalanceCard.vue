@@ -36,7 +36,7 @@ useRefusals();
       :disabled="disabled || (balance !== null && (balance.wrong !== '' || balance.addG <= 0))"
       :doing
       @act="emit('act')"
-      >{{ action }}</ActButton
+      >{{ balance && balance.wrong !== '' ? 'It cannot be done so' : action }}</ActButton
     >
   </section>
 </template>

@@ -53,7 +53,7 @@ export function useJug() {
   function thinTo(wantedFrac: number): Balance {
     const { massG, strengthFrac } = content.value;
     if (wantedFrac > strengthFrac)
-      return none('It is weaker than that already. Blend it with a stronger one, below.');
+      return none('It is weaker than that already. Blend it with a stronger one.');
     const addG = waterToStrengthG({ massG, strengthFrac, wantedFrac });
     return checked({ addG, afterG: massG + addG, afterFrac: wantedFrac });
   }
@@ -67,7 +67,12 @@ export function useJug() {
       return none('No amount of that jug brings it there: the strength must lie between the two.');
     const addG = blendToStrengthG({ massG, strengthFrac, wantedFrac, withFrac });
     const after = blended(content.value, { massG: addG, strengthFrac: withFrac });
-    if (addG > other.onHandG) return none('The other jug does not hold so much.');
+    if (addG > other.onHandG) {
+      const { mass } = format.value;
+      return none(
+        `${other.label} holds ${mass(other.onHandG)}, and this takes ${mass(addG)} of it.`,
+      );
+    }
     return checked({ addG, afterG: after.massG, afterFrac: after.strengthFrac });
   }
 

@@ -1,4 +1,7 @@
+import { blended } from '@ratio/core/jug';
+import { storedCoffeeMl } from '@ratio/core/matter';
 import { computed, ref, watch } from 'vue';
+import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { useJug, type Balance } from './useJug.ts';
 
 /** A little weaker, and a little more: where thinning and stretching begin. */
@@ -10,9 +13,12 @@ const STEP_G = 10;
 const rounded = (value: number, step: number): number =>
   Number((Math.round(value / step) * step).toFixed(6));
 
+export type JugBench = ReturnType<typeof useJugBench>;
+
 /** What is being tried on a jug, each worked out with what the menu becomes, before it is done. */
 export function useJugBench() {
   const bench = useJug();
+  const format = useAmountFormat();
   const { jug, others } = bench;
   /** As it was read; null before anybody has said it. */
   const readFrac = ref<number | null>(null);
@@ -29,11 +35,23 @@ export function useJugBench() {
   const otherId = ref('');
   const other = computed(() => others.value.find(({ id }) => id === otherId.value) ?? null);
 
+  /** Begins between the two, or with all of the other one where that is less. */
   function chooseOther(id: string): void {
     otherId.value = id;
     if (!other.value || !jug.value) return;
-    const between = (jug.value.strengthFrac + other.value.strengthFrac) / 2;
-    blendFrac.value = rounded(between, STEP_FRAC);
+    const { strengthFrac: own, onHandG } = jug.value;
+    const { strengthFrac: its, onHandG: itsG } = other.value;
+    const between = rounded((own + its) / 2, STEP_FRAC);
+    const withAll = blended(
+      { massG: onHandG, strengthFrac: own },
+      { massG: itsG, strengthFrac: its },
+    ).strengthFrac;
+    const isEnough = Math.abs(between - own) <= Math.abs(withAll - own);
+    // Never a hair more than it holds.
+    const nearer = its > own ? Math.floor : Math.ceil;
+    blendFrac.value = isEnough
+      ? between
+      : Number((nearer(withAll / STEP_FRAC) * STEP_FRAC).toFixed(6));
   }
   /** Nobody has said anything yet. */
   function forget(): void {
@@ -99,6 +117,9 @@ export function useJugBench() {
   return {
     ...bench,
     enter,
+    /** @returns what a mass of a strength takes up, as it is written */
+    volumeText: (massG: number, strengthFrac: number): string =>
+      format.value.volume(storedCoffeeMl({ massG, strengthFrac })),
     waterG,
     water,
     drawnG,

@@ -13,23 +13,36 @@ describe('useJugBench', () => {
   });
   const strong = jugOf({ id: 'two', label: 'Jug 2', strengthFrac: 0.04, onHandG: 900 });
   const third = jugOf({ id: 'three', label: 'Jug 3', strengthFrac: 0.026, onHandG: 900 });
-  const open = () =>
+  const open = (two = strong) =>
     withApp({
       browser,
       path: '/jugs/one',
       use: useJugBench,
-      jugs: [jugOf({ strengthFrac: 0.03 }), strong, third],
+      jugs: [jugOf({ strengthFrac: 0.03 }), two, third],
       answers: ({ path }) => (path.endsWith('/entries') ? { status: 200, body: [] } : null),
     });
 
-  it('begins a little weaker, a little more, and halfway to the other jug', async () => {
-    const { readFrac, thinFrac, stretchG, blendFrac, chooseOther, other } = await open();
+  it('begins a little weaker, a little more, and with all of a jug that cannot bring it halfway', async () => {
+    const bench = await open();
+    const { readFrac, thinFrac, stretchG, blendFrac, blend, chooseOther, other } = bench;
     expect([readFrac.value, thinFrac.value]).to.deep.equal([null, 0.027]);
     expect(stretchG.value).to.equal(1150);
     expect(other.value!.id).to.equal('two');
-    expect(blendFrac.value).to.equal(0.035);
+    // By hand: (1000 g · 3 % + 900 g · 4 %) / 1900 g = 3.474 %; with 2.6 % it is 2.811 %.
+    expect(blendFrac.value).to.equal(0.0347);
+    expect(blend.value!.wrong).to.equal('');
     chooseOther('three');
-    expect(blendFrac.value).to.equal(0.028);
+    expect(blendFrac.value).to.equal(0.0282);
+    expect(blend.value!.wrong).to.equal('');
+    blendFrac.value = 0.028;
+    expect(blend.value!.wrong).to.equal(
+      'Jug 3 holds 900\u202fg, and this takes 1000\u202fg of it.',
+    );
+  });
+
+  it('begins halfway to a jug that holds enough for that', async () => {
+    const { blendFrac } = await open({ ...strong, onHandG: 1000 });
+    expect(blendFrac.value).to.equal(0.035);
   });
 
   it('says what a reading would lose, and what a blend would bring back', async () => {
