@@ -10,10 +10,10 @@ import {
   type Leftover,
   type MadeRecipe,
 } from '@ratio/core/pantry';
-import { computed, watch } from 'vue';
-import { useRoute } from 'vue-router';
+import { computed } from 'vue';
 import { newId } from '../../api/client.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
+import { useAskedFor } from '../../composables/useAskedFor.ts';
 import { useEdits } from '../../composables/useEdits.ts';
 import { useStored } from '../../composables/useStored.ts';
 import { useNotice } from '../../stores/notice.ts';
@@ -35,15 +35,13 @@ export function useHouseRecipes() {
   const notice = useNotice();
   const store = usePantry();
   const menu = useMenu();
-  const route = useRoute();
   const chosenId = useStored('ratio.recipe', null);
-  watch(
-    () => route.query['recipe'],
-    (asked) => {
-      if (typeof asked === 'string') chosenId.value = asked;
-    },
-    { immediate: true },
-  );
+  useAskedFor({
+    key: 'recipe',
+    what: 'house recipe',
+    take: (id) => (chosenId.value = id),
+    ids: () => store.houseRecipes.map(({ id }) => id),
+  });
 
   const recipe = computed<HouseRecipe | null>(
     () =>

@@ -5,9 +5,9 @@ import {
   type Adjustment,
   type Drink,
 } from '@ratio/core/drink';
-import { computed, ref, watch } from 'vue';
-import { useRoute } from 'vue-router';
+import { computed, ref } from 'vue';
 import { newId, sentenceOf } from '../../api/client.ts';
+import { useAskedFor } from '../../composables/useAskedFor.ts';
 import { useStored } from '../../composables/useStored.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { usePantry } from '../../stores/pantry.ts';
@@ -43,7 +43,6 @@ export function useDrinkInHand() {
   const { shelf, drinks: menu, notice } = useStores();
   const pantry = usePantry();
   const format = useAmountFormat();
-  const route = useRoute();
   const chosenId = useStored('ratio.drink', null);
   const { edited } = useEditedDrink();
   const keeping = ref(false);
@@ -74,13 +73,14 @@ export function useDrinkInHand() {
     edited.value = null;
     chosenId.value = id;
   }
-  watch(
-    () => route.query['drink'],
-    (asked) => {
-      if (typeof asked === 'string' && asked !== chosenId.value) choose(asked);
+  useAskedFor({
+    key: 'drink',
+    what: 'drink on the menu',
+    take: (id) => {
+      if (id !== chosenId.value) choose(id);
     },
-    { immediate: true },
-  );
+    ids: () => menu.drinks.map(({ id }) => id),
+  });
 
   function change(part: Partial<Drink>): void {
     if (!drink.value) return;

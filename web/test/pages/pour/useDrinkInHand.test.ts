@@ -36,13 +36,21 @@ describe('useDrinkInHand', () => {
       return { status: 200, body: [...kept.values()] };
     };
   }
-  const open = (handler: Handler = menu()) =>
+  const open = (handler: Handler = menu(), asked = 'lido-black') =>
     withApp({
       browser,
-      path: '/pour?drink=lido-black',
+      path: `/pour?drink=${asked}`,
       answers: (request) => (request.path.startsWith('/api/drinks') ? handler(request) : null),
       use: () => ({ hand: useDrinkInHand(), notice: useNotice() }),
     });
+
+  it('says that the drink which the address asks for is not on the menu', async () => {
+    const there = await open();
+    expect([there.hand.usual.value!.id, there.notice.notice]).to.deep.equal(['lido-black', null]);
+    const { hand, notice } = await open(menu(), 'gone');
+    expect(hand.usual.value!.id).to.equal(lidoDrinks[0]!.id);
+    expect(notice.notice!.text).to.equal('There is no such drink on the menu any more.');
+  });
 
   it('keeps a step of taste as the usual, and undoes it', async () => {
     const { hand, notice } = await open();

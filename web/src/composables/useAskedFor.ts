@@ -1,0 +1,36 @@
+import { watch } from 'vue';
+import { useRoute } from 'vue-router';
+import { useNotice } from '../stores/notice.ts';
+
+/**
+ * Takes into hand what the address asks for, by its id under a key; where there is no such thing, or
+ * not any more, that is said.
+ */
+export function useAskedFor(of: {
+  key: string;
+  /** What it is called, as in "There is no such drink". */
+  what: string;
+  take: (id: string) => void;
+  /** All there are; none as long as they are not known. */
+  ids: () => readonly string[];
+}): void {
+  const route = useRoute();
+  const notice = useNotice();
+  watch(
+    () => route.query[of.key],
+    (asked) => {
+      if (typeof asked === 'string') of.take(asked);
+    },
+    { immediate: true },
+  );
+  watch(
+    () => {
+      const [asked, ids] = [route.query[of.key], of.ids()];
+      return typeof asked === 'string' && ids.length > 0 && !ids.includes(asked);
+    },
+    (isMissing) => {
+      if (isMissing) notice.say({ tone: 'wrong', text: `There is no such ${of.what} any more.` });
+    },
+    { immediate: true },
+  );
+}
