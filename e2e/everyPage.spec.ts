@@ -178,3 +178,30 @@ test('keys reach everything: find a drink, list the keys, begin a new plan', asy
   await page.keyboard.press('n');
   await expect(page).toHaveURL(/\/plan$/);
 });
+
+test('an address that leads nowhere, or asks for what there is not, says so', async ({
+  page,
+  lido,
+}) => {
+  await page.goto(`${lido.url}/no/such/page`);
+  await expect(page.getByRole('heading', { name: 'There is no page /no/such/page' })).toBeVisible();
+  await page.getByRole('link', { name: 'Go to the bench' }).click();
+  await expect(page).toHaveURL(/\/bench$/);
+
+  await page.goto(`${lido.url}/log/compare`);
+  await page.getByRole('link', { name: 'Open the log' }).click();
+  await expect(page.getByRole('heading', { name: 'The log' })).toBeVisible();
+
+  await page.goto(`${lido.url}/pour/quick?cup=9000&to=1.3`);
+  const wrong = page.getByRole('alert').filter({ hasText: 'cup=9000' });
+  await expect(wrong).toContainText('which cannot be');
+  await expect(page.getByRole('textbox', { name: 'Strength wanted' })).toHaveValue(/^1\.30/);
+  await wrong.getByRole('button', { name: 'Go on without it' }).click();
+  await expect(wrong).toHaveCount(0);
+  await expect(page).toHaveURL(/cup=350.*to=1\.3/);
+
+  await page.goto(`${lido.url}/pour?drink=gone`);
+  await expect(page.getByRole('alert')).toContainText(
+    'There is no such drink on the menu any more.',
+  );
+});

@@ -36,6 +36,8 @@ export const PAGES = [
   'log/import',
   'log/batch/lido-batch-1',
   'log/compare?a=lido-batch-1&b=lido-batch-2',
+  'log/compare',
   'label?jug=lido-jug-1',
   'label?batch=lido-batch-4',
+  'no/such/page',
 ];

@@ -26,7 +26,11 @@ export const router = createRouter({
       component: inTwoTasks(load[`./pages/${file}.vue`]!),
       meta,
     })),
-    { path: '/:rest(.*)*', redirect: '/bench' },
+    {
+      path: '/:rest(.*)*',
+      component: inTwoTasks(load['./pages/lost/LostPage.vue']!),
+      meta: { title: 'No such page' },
+    },
   ],
 });
 

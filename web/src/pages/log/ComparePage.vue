@@ -7,13 +7,20 @@ import LogWays from './LogWays.vue';
 import { SIDES, useComparePage } from './useComparePage.ts';
 
 /** Two batches side by side: what was different in, what came out, what explains it. */
-const { state, failure, load, names, ids, rows, columns, explained, like } = useComparePage();
+const page = useComparePage();
+const { isAsked, state, failure, load, names, ids, rows, columns, explained, like } = page;
 </script>
 
 <template>
   <div class="page compare">
     <LogWays title="Two batches" />
-    <p v-if="state === 'loading'" class="soft" role="status">Fetching both …</p>
+    <div v-if="!isAsked" class="empty">
+      <h2>Two batches are picked in the log</h2>
+      <p>
+        Tap “Compare two” there, then one box each. <RouterLink to="/log">Open the log</RouterLink>
+      </p>
+    </div>
+    <p v-else-if="state === 'loading'" class="soft" role="status">Fetching both …</p>
     <p v-else-if="state === 'failed'" class="due" role="alert">
       {{ failure }} <LinkButton @click="load">Try again</LinkButton>
     </p>

@@ -39,15 +39,24 @@ export function useComparePage() {
   const route = useRoute();
   const openPlan = useOpenPlan();
 
+  /** Which two, by the address; null where it does not say. */
+  const asked = computed(() => {
+    const { a, b } = route.query;
+    return typeof a === 'string' && typeof b === 'string' ? ([a, b] as const) : null;
+  });
   const {
     loaded: both,
     state,
     failure,
     load,
-  } = useLoaded(async () =>
-    Promise.all([log.one(String(route.query['a'])), log.one(String(route.query['b']))]),
+  } = useLoaded(async () => Promise.all((asked.value ?? []).map(async (id) => log.one(id))));
+  watch(
+    asked,
+    (two) => {
+      if (two) void load();
+    },
+    { immediate: true },
   );
-  watch(() => [route.query['a'], route.query['b']], load, { immediate: true });
 
   const sideOf = (batch: BatchInFull): Compared | null => {
     const seen = observationOf({ batch, actuals: batch.actuals, probes: batch.probes });
@@ -140,6 +149,7 @@ export function useComparePage() {
     };
   });
   return {
+    isAsked: computed(() => asked.value !== null),
     state,
     failure,
     load,

@@ -284,6 +284,11 @@ describe('what the log’s pages say', () => {
     expect(notice.notice?.text).to.contain('A plan like');
   });
 
+  it('two are compared once the address names two', async () => {
+    const { of } = await page('/log/compare?a=x', useComparePage, () => null);
+    expect([of.isAsked.value, of.rows.value]).to.deep.equal([false, []]);
+  });
+
   it('one of two that is not there is said', async () => {
     const { of } = await page('/log/compare?a=x&b=y', useComparePage, ({ path }) =>
       path.startsWith('/api/batches/') ? { status: 404, body: { detail: 'No such batch.' } } : null,
