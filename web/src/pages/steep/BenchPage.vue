@@ -5,7 +5,6 @@ import { ElButton } from 'element-plus';
 import { computed, onMounted, onScopeDispose, toRef } from 'vue';
 import { RouterLink } from 'vue-router';
 import StepVessel from '../../components/drawings/StepVessel.vue';
-import LinkButton from '../../components/fields/LinkButton.vue';
 import { useRefusals } from '../../components/fields/refusals.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { clockTime } from '../../format/formatClock.ts';
@@ -14,12 +13,12 @@ import BatchPhotos from './BatchPhotos.vue';
 import BesideRow from './BesideRow.vue';
 import NotedList from './NotedList.vue';
 import RunningPanel from './RunningPanel.vue';
-import StepFigure from './StepFigure.vue';
 import StepList from './StepList.vue';
-import StrainForm from './StrainForm.vue';
+import StepPanel from './StepPanel.vue';
 import { useBench } from './useBench.ts';
 import { useFilling } from './useFilling.ts';
 import { useLargeButton } from './useLargeButton.ts';
+import { usePedals } from './usePedals.ts';
 import { useNoted } from './useNoted.ts';
 import { useNights } from './useNights.ts';
 import { useStepTexts } from './useStepTexts.ts';
@@ -100,15 +99,7 @@ const { button, press, backTo, back } = useLargeButton({
   refused: firstRefused,
   leave: () => emit('leave'),
 });
-/** Pedals press Page Down and Page Up, whatever has the focus. */
-function key(event: KeyboardEvent): void {
-  if (event.key !== 'PageDown' && event.key !== 'PageUp') return;
-  event.preventDefault();
-  if (event.repeat) return;
-  void (event.key === 'PageDown' ? press() : back());
-}
-window.addEventListener('keydown', key);
-onScopeDispose(() => window.removeEventListener('keydown', key));
+usePedals({ ahead: press, back });
 </script>
 
 <template>
@@ -129,48 +120,20 @@ onScopeDispose(() => window.removeEventListener('keydown', key));
       </p>
     </header>
     <div class="work" :class="{ 'at-rest': isResting }">
-      <section v-if="inHand" class="step" aria-live="polite" aria-label="This step">
-        <p class="phase soft">{{ PHASES[phase] }}</p>
-        <h2 class="title">{{ inHand.step.title }}</h2>
-        <StepFigure
-          :state="inHand"
-          :now-ms
-          :zone="shelf.zone"
-          :detail="texts.detailOf.value(inHand)"
-          :measured
-          :format
-        />
-        <StrainForm
-          v-if="inHand.step.note === 'filled' && batch.status === 'steeping'"
-          class="fill"
-          v-bind="filling.form.value"
-          :format
-          button-elsewhere
-          @change="filling.change"
-          @fill="filling.setFill"
-          @add="filling.addFill"
-          @drop="filling.dropFill"
-        />
-        <p class="watch">{{ inHand.step.watch }}</p>
-        <img
-          v-if="inHand.step.photoId"
-          class="how"
-          :src="`/api/steps/photos/${inHand.step.photoId}`"
-          :alt="`How this shop does it: ${inHand.step.title}`"
-        />
-        <p v-if="inHand.state !== 'noted' && inHand.step.note !== 'filled'">
-          <LinkButton @click="bench.done({ kind: 'skipped' })">Leave this step out</LinkButton>
-        </p>
-      </section>
-      <section v-else class="step" aria-live="polite" aria-label="This step">
-        <p class="phase soft">Finish</p>
-        <h2 class="title">
-          {{ batch.status === 'abandoned' ? 'It was given up' : 'All of it is done' }}
-        </h2>
-        <p v-if="batch.status !== 'abandoned'" class="watch">
-          What came out is in its jugs; all that was noted is kept with the batch.
-        </p>
-      </section>
+      <StepPanel
+        class="step"
+        :state="inHand"
+        :phase="PHASES[phase]"
+        :status="batch.status"
+        :at-rest="isResting"
+        :now-ms
+        :zone="shelf.zone"
+        :detail="inHand ? texts.detailOf.value(inHand) : ''"
+        :measured
+        :filling
+        :format
+        @leave-out="bench.done({ kind: 'skipped' })"
+      />
       <StepList
         class="list"
         :states="listed"
@@ -295,42 +258,6 @@ onScopeDispose(() => window.removeEventListener('keydown', key));
   min-width: 0;
 }
 
-.how {
-  display: block;
-  max-width: 100%;
-  max-height: 24vh;
-  margin-top: 16px;
-  border: 1px solid var(--hairline);
-}
-
-.phase {
-  font-size: var(--t18);
-}
-
-.title {
-  padding-top: 4px;
-  color: var(--ink);
-  font-size: clamp(1.75rem, 5vw, 3rem);
-  font-weight: 700;
-  line-height: 1.12;
-}
-
-.at-rest .title {
-  font-size: clamp(1.5rem, 2.6vw, 2.25rem);
-}
-
-.watch {
-  max-width: 34rem;
-  padding-top: 16px;
-  color: var(--ink-soft);
-  font-size: var(--t18);
-}
-
-.fill {
-  margin-top: 12px;
-  grid-template-columns: minmax(0, 1fr);
-}
-
 .foot {
   display: grid;
   grid-template-columns: minmax(0, 1fr) 150px;
@@ -392,10 +319,6 @@ onScopeDispose(() => window.removeEventListener('keydown', key));
   .foot .el-button {
     height: 72px;
     padding-inline: 10px;
-  }
-
-  .watch {
-    font-size: var(--t15);
   }
 }
 
