@@ -15,14 +15,11 @@ export {
   matchColumns,
   OLD_COLUMN_NAMES,
   OLD_COLUMNS,
-  oldBatchSchema,
-  readOldRow,
   type ColumnMatch,
-  type OldBatch,
   type OldColumn,
   type OldUnits,
-  type RowProblem,
-} from './oldLog.ts';
+} from './oldColumns.ts';
+export { oldBatchSchema, readOldRow, type OldBatch, type RowProblem } from './oldLog.ts';
 export { batchFacts, batchText } from './batchText.ts';
 
 export { otherWays, type OtherWay } from './otherWays.ts';

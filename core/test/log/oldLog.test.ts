@@ -1,5 +1,6 @@
 import { expect } from 'chai';
-import { matchColumns, readOldRow } from '../../src/log/oldLog.ts';
+import { matchColumns } from '../../src/log/oldColumns.ts';
+import { readOldRow } from '../../src/log/oldLog.ts';
 
 const HEADINGS = [
   'Date',

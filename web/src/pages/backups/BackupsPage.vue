@@ -1,14 +1,15 @@
 <script setup lang="ts">
 import { amountText } from '@ratio/core/units';
+import { useFileDialog } from '@vueuse/core';
 import { ElButton, ElPopconfirm } from 'element-plus';
 import 'element-plus/theme-chalk/el-popper.css';
 import 'element-plus/theme-chalk/el-popover.css';
 import 'element-plus/theme-chalk/el-popconfirm.css';
 import DataTable from '../../components/tables/DataTable.vue';
 import type { DataColumn } from '../../components/tables/dataColumn.ts';
+import { ONE_FILE } from '../../components/fields/oneFile.ts';
 import { clockTime, dayName } from '../../format/formatClock.ts';
 import { useShop } from '../../stores/shop.ts';
-import { ref } from 'vue';
 import { useArchive } from './useArchive.ts';
 import { useBackups, type Backup } from './useBackups.ts';
 
@@ -35,12 +36,11 @@ const LISTS = [
   'opened',
 ] as const;
 const { taking, refused, take, stop } = useArchive();
-const chosen = ref<HTMLInputElement | null>(null);
-
-function choose(event: Event): void {
-  const { files } = event.target as HTMLInputElement;
-  if (files?.[0]) void take(files[0]);
-}
+const { open, onChange } = useFileDialog({ ...ONE_FILE, accept: '.zip,application/zip' });
+onChange((files) => {
+  const file = files?.[0];
+  if (file) void take(file);
+});
 const { backups, busy, restoring, make, restore } = useBackups();
 
 const size = (bytes: number): string =>
@@ -110,17 +110,8 @@ const when = (at: string): string =>
       </p>
       <p class="ways">
         <a class="el-button" href="/api/archive" download="ratio-archive.zip">Take the archive</a>
-        <ElButton :loading="taking" @click="chosen?.click()">Take an archive in …</ElButton>
+        <ElButton :loading="taking" @click="open()">Take an archive in …</ElButton>
         <ElButton v-if="taking" text @click="stop">Stop</ElButton>
-        <input
-          ref="chosen"
-          type="file"
-          accept=".zip,application/zip"
-          class="visually-hidden"
-          aria-label="An archive to take in"
-          tabindex="-1"
-          @change="choose"
-        />
       </p>
       <p v-if="refused !== ''" class="due" role="alert">{{ refused }}</p>
       <p class="lists">

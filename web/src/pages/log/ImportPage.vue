@@ -6,16 +6,23 @@ import 'element-plus/theme-chalk/el-progress.css';
 import { computed } from 'vue';
 import ChoiceField from '../../components/fields/ChoiceField.vue';
 import ChoiceRow from '../../components/fields/ChoiceRow.vue';
-import DataTable from '../../components/tables/DataTable.vue';
+import { ONE_FILE } from '../../components/fields/oneFile.ts';
+import { fetchedPart } from '../../components/figures/fetchedPart.ts';
+import { useAmountFormat } from '../../composables/useAmountFormat.ts';
+import { useShop } from '../../stores/shop.ts';
 import { useOldLogReader } from '../../workers/useOldLogReader.ts';
 import LogWays from './LogWays.vue';
 import { useImportPage } from './useImportPage.ts';
 
+const OldLogPreview = fetchedPart(() => import('./OldLogPreview.vue'));
+
 /** An old log out of a spreadsheet: columns, units, a look at it, and what cannot be read. */
+const shelf = useShop();
+const format = useAmountFormat();
 const page = useImportPage(useOldLogReader());
 const { headings, fileName, match, units, problem, isOpen, isMatched, isReading, summary } = page;
-const { isRunning, done, takeIn, stop, setColumn, previewColumns } = page;
-const { open, onChange } = useFileDialog({ accept: '.csv,.txt,.tsv,text/csv', multiple: false });
+const { isRunning, done, takeIn, stop, setColumn } = page;
+const { open, onChange } = useFileDialog({ ...ONE_FILE, accept: '.csv,.txt,.tsv,text/csv' });
 onChange((files) => {
   const file = files?.[0];
   if (file) void page.open(file);
@@ -87,12 +94,7 @@ const set = (part: Partial<OldUnits>): void => void (units.value = { ...units.va
       </section>
       <section v-if="isMatched" aria-labelledby="look">
         <h2 id="look" class="section-head">As it will stand in the log</h2>
-        <DataTable
-          label="The first of its batches"
-          :rows="summary.preview"
-          :key-of="({ id }) => id"
-          :columns="previewColumns"
-        />
+        <OldLogPreview :batches="summary.preview" :zone="shelf.zone" :format />
         <template v-if="summary.bad > 0">
           <p class="due" role="alert">
             {{ summary.bad }} row{{ summary.bad === 1 ? '' : 's' }} cannot be read. Mend

@@ -3,17 +3,12 @@ import {
   OLD_COLUMN_NAMES,
   OLD_COLUMNS,
   type ColumnMatch,
-  type OldBatch,
   type OldColumn,
   type OldUnits,
 } from '@ratio/core/log';
 import { computed, ref, shallowRef, watch } from 'vue';
-import { percentText } from '@ratio/core/units';
-import type { DataColumn } from '../../components/tables/dataColumn.ts';
 import { sentenceOf } from '../../api/client.ts';
 import { sendLog } from '../../api/sendLog.ts';
-import { useAmountFormat } from '../../composables/useAmountFormat.ts';
-import { dayName } from '../../format/formatClock.ts';
 import { useStores } from '../../stores/useStores.ts';
 import type { OldLogReader, OldLogSense, OldLogSummary } from '../../workers/oldLogReader.ts';
 
@@ -22,7 +17,6 @@ const NOTHING: OldLogSummary = { good: 0, bad: 0, preview: [], problems: [], mor
 /** An old log from a spreadsheet: its columns matched, each row checked, taken in as a whole or not at all. */
 export function useImportPage(reader: OldLogReader) {
   const { shelf, batches, notice } = useStores();
-  const format = useAmountFormat();
   const headings = shallowRef<readonly string[]>([]);
   const fileName = ref('');
   const rowCount = ref(0);
@@ -102,36 +96,6 @@ export function useImportPage(reader: OldLogReader) {
     }
   }
 
-  const previewColumns = computed<readonly DataColumn<OldBatch>[]>(() => [
-    {
-      key: 'began',
-      label: 'Began',
-      text: ({ startedAt }) => dayName({ at: new Date(startedAt), zone: shelf.zone }),
-      minPx: 100,
-    },
-    { key: 'coffee', label: 'Coffee', text: ({ coffeeName }) => coffeeName, minPx: 120 },
-    {
-      key: 'in',
-      label: 'In',
-      text: ({ doseG, waterG }) => `${format.value.mass(doseG)} and ${format.value.mass(waterG)}`,
-      minPx: 130,
-    },
-    {
-      key: 'steeped',
-      label: 'Steeped',
-      text: ({ hours, place }) => `${hours.toFixed(1)} h, ${place}`,
-      minPx: 120,
-    },
-    { key: 'grind', label: 'Grind', text: ({ grind }) => grind, minPx: 110 },
-    {
-      key: 'found',
-      label: 'Found',
-      text: ({ strengthFrac }) => (strengthFrac === null ? '–' : percentText(strengthFrac)),
-      isNumber: true,
-      minPx: 70,
-    },
-  ]);
-
   return {
     headings,
     fileName,
@@ -143,7 +107,6 @@ export function useImportPage(reader: OldLogReader) {
     isMatched,
     isReading,
     summary,
-    previewColumns,
     isOpen: computed(() => rowCount.value > 0),
     isRunning,
     done,
