@@ -5,12 +5,13 @@ import DriftChart from '../../components/charts/DriftChart.vue';
 import FoundChart from '../../components/charts/FoundChart.vue';
 import ChoiceField from '../../components/fields/ChoiceField.vue';
 import LinkButton from '../../components/fields/LinkButton.vue';
-import DataTable from '../../components/tables/DataTable.vue';
+import { fetchedPart } from '../../components/figures/fetchedPart.ts';
 import { useSession } from '../../stores/session.ts';
 import { useLearning } from '../../workers/useLearning.ts';
 import LogWays from './LogWays.vue';
-import { TAUGHT_COLUMNS } from './taught.ts';
 import { useLearningPage } from './useLearningPage.ts';
+
+const TaughtTable = fetchedPart(() => import('./TaughtTable.vue'));
 
 /** Predicted against found, and what the log teaches the model by it. */
 const session = useSession();
@@ -79,12 +80,10 @@ const { next, canAccept, batchCount, acceptLearned, useVersion, inUse, versions,
           {{ inUse }} Below: how much each coffee gives and how fast, over what the handbook says.
           It comes from {{ batchCount }} batches; it is within the brackets 9 times in 10.
         </p>
-        <DataTable
-          label="What each coffee gives, over the handbook’s values"
-          :rows="taught"
-          :key-of="({ key }) => key"
-          :columns="TAUGHT_COLUMNS"
-        />
+        <!-- What stands below waits there for the rows. -->
+        <div :style="{ minHeight: `${42 * (taught.length + 1)}px` }">
+          <TaughtTable :rows="taught" />
+        </div>
         <p v-for="text in retained" :key="text" class="soft">Liquid retained, {{ text }}.</p>
         <p v-if="loss !== ''" class="soft">{{ loss }}</p>
         <p v-if="scoop !== ''" class="soft">{{ scoop }}</p>

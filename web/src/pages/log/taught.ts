@@ -1,12 +1,11 @@
 import type { Fit } from '@ratio/core/learn';
-import type { DataColumn } from '../../components/tables/dataColumn.ts';
 
 /** Half of 90 % of a normal distribution, in standard deviations. */
 export const Z90 = 1.6449;
 
 type Known = Fit['learned']['anyCoffee'];
 /** What the log teaches of a coffee, over the handbook's values. */
-interface Taught extends Known {
+export interface Taught extends Known {
   readonly key: string;
   readonly name: string;
   readonly readings: number;
@@ -43,41 +42,3 @@ export const times = ({ value, sigma }: Known['yieldLog']): string => {
   const [at, from, to] = [0, -Z90, Z90].map((by) => Math.exp(value + by * sigma).toFixed(2));
   return `${at} (${from} to ${to})`;
 };
-
-export const TAUGHT_COLUMNS: readonly DataColumn<Taught>[] = [
-  { key: 'name', label: 'Coffee', text: ({ name }) => name, by: ({ name }) => name, minPx: 130 },
-  {
-    key: 'yield',
-    label: 'Yield, times',
-    text: ({ yieldLog }) => times(yieldLog),
-    by: ({ yieldLog }) => yieldLog.value,
-    isNumber: true,
-    minPx: 170,
-  },
-  {
-    key: 'rate',
-    label: 'Rate, times',
-    text: ({ rateLog }) => times(rateLog),
-    by: ({ rateLog }) => rateLog.value,
-    isNumber: true,
-    minPx: 170,
-  },
-  {
-    key: 'from',
-    label: 'From',
-    text: ({ readings, weighings, offFrac }) =>
-      offFrac ? `${readings} readings, ${weighings} weighings` : '–',
-    by: ({ readings }) => readings,
-    minPx: 190,
-  },
-  {
-    key: 'off',
-    label: 'Strengths were off by',
-    text: ({ offFrac }) =>
-      offFrac
-        ? `${(100 * offFrac.before).toFixed(1)} % before, ${(100 * offFrac.after).toFixed(1)} % after`
-        : '–',
-    by: ({ offFrac }) => offFrac?.after ?? 1,
-    minPx: 190,
-  },
-];
