@@ -55,7 +55,8 @@ export async function readArchive(of: {
 function opened(file: string): Promise<ZipFile> {
   return new Promise((resolve, reject) => {
     open(file, { lazyEntries: true, autoClose: false }, (error, zip) => {
-      if (error) reject(refusal(`This is no zip that can be read: ${error.message}.`));
+      if (error)
+        reject(refusal('This is no zip that can be read: another file, or only a part of one.'));
       else resolve(zip);
     });
   });
