@@ -77,9 +77,10 @@ export function useDrinkInHand() {
     key: 'drink',
     what: 'drink on the menu',
     take: (id) => {
-      if (id !== chosenId.value) choose(id);
+      // What is changed or new of it stays in hand.
+      if (id !== (edited.value?.id ?? chosenId.value)) choose(id);
     },
-    ids: () => menu.drinks.map(({ id }) => id),
+    ids: () => [...menu.drinks, ...(edited.value ? [edited.value] : [])].map(({ id }) => id),
   });
 
   function change(part: Partial<Drink>): void {

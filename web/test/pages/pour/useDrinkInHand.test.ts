@@ -1,6 +1,7 @@
 import type { Drink, KeepDrinkRequest } from '@ratio/core/drink';
 import { expect } from 'chai';
 import { lidoDrinks } from '../../../../demo/lido.ts';
+import { keptText } from '../../../src/kept/ours.ts';
 import { useDrinkInHand } from '../../../src/pages/pour/useDrinkInHand.ts';
 import { usePour } from '../../../src/pages/pour/usePour.ts';
 import { usePourOutcome } from '../../../src/pages/pour/usePourOutcome.ts';
@@ -50,6 +51,24 @@ describe('useDrinkInHand', () => {
     const { hand, notice } = await open(menu(), 'gone');
     expect(hand.usual.value!.id).to.equal(lidoDrinks[0]!.id);
     expect(notice.notice!.text).to.equal('There is no such drink on the menu any more.');
+  });
+
+  it('keeps what is changed or new in hand where the address asks for the same drink', async () => {
+    for (const over of [{}, { id: 'fresh-drink', version: 0 }]) {
+      const changed: Drink = { ...lidoDrinks[0]!, version: 1, cupMl: 333, ...over };
+      const { hand, notice } = await withApp({
+        browser,
+        path: `/pour/card?drink=${changed.id}`,
+        answers: (request) => (request.path.startsWith('/api/drinks') ? menu()(request) : null),
+        use: () => {
+          // As a page left it that was never asked for a drink by its address.
+          browser.storage.set('ratio.drink.edited', keptText(changed));
+          return { hand: useDrinkInHand(), notice: useNotice() };
+        },
+      });
+      expect(hand.drink.value).to.deep.equal(changed);
+      expect(notice.notice).to.equal(null);
+    }
   });
 
   it('keeps a step of taste as the usual, and undoes it', async () => {
