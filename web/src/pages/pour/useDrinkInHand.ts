@@ -69,8 +69,22 @@ export function useDrinkInHand() {
       : [],
   );
 
-  function choose(id: string): void {
+  /** What is changed or new is let go, and can be taken back. */
+  function letGo(): void {
+    const [gone, was, beforeId] = [edited.value, isNew.value, chosenId.value];
+    const isNews = gone !== null && (was || changes.value.length > 0);
     edited.value = null;
+    if (!isNews) return;
+    notice.say({
+      tone: 'done',
+      text: `${gone.name}: ${was ? 'let go before it was kept' : 'as usual again'}.`,
+      undo: async () => {
+        [chosenId.value, edited.value] = [beforeId, gone];
+      },
+    });
+  }
+  function choose(id: string): void {
+    letGo();
     chosenId.value = id;
   }
   useAskedFor({
@@ -131,10 +145,7 @@ export function useDrinkInHand() {
 
   async function remove(): Promise<void> {
     const gone = usual.value;
-    if (isNew.value || !gone) {
-      edited.value = null;
-      return;
-    }
+    if (isNew.value || !gone) return letGo();
     try {
       await menu.remove(gone);
       edited.value = null;
@@ -167,7 +178,7 @@ export function useDrinkInHand() {
     adjust,
     keep,
     remove,
-    asUsual: () => (edited.value = null),
+    asUsual: letGo,
     /** Takes a kept version in hand, as the drink of this once. */
     take: (version: Omit<Drink, 'id' | 'version'>) => {
       if (usual.value)

@@ -71,6 +71,21 @@ describe('useDrinkInHand', () => {
     }
   });
 
+  it('lets go of what is changed where another drink is chosen, and takes it back', async () => {
+    const { hand, notice } = await open();
+    hand.choose('milk-tide');
+    expect(notice.notice).to.equal(null);
+    hand.adjust('stronger');
+    const changed = hand.edited.value!;
+    hand.choose('lido-black');
+    expect([hand.edited.value, hand.drink.value!.id]).to.deep.equal([null, 'lido-black']);
+    expect(notice.notice!.text).to.equal('Milk tide: as usual again.');
+    await notice.undo();
+    expect(hand.drink.value).to.deep.equal(changed);
+    hand.asUsual();
+    expect(hand.drink.value!.id).to.equal('milk-tide');
+  });
+
   it('keeps a step of taste as the usual, and undoes it', async () => {
     const { hand, notice } = await open();
     const before = hand.usual.value!.target;
