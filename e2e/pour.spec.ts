@@ -45,8 +45,14 @@ test('a new drink from nothing: glass, ice, ingredients, target; kept, poured, a
   await pick(page, 'Target', /^a strength/);
   await fill(page, 'Strength wanted', '1.4 %');
 
-  // Nothing typed is lost by a reload.
+  // Nothing typed is lost by a reload, by a look at its card or at another drink.
   await page.reload();
+  await page.getByRole('link', { name: 'Build card' }).click();
+  await expect(page.getByRole('heading', { name: 'Pier head' })).toBeVisible();
+  await page.getByRole('link', { name: 'Back to the glass' }).click();
+  await page.getByRole('button', { name: /^Milk tide/ }).click();
+  await expect(drinkOf(page)).toContainText('Milk tide');
+  await page.getByRole('button', { name: 'Undo' }).click();
   await page.getByRole('radio', { name: 'Pour it' }).click();
   const drink = drinkOf(page);
   await expect(drink).toContainText('Pier head');

@@ -186,6 +186,7 @@ export function useDrinkInHand() {
     },
     startNew: () => {
       const last = Math.max(0, ...menu.drinks.map(({ order }) => order));
+      letGo();
       edited.value = newDrink(last + 1);
     },
   };
