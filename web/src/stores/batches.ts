@@ -44,21 +44,27 @@ export const useBatches = defineStore('batches', () => {
     inFull.value = new Map(inFull.value).set(batch.id, batch);
   };
 
-  async function loadInFull(id: string): Promise<void> {
-    keepInFull(await askOrLast<BatchInFull>(pathOf(id)));
-  }
+  /** What is being read of them in full. */
+  const reading = new Set<Promise<void>>();
+  const read = (one: Promise<void>): Promise<void> => {
+    reading.add(one);
+    return one.finally(() => reading.delete(one));
+  };
+  const loadInFull = (id: string): Promise<void> =>
+    read(askOrLast<BatchInFull>(pathOf(id)).then(keepInFull));
   /** All that steep, with what was noted of each. */
-  async function loadRunning(): Promise<void> {
-    for (const batch of await askOrLast<BatchInFull[]>('/api/running')) keepInFull(batch);
+  const loadRunning = (): Promise<void> =>
+    read(askOrLast<BatchInFull[]>('/api/running').then((all) => all.forEach(keepInFull)));
+  /** Reads those again that are known in full; what is being read may be from before the change. */
+  async function loadOpen(changed?: string): Promise<void> {
+    await Promise.allSettled(reading);
+    const open = [...inFull.value.keys()].filter((id) => changed === undefined || id === changed);
+    await Promise.all(open.map((id) => loadInFull(id).catch(() => undefined)));
   }
 
   /** @param changed the one that changed; all of them where nobody says which */
   async function load(changed?: string): Promise<void> {
-    const open = [...inFull.value.keys()].filter((id) => changed === undefined || id === changed);
-    const [list] = await Promise.all([
-      askOrLast<Batch[]>(LATELY_PATH),
-      ...open.map((id) => loadInFull(id).catch(() => undefined)),
-    ]);
+    const [list] = await Promise.all([askOrLast<Batch[]>(LATELY_PATH), loadOpen(changed)]);
     batches.value = list;
   }
 

@@ -48,6 +48,21 @@ describe('useBatches', () => {
     });
   });
 
+  it('is read again where it changed while it was read for the first time', async () => {
+    const batches = useBatches();
+    const path = '/api/batches/soon';
+    let photos: readonly { id: string }[] = [];
+    browser.answer((request) => ({
+      status: 200,
+      body: request.path === path ? { ...rows[0], actuals: [], probes: [], photos } : rows,
+    }));
+    const first = batches.loadInFull('soon');
+    photos = [{ id: 'bag' }];
+    await Promise.all([first, batches.load('soon')]);
+    expect(browser.asked.filter((request) => request.path === path)).to.have.length(2);
+    expect(batches.inFull.get('soon')!.photos).to.have.length(1);
+  });
+
   describe('what is noted of one', () => {
     const row = (id: string) => ({
       id,
