@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { fetchedAhead, fetchedPart } from './components/figures/fetchedPart.ts';
+import { fetchedPart } from './components/figures/fetchedPart.ts';
 import { RouterLink, RouterView, useRoute, useRouter } from 'vue-router';
 import InTurn from './components/figures/InTurn.vue';
 import NoticeBar from './components/navigation/NoticeBar.vue';
+import StateStrip from './components/navigation/StateStrip.vue';
 import TheLine from './components/navigation/TheLine.vue';
 import { saveFile } from './api/saveFile.ts';
 import { useChanges } from './composables/useChanges.ts';
@@ -24,8 +25,6 @@ import { authorOf } from './format/authorOf.ts';
 
 const FinderPage = fetchedPart(() => import('./pages/finder/FinderPage.vue'));
 const KeysHelp = fetchedPart(() => import('./components/navigation/KeysHelp.vue'));
-// It is there before the connection drops, which is what it tells of.
-const StateStrip = fetchedAhead(() => import('./components/navigation/StateStrip.vue'));
 const SetAsideStrip = fetchedPart(() => import('./components/navigation/SetAsideStrip.vue'));
 const SignInPage = fetchedPart(() => import('./pages/people/SignInPage.vue'));
 
