@@ -23,13 +23,12 @@ export function useAskedFor(of: {
     },
     { immediate: true },
   );
+  // Once for each address: what is let go later was there.
   watch(
-    () => {
-      const [asked, ids] = [route.query[of.key], of.ids()];
-      return typeof asked === 'string' && ids.length > 0 && !ids.includes(asked);
-    },
-    (isMissing) => {
-      if (isMissing) notice.say({ tone: 'wrong', text: `There is no such ${of.what} any more.` });
+    [() => route.query[of.key], () => of.ids().length > 0],
+    ([asked, isKnown]) => {
+      if (typeof asked === 'string' && isKnown && !of.ids().includes(asked))
+        notice.say({ tone: 'wrong', text: `There is no such ${of.what} any more.` });
     },
     { immediate: true },
   );

@@ -1,5 +1,6 @@
 import type { Drink, KeepDrinkRequest } from '@ratio/core/drink';
 import { expect } from 'chai';
+import { nextTick } from 'vue';
 import { lidoDrinks } from '../../../../demo/lido.ts';
 import { keptText } from '../../../src/kept/ours.ts';
 import { useDrinkInHand } from '../../../src/pages/pour/useDrinkInHand.ts';
@@ -68,6 +69,10 @@ describe('useDrinkInHand', () => {
       });
       expect(hand.drink.value).to.deep.equal(changed);
       expect(notice.notice).to.equal(null);
+      // Its address stays, and asks for nothing that is not there.
+      hand.choose('milk-tide');
+      await nextTick();
+      expect(notice.notice!.undo).to.be.a('function');
     }
   });
 
