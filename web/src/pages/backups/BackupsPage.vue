@@ -1,13 +1,12 @@
 <script setup lang="ts">
 import { amountText } from '@ratio/core/units';
-import { useFileDialog } from '@vueuse/core';
 import { ElButton, ElPopconfirm } from 'element-plus';
 import 'element-plus/theme-chalk/el-popper.css';
 import 'element-plus/theme-chalk/el-popover.css';
 import 'element-plus/theme-chalk/el-popconfirm.css';
 import DataTable from '../../components/tables/DataTable.vue';
 import type { DataColumn } from '../../components/tables/dataColumn.ts';
-import { ONE_FILE } from '../../components/fields/oneFile.ts';
+import { useOneFile } from '../../composables/useOneFile.ts';
 import { clockTime, dayName } from '../../format/formatClock.ts';
 import { useShop } from '../../stores/shop.ts';
 import { useArchive } from './useArchive.ts';
@@ -36,11 +35,7 @@ const LISTS = [
   'opened',
 ] as const;
 const { taking, refused, take, stop } = useArchive();
-const { open, onChange } = useFileDialog({ ...ONE_FILE, accept: '.zip,application/zip' });
-onChange((files) => {
-  const file = files?.[0];
-  if (file) void take(file);
-});
+const choose = useOneFile('.zip,application/zip', (file) => void take(file));
 const { backups, busy, restoring, make, restore } = useBackups();
 
 const size = (bytes: number): string =>
@@ -110,7 +105,7 @@ const when = (at: string): string =>
       </p>
       <p class="ways">
         <a class="el-button" href="/api/archive" download="ratio-archive.zip">Take the archive</a>
-        <ElButton :loading="taking" @click="open()">Take an archive in …</ElButton>
+        <ElButton :loading="taking" @click="choose">Take an archive in …</ElButton>
         <ElButton v-if="taking" text @click="stop">Stop</ElButton>
       </p>
       <p v-if="refused !== ''" class="due" role="alert">{{ refused }}</p>

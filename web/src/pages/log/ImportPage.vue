@@ -1,14 +1,13 @@
 <script setup lang="ts">
 import { OLD_COLUMN_NAMES, OLD_COLUMNS, type OldUnits } from '@ratio/core/log';
-import { useFileDialog } from '@vueuse/core';
 import { ElButton, ElProgress } from 'element-plus';
 import 'element-plus/theme-chalk/el-progress.css';
 import { computed } from 'vue';
 import ChoiceField from '../../components/fields/ChoiceField.vue';
 import ChoiceRow from '../../components/fields/ChoiceRow.vue';
-import { ONE_FILE } from '../../components/fields/oneFile.ts';
 import { fetchedPart } from '../../components/figures/fetchedPart.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
+import { useOneFile } from '../../composables/useOneFile.ts';
 import { useShop } from '../../stores/shop.ts';
 import { useOldLogReader } from '../../workers/useOldLogReader.ts';
 import LogWays from './LogWays.vue';
@@ -22,11 +21,7 @@ const format = useAmountFormat();
 const page = useImportPage(useOldLogReader());
 const { headings, fileName, match, units, problem, isOpen, isMatched, isReading, summary } = page;
 const { isRunning, done, takeIn, stop, setColumn } = page;
-const { open, onChange } = useFileDialog({ ...ONE_FILE, accept: '.csv,.txt,.tsv,text/csv' });
-onChange((files) => {
-  const file = files?.[0];
-  if (file) void page.open(file);
-});
+const choose = useOneFile('.csv,.txt,.tsv,text/csv', (file) => void page.open(file));
 const columns = computed(() => [
   { value: '-1', label: 'not in it' },
   ...headings.value.map((heading, i) => ({
@@ -55,7 +50,7 @@ const set = (part: Partial<OldUnits>): void => void (units.value = { ...units.va
       A table with a heading and a row for each batch, saved as CSV: when it began, the coffee,
       coffee and water in, the hours; strength, brew and notes where there are any.
     </p>
-    <p><ElButton :disabled="isRunning" @click="open()">Choose a file</ElButton> {{ fileName }}</p>
+    <p><ElButton :disabled="isRunning" @click="choose">Choose a file</ElButton> {{ fileName }}</p>
     <p v-if="problem !== ''" class="due" role="alert">{{ problem }}</p>
     <p v-if="isReading" class="soft" role="status">Reading its rows …</p>
     <template v-if="isOpen">
