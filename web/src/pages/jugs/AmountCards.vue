@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { storedCoffeeMl } from '@ratio/core/matter';
 import type { Jug } from '@ratio/core/jug';
 import type { Expected } from '@ratio/core/units';
 import { computed } from 'vue';
@@ -16,6 +15,8 @@ const props = defineProps<{
   jug: Jug;
   /** What the jug itself weighs, g; null where nobody has said it. */
   tareG: number | null;
+  /** How dense what is in it is. */
+  gPerMl: number;
   bench: JugBench;
   format: AmountFormat;
 }>();
@@ -24,10 +25,9 @@ const { drawnG, drawnFor, countedG, discardG, discardReason, volumeText, doing }
 const m = computed(() => props.jug.onHandG);
 const c = computed(() => props.jug.strengthFrac);
 const level = computed(() => volumeText(m.value, c.value));
-const gPerMl = computed(() => 1 / storedCoffeeMl({ massG: 1, strengthFrac: c.value }));
 /** On the scale the jug is weighed too, where its own mass is known. */
 function setCounted(volumeMl: number, quantity: Expected): void {
-  const seenG = volumeMl * gPerMl.value;
+  const seenG = volumeMl * props.gPerMl;
   countedG.value = quantity === 'mass' ? Math.max(0, seenG - (props.tareG ?? 0)) : seenG;
 }
 </script>

@@ -61,6 +61,7 @@ const view = ref<View | null>(session.can('brews') && !jug.value?.onGrounds ? 'r
         :view
         :jug
         :tare-g
+        :g-per-ml
         :bench
         :format
       />

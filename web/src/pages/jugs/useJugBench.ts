@@ -10,8 +10,8 @@ const STRETCHED = 1.15;
 const STEP_FRAC = 1e-4;
 const STEP_G = 10;
 
-const rounded = (value: number, step: number): number =>
-  Number((Math.round(value / step) * step).toFixed(6));
+const rounded = (value: number, step: number, by = Math.round): number =>
+  Number((by(value / step) * step).toFixed(6));
 
 export type JugBench = ReturnType<typeof useJugBench>;
 
@@ -49,9 +49,7 @@ export function useJugBench() {
     const isEnough = Math.abs(between - own) <= Math.abs(withAll - own);
     // Never a hair more than it holds.
     const nearer = its > own ? Math.floor : Math.ceil;
-    blendFrac.value = isEnough
-      ? between
-      : Number((nearer(withAll / STEP_FRAC) * STEP_FRAC).toFixed(6));
+    blendFrac.value = isEnough ? between : rounded(withAll, STEP_FRAC, nearer);
   }
   /** Nobody has said anything yet. */
   function forget(): void {
