@@ -42,7 +42,7 @@ export function useLogPage() {
   const asked = computed(() => readLogAddress(route.query));
   const query = computed(() => asked.value.query);
   /** What the address asks for that there is not. */
-  const wrong = computed(() => asked.value.wrong.join(', '));
+  const wrong = computed(() => asked.value.wrong);
   function change(part: Partial<LogQuery>): void {
     void router.replace({ query: logAddress({ ...query.value, page: 1, ...part }) });
   }

@@ -20,7 +20,7 @@ export function useQuick() {
   const asked = computed(() => readQuickAddress(route.query));
   const quick = computed(() => asked.value.quick);
   /** What the address asks for that cannot be. */
-  const wrong = computed(() => asked.value.wrong.join(', '));
+  const wrong = computed(() => asked.value.wrong);
   const set = (part: Partial<Quick>): void =>
     void router.replace({ query: { ...quick.value, ...part } });
 
