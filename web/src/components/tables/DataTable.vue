@@ -8,7 +8,7 @@ import { computed, onMounted, ref } from 'vue';
 import { nextTask } from '../../composables/nextTask.ts';
 import { useInPieces } from '../../composables/useInPieces.ts';
 import LinkButton from '../fields/LinkButton.vue';
-import type { DataColumn } from './dataColumn.ts';
+import { ROW_PX, type DataColumn } from './dataColumn.ts';
 
 /**
  * Rows in columns: sorted by a tap on a heading, the headings and the first column staying in sight, rows
@@ -39,8 +39,6 @@ defineSlots<{
 
 /** So many rows are put up in one go, in a task that holds nothing up. */
 const PIECE = 4;
-/** How high a row of one line is: what stands below waits there for the rows. */
-const ROW_PX = 42;
 
 /** By which column it is sorted; as the rows come before a heading is touched. */
 const sorting = ref<{ prop: string | null; order: 'ascending' | 'descending' | null } | null>(null);

@@ -92,7 +92,7 @@ export function useHouseRecipes() {
     store.houseRecipes.find((one) => one.id === id),
   );
 
-  /** Saves a change of the recipe in hand; one that cannot be stored is said to be none. */
+  /** Saves a change of the recipe in hand; why one cannot be stored is said. */
   function change(over: Partial<HouseRecipe>, what: string): void {
     if (recipe.value) void edits.change(recipe.value, over, what);
   }

@@ -6,6 +6,7 @@ import FoundChart from '../../components/charts/FoundChart.vue';
 import ChoiceField from '../../components/fields/ChoiceField.vue';
 import LinkButton from '../../components/fields/LinkButton.vue';
 import { fetchedPart } from '../../components/figures/fetchedPart.ts';
+import { ROW_PX } from '../../components/tables/dataColumn.ts';
 import { useSession } from '../../stores/session.ts';
 import { useLearning } from '../../workers/useLearning.ts';
 import LogWays from './LogWays.vue';
@@ -80,8 +81,7 @@ const { next, canAccept, batchCount, acceptLearned, useVersion, inUse, versions,
           {{ inUse }} Below: how much each coffee gives and how fast, over what the handbook says.
           It comes from {{ batchCount }} batches; it is within the brackets 9 times in 10.
         </p>
-        <!-- What stands below waits there for the rows. -->
-        <div :style="{ minHeight: `${42 * (taught.length + 1)}px` }">
+        <div :style="{ minHeight: `${ROW_PX * (taught.length + 1)}px` }">
           <TaughtTable :rows="taught" />
         </div>
         <p v-for="text in retained" :key="text" class="soft">Liquid retained, {{ text }}.</p>
