@@ -137,6 +137,16 @@ lookingTest(
       await stands(page);
       expect(new Set(fonts), name).toEqual(new Set(['chivo-first', 'chivo-mono-first']));
     }
+    // A face that has not come is stood in for by a font of the system, which a browser looks up for each
+    // size: what a page is set in has one face, and that has come.
+    const opensWith = await page.evaluate(() => {
+      const named = (family = ''): string => family.replaceAll('"', '');
+      const [family] = getComputedStyle(document.body).fontFamily.split(',');
+      return [...document.fonts]
+        .filter((face) => named(face.family) === named(family))
+        .map((face) => face.status);
+    });
+    expect(opensWith).toEqual(['loaded']);
     await page
       .getByRole('heading', { level: 1 })
       .first()

@@ -8,6 +8,7 @@ import { compiledOnArrival } from './build/compiledOnArrival.ts';
 import { documentFirst, FIRST } from './build/documentFirst.ts';
 import {
   asHighAsItsRows,
+  asHighAsItsStyle,
   keptRows,
   plainColumns,
   rowsByPlace,
@@ -67,6 +68,7 @@ export default defineConfig({
     keptRows,
     rowsByPlace,
     asHighAsItsRows,
+    asHighAsItsStyle,
     scriptBesideStyles,
     compiledOnArrival,
     // Once here instead of at every request.

@@ -77,6 +77,21 @@ export const asHighAsItsRows = mended({
   says: [['if (isNull(height)) return false;', 'if (!height) return false;']],
 });
 
+/**
+ * A text of several lines is as high as its styles say; Element Plus measures a hidden copy of it, and lays
+ * the page out for that.
+ */
+export const asHighAsItsStyle = mended({
+  name: 'as-high-as-its-style',
+  file: '/input/src/input.vue_vue_type_script_setup_true_lang.mjs',
+  says: [
+    [
+      'else textareaCalcStyle.value = { minHeight: calcTextareaHeight(textarea.value).minHeight };',
+      '',
+    ],
+  ],
+});
+
 /** The place of a row among the others, whatever those are open for. */
 export const rowsByPlace = mended({
   name: 'rows-by-place',
