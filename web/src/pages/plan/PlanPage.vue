@@ -2,6 +2,7 @@
 import { ANY_VESSEL_ID } from '@ratio/core/brew';
 import { usualCoffee } from '@ratio/core/coffee';
 import { storeToRefs } from 'pinia';
+import { watch } from 'vue';
 import { useTurn } from '../../composables/useTurn.ts';
 import { useFetched } from '../../components/figures/useFetched.ts';
 import { fetchedPart } from '../../components/figures/fetchedPart.ts';
@@ -56,7 +57,8 @@ const { asked, explained, rangeText, narrowedBy } = usePlanWhy(page);
 const { starting, start } = useStartSteep();
 const print = (): void => window.print();
 const drawnWidth = useDrawnWidth();
-/** What everybody comes for is put up first. */
+/** It is predicted by a task of its own; then what everybody comes for is put up first. */
+watch(useTurn(), () => void result.value, { flush: 'sync' });
 const isOutcomeOn = useTurn();
 </script>
 
@@ -158,7 +160,7 @@ const isOutcomeOn = useTurn();
       />
     </section>
     <PlanOutcome
-      v-if="result && isOutcomeOn"
+      v-if="isOutcomeOn && result"
       :result
       :sampled
       :targets="draft.targets"
@@ -207,7 +209,7 @@ const isOutcomeOn = useTurn();
     </PlanOutcome>
     <WhyOnAsking v-model="asked" :explained :range="rangeText" :narrowed-by :format />
   </div>
-  <BatchSheet v-if="sheet && isSheetHere" v-bind="sheet" />
+  <BatchSheet v-if="isSheetHere && sheet" v-bind="sheet" />
 </template>
 
 <style scoped>
