@@ -387,6 +387,21 @@ test('a drink that another tablet changed first is not overwritten', async ({
 });
 
 lookingTest(
+  'at a laptop every drink stands above the foot, from its strength to its allergens',
+  async ({ page, lido }) => {
+    await page.setViewportSize({ width: 1280, height: 800 });
+    const drinks = await page.request.get(`${lido.url}/api/drinks`);
+    for (const { id, name } of (await drinks.json()) as { id: string; name: string }[]) {
+      await page.goto(`${lido.url}/pour?drink=${id}`);
+      await expect(drinkOf(page)).toContainText(name);
+      const allergens = await drinkOf(page).getByText('Contains', { exact: true }).boundingBox();
+      const foot = await page.locator('.go').boundingBox();
+      expect(allergens!.y + allergens!.height, name).toBeLessThanOrEqual(foot!.y);
+    }
+  },
+);
+
+lookingTest(
   'the foot names the first caution that it covers, not one in sight',
   async ({ page, lido }) => {
     await page.setViewportSize({ width: 1280, height: 800 });

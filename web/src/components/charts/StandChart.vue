@@ -32,16 +32,22 @@ const props = defineProps<{
   window: { readonly fromMinutes: number; readonly toMinutes: number } | null;
   minute: number;
   lastSipMinutes: number;
+  /** Of the drawing, which is 440 wide. */
+  height: number;
   format: AmountFormat;
 }>();
 const emit = defineEmits<{ minute: [minutes: number] }>();
 
 const WIDTH = 440;
-const HEIGHT = 164;
 const LEFT = 46;
 const RIGHT = WIDTH - 16;
 const TOP = 24;
-const BASE = 136;
+/** Of a label of the axis, with the air around it. */
+const TICK_ROOM = 28;
+/** So low the curve has the room of a note; the sentence beside the strength says it too. */
+const LOW = 110;
+const base = computed(() => props.height - 28);
+const tickCount = computed(() => Math.max(2, Math.round((base.value - TOP) / TICK_ROOM)));
 const svg = ref<SVGSVGElement | null>(null);
 const VIEWS = [
   { value: 'strength', text: 'Strength', title: 'Coffee strength, %', digits: 2 },
@@ -66,7 +72,9 @@ const y = computed(() => {
   const both = [...props.timeline, ...(props.other?.timeline ?? [])];
   const [low = 0, high = 1] = extent(both, valueOf);
   const room = Math.max(LEAST_SPAN[shown.value] - (high - low), (high - low) * 0.3) / 2;
-  return scaleLinear([Math.max(0, low - room), high + room], [BASE - 6, TOP]).nice(4);
+  return scaleLinear([Math.max(0, low - room), high + room], [base.value - 6, TOP]).nice(
+    tickCount.value,
+  );
 });
 const pathOf = (timeline: readonly MinutePoint[]): string =>
   line<MinutePoint>(
@@ -74,8 +82,10 @@ const pathOf = (timeline: readonly MinutePoint[]): string =>
     (point) => y.value(valueOf(point)),
   ).curve(curveMonotoneX)(timeline) ?? '';
 const ticks = computed(() => {
-  const format = y.value.tickFormat(4, `.${view.value.digits}f`);
-  return y.value.ticks(4).map((value) => ({ y: y.value(value), label: format(value) }));
+  const format = y.value.tickFormat(tickCount.value, `.${view.value.digits}f`);
+  return y.value
+    .ticks(tickCount.value)
+    .map((value) => ({ y: y.value(value), label: format(value) }));
 });
 const at = (minutes: number) => {
   const point = props.timeline[Math.min(30, Math.round(minutes))];
@@ -83,7 +93,7 @@ const at = (minutes: number) => {
 };
 const judged = computed(() => at(props.minute));
 const gripAt = (place: number): Grip => ({
-  at: { x: place, y: BASE },
+  at: { x: place, y: base.value },
   range: { value: props.minute, min: 0, max: 30, step: 1 },
   label: 'Minute at which the drink is judged',
   valueText: `${props.minute} minutes after pouring`,
@@ -117,7 +127,7 @@ const rows = computed(() =>
       <svg
         ref="svg"
         class="chart"
-        :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
+        :viewBox="`0 0 ${WIDTH} ${height}`"
         role="group"
         :aria-label="title"
       >
@@ -128,24 +138,24 @@ const rows = computed(() =>
           :x="x(window.fromMinutes)"
           :width="Math.max(1, x(window.toMinutes) - x(window.fromMinutes))"
           :y="TOP - 4"
-          :height="BASE - TOP + 4"
+          :height="base - TOP + 4"
         />
         <text
-          v-if="window && shown === 'strength'"
+          v-if="window && shown === 'strength' && height > LOW"
           class="note meant"
           :x="x(window.toMinutes) - 6"
           text-anchor="end"
-          :y="BASE - 8"
+          :y="base - 8"
         >
           tastes as meant
         </text>
         <AxisSide :ticks :x="LEFT" side="left" />
-        <AxisBottom :scale="x" :y="BASE" :majors="[0, 5, 10, 15, 20, 25, 30]" :minor-step="1" />
+        <AxisBottom :scale="x" :y="base" :majors="[0, 5, 10, 15, 20, 25, 30]" :minor-step="1" />
         <path v-if="other" class="curve beside" :d="pathOf(other.timeline)" />
         <path class="curve" :d="pathOf(timeline)" />
         <circle v-for="sip in sips" :key="sip.x" class="sip" :cx="sip.x" :cy="sip.y" r="4" />
         <template v-if="judged">
-          <line class="end" :x1="judged.x" :x2="judged.x" :y1="TOP - 4" :y2="BASE" />
+          <line class="end" :x1="judged.x" :x2="judged.x" :y1="TOP - 4" :y2="base" />
           <circle class="dot" :cx="judged.x" :cy="judged.y" r="5" />
           <SvgHandle :svg axis="x" :grip="gripAt(judged.x)" @change="emit('minute', $event)">
             <rect class="tab" x="-9" y="-2" width="18" height="12" rx="2" />

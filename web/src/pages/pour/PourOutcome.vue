@@ -96,6 +96,13 @@ watch(
   () => (isChartFolded.value = solution.value.status !== 'met'),
   { immediate: true },
 );
+/** What a build of three takes leaves this to the chart; each line more is its own height lower. */
+const CHART = { height: 164, least: 86, line: 32 } as const;
+const chartHeight = computed(() => {
+  const { build, bulk } = props;
+  const more = build.length - 3 + (bulk ? 4 : 0) + (solution.value.alcoholFrac > 0 ? 1 : 0);
+  return Math.max(CHART.least, CHART.height - Math.max(0, more) * CHART.line);
+});
 /** The other cautions; why it is out of reach stands above. */
 const cautions = computed(() =>
   solution.value.status === 'met' ? props.solved.cautions : props.solved.cautions.slice(1),
@@ -153,7 +160,7 @@ const unseenWarning = computed(() =>
         title="While the ice melts"
         :always="isChartFolded"
       >
-        <div class="room">
+        <div class="room" :style="{ '--chart': chartHeight }">
           <InTurn>
             <StandChart
               :timeline="solution.timeline()"
@@ -162,6 +169,7 @@ const unseenWarning = computed(() =>
               :window="drinkingWindowOf(solved)"
               :minute
               :last-sip-minutes="lastSip"
+              :height="chartHeight"
               :format
               @minute="emit('aim', { atMinutes: $event })"
             />
@@ -253,7 +261,7 @@ const unseenWarning = computed(() =>
   }
 
   .room {
-    min-height: calc(32px + 100cqi * 164 / 440);
+    min-height: calc(32px + 100cqi * var(--chart) / 440);
   }
 }
 
