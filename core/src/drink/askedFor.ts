@@ -1,6 +1,7 @@
 import { sum } from 'd3-array';
 import { pick, type Pantry } from '../pantry/ingredients.ts';
 import { isMilk, isSweet, type Adjustment } from './adjust.ts';
+import { isPourable } from './poured.ts';
 import type { Drink, DrinkVersion } from './schema.ts';
 
 /** For whom a drink is changed that nobody names: it was poured so once. */
@@ -27,7 +28,7 @@ const OPPOSITES: Readonly<Partial<Record<Adjustment, Adjustment>>> = {
  * What enough people asked for of a drink, so that it could be the usual.
  *
  * A name counts once, with what it asked for last; what was poured for nobody by name counts each time.
- * Whoever wants the opposite is taken off.
+ * Whoever wants the opposite is taken off. What can no longer be poured is passed over: something in it left the shelf.
  *
  * @param input.usual the drink as the menu has it
  * @param input.versions what was kept of it, the latest first
@@ -43,7 +44,7 @@ export function askedFor(input: {
   const since = changed < 0 ? versions : versions.slice(0, changed);
   const heard = new Set<string>();
   const people = new Map<Adjustment, number>();
-  for (const { drink, forWhom } of since) {
+  for (const { drink, forWhom } of since.filter(({ drink: one }) => isPourable(one, pantry))) {
     const who = forWhom.toLowerCase();
     if (heard.has(who)) continue;
     if (forWhom !== THIS_ONCE) heard.add(who);

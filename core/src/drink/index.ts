@@ -16,7 +16,7 @@ export { liquidColour } from './liquidColour.ts';
 export { type Measured, type MeasuredBy, type MeasuredDrink, measuredDrink } from './measured.ts';
 export { menuCautions } from './menuCautions.ts';
 export { createMenuSolver } from './menuSolver.ts';
-export { pouredIds, pouredPaths } from './poured.ts';
+export { isPourable, pouredIds, pouredPaths } from './poured.ts';
 export { drinkingWindowOf, predictDrink, type SolvedDrink, solveRequest } from './predict.ts';
 export {
   type PredictDrinkRequest,

@@ -1,3 +1,4 @@
+import type { Pantry } from '../pantry/ingredients.ts';
 import type { Drink } from './schema.ts';
 
 type Poured = Pick<Drink, 'additions' | 'ice'> & {
@@ -18,3 +19,7 @@ export const pouredPaths = ({ additions, fillWith, diluents, ice }: Poured): Map
 
 /** @returns ids of what is poured into a drink beside the concentrate */
 export const pouredIds = (drink: Poured): string[] => [...pouredPaths(drink).values()];
+
+/** @returns whether everything that a drink pours is in the pantry */
+export const isPourable = (drink: Poured, pantry: Pantry): boolean =>
+  pouredIds(drink).every((id) => Object.hasOwn(pantry, id));

@@ -47,6 +47,13 @@ describe('askedFor', () => {
     ).to.deep.equal([]);
   });
 
+  it('passes over what can no longer be poured: something in it left the shelf', () => {
+    const [gone] = usual.additions;
+    const drink = { ...usual, additions: [{ ...gone!, ingredient: 'left-the-shelf' }] };
+    const sweeter = [said('sweeter'), said('sweeter'), said('sweeter')];
+    expect(asked([{ drink, forWhom: 'window seat' }, ...sweeter])).to.deep.equal([['sweeter', 3]]);
+  });
+
   it('takes off who wants the opposite', () => {
     const stronger = Array.from({ length: 4 }, () => said('stronger'));
     expect(asked([...stronger, said('weaker')])).to.deep.equal([['stronger', 3]]);

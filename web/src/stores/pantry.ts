@@ -1,6 +1,6 @@
 import { daysLeft, localDate, useBy } from '@ratio/core/calendar';
 import type { Caution } from '@ratio/core/caution';
-import { pouredIds, type Drink } from '@ratio/core/drink';
+import { isPourable, pouredIds, type Drink } from '@ratio/core/drink';
 import { openedCautions, resolvePantry } from '@ratio/core/pantry';
 import { defineStore } from 'pinia';
 import { computed } from 'vue';
@@ -76,8 +76,7 @@ export const usePantry = defineStore('pantry', () => {
       ),
     ),
     /** Whether everything that a drink pours is there. */
-    holds: (drink: Drink) =>
-      pouredIds(drink).every((id) => Object.hasOwn(resolved.value.pantry, id)),
+    holds: (drink: Drink) => isPourable(drink, resolved.value.pantry),
     lifeOf,
     lastDayOf,
     pastIn,

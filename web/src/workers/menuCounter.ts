@@ -2,7 +2,7 @@ import {
   createMenuSolver,
   drawnG,
   drinkRequest,
-  pouredIds,
+  isPourable,
   weekNeedG,
   type Drink,
   type SolvedDrink,
@@ -51,11 +51,9 @@ export function createMenuCounter() {
   let open: Question[] = [];
   let isWorking = false;
 
-  const isHeld = (drink: Drink): boolean =>
-    pouredIds(drink).every((id) => Object.hasOwn(resolved.pantry, id));
   function goOn({ jug, drinks, solved }: Question): void {
     for (const drink of drinks.splice(0, PIECE))
-      if (isHeld(drink))
+      if (isPourable(drink, resolved.pantry))
         solved.push({ drink, solved: solve(drinkRequest({ drink, jug, shop: bar.rooms })) });
   }
   async function work(): Promise<void> {

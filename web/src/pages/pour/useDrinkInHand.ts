@@ -69,15 +69,15 @@ export function useDrinkInHand() {
       : [],
   );
 
-  /** What is changed or new is let go, and can be taken back. */
-  function letGo(): void {
+  /** What is changed or new is let go, and can be taken back; `text` says what becomes of a change. */
+  function letGo(text = 'as usual again.'): void {
     const [gone, was, beforeId] = [edited.value, isNew.value, chosenId.value];
     const isNews = gone !== null && (was || changes.value.length > 0);
     edited.value = null;
     if (!isNews) return;
     notice.say({
       tone: 'done',
-      text: `${gone.name}: ${was ? 'let go before it was kept' : 'as usual again'}.`,
+      text: `${gone.name}: ${was ? 'let go before it was kept.' : text}`,
       undo: async () => {
         [chosenId.value, edited.value] = [beforeId, gone];
       },
@@ -108,6 +108,20 @@ export function useDrinkInHand() {
     const next = adjustDrink({ drink: drink.value, by, pantry: pantry.pantry, tools: shop.bar });
     if (next) edited.value = next;
     else notice.say({ tone: 'wrong', text: `There is nothing left that would make it ${by}.` });
+  }
+
+  /** Takes a kept version in hand, as the drink of this once. */
+  function take(kept: Omit<Drink, 'id' | 'version'>): void {
+    if (!usual.value) return;
+    const { id, version } = usual.value;
+    const taken = { ...kept, id, version };
+    if (!pantry.holds(taken)) {
+      const text = 'Something in it is not on the shelf any more. Nothing is changed.';
+      notice.say({ tone: 'wrong', text });
+      return;
+    }
+    letGo('what was changed and not kept is let go.');
+    edited.value = taken;
   }
 
   async function keep(forWhom: string): Promise<void> {
@@ -178,12 +192,8 @@ export function useDrinkInHand() {
     adjust,
     keep,
     remove,
-    asUsual: letGo,
-    /** Takes a kept version in hand, as the drink of this once. */
-    take: (version: Omit<Drink, 'id' | 'version'>) => {
-      if (usual.value)
-        edited.value = { ...version, id: usual.value.id, version: usual.value.version };
-    },
+    asUsual: () => letGo(),
+    take,
     startNew: () => {
       const last = Math.max(0, ...menu.drinks.map(({ order }) => order));
       letGo();

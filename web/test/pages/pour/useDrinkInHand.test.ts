@@ -91,6 +91,34 @@ describe('useDrinkInHand', () => {
     expect(hand.drink.value!.id).to.equal('milk-tide');
   });
 
+  it('takes a version of its history in hand; what was changed before comes back by undo', async () => {
+    const { hand, notice } = await open();
+    const { id: _, version: __, ...before } = hand.usual.value!;
+    const version = { ...before, cupMl: before.cupMl + 20 };
+    hand.take(version);
+    expect([hand.drink.value!.cupMl, notice.notice]).to.deep.equal([version.cupMl, null]);
+    hand.asUsual();
+    hand.adjust('stronger');
+    const changed = hand.edited.value!;
+    hand.take(version);
+    expect(hand.drink.value!.cupMl).to.equal(version.cupMl);
+    expect(notice.notice!.text).to.equal('Lido black: what was changed and not kept is let go.');
+    await notice.undo();
+    expect(hand.drink.value).to.deep.equal(changed);
+  });
+
+  it('says that a version has something in it which left the shelf, and keeps what is in hand', async () => {
+    const { hand, notice } = await open();
+    const { id: _, version: __, ...before } = hand.usual.value!;
+    hand.adjust('stronger');
+    const changed = hand.edited.value!;
+    hand.take({ ...before, additions: [{ ingredient: 'left-the-shelf', volumeMl: 10, tempC: 4 }] });
+    expect(hand.drink.value).to.deep.equal(changed);
+    expect(notice.notice!.text).to.equal(
+      'Something in it is not on the shelf any more. Nothing is changed.',
+    );
+  });
+
   it('keeps a step of taste as the usual, and undoes it', async () => {
     const { hand, notice } = await open();
     const before = hand.usual.value!.target;
