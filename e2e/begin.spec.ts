@@ -30,6 +30,27 @@ freshTest.describe('from nothing', () => {
   });
 
   freshTest(
+    'pages that wait for a batch lead to a plan while none steeps',
+    async ({ page, lido }) => {
+      for (const name of ['jugs', 'log/learning']) {
+        await page.goto(`${lido.url}/${name}`);
+        await page.getByRole('link', { name: 'Plan a batch' }).click();
+        await expect(page).toHaveURL(/\/plan$/);
+      }
+      // What has no price on the shelf costs more than nothing.
+      await page.goto(`${lido.url}/pour`);
+      const drink = page.getByRole('region', { name: 'This drink' });
+      await expect(drink).toContainText('Without a price on the shelf: Concentrate');
+      await expect(drink.getByText('€0.00')).toHaveCount(1);
+      await page.getByRole('link', { name: 'Menu' }).click();
+      await expect(page.getByRole('heading', { level: 1 })).toHaveText(
+        'The menu from an assumed concentrate',
+      );
+      await expect(page.getByText(/· 3\.50\s%, counted from 1\.00\sL ·/u)).toBeVisible();
+    },
+  );
+
+  freshTest(
     'last night’s batch goes in as it was, and comes out as it did',
     async ({ page, lido }) => {
       await page.goto(`${lido.url}/plan`);

@@ -8,5 +8,5 @@ export const jugOption = (
 ): { value: string; label: string; reason: string } => ({
   value: jug.id,
   label: `${jug.label}, ${format.percent(jug.strengthFrac)}`,
-  reason: `${jug.coffeeName}, ${amount}`,
+  reason: jug.coffeeName === '' ? amount : `${jug.coffeeName}, ${amount}`,
 });

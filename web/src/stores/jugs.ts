@@ -67,7 +67,7 @@ export const useJugs = defineStore('jugs', () => {
     return {
       id: ABOUT_ID,
       version: 0,
-      label: 'A concentrate of about',
+      label: 'an assumed concentrate',
       coffeeName: '',
       batchId: null,
       onGrounds: false,
@@ -89,6 +89,8 @@ export const useJugs = defineStore('jugs', () => {
     if (chosenId.value === ABOUT_ID) return about.value;
     return onHand.value.find(({ id }) => id === chosenId.value) ?? onHand.value[0] ?? about.value;
   });
+  /** Whether the jug in hand is only assumed. */
+  const isAssumed = computed(() => chosen.value.id === ABOUT_ID);
 
   return {
     jugs,
@@ -96,11 +98,10 @@ export const useJugs = defineStore('jugs', () => {
     /** The one that was picked, or else the oldest: it should go first. */
     chosen,
     choose: (id: string) => (chosenId.value = id),
-    /** A concentrate that nobody has noted: a litre of about so much. */
-    about,
     aboutFrac,
-    /** Whether the jug in hand is only assumed. */
-    isAssumed: computed(() => chosen.value.id === ABOUT_ID),
+    isAssumed,
+    /** What can be poured from; a concentrate that nobody has noted, a litre of about so much, where it is in hand. */
+    toPourFrom: computed(() => (isAssumed.value ? [...onHand.value, about.value] : onHand.value)),
     load,
     pour: ({ jug, ...poured }: { jug: Jug; id: string; massG: number; note: string }) =>
       enter(jug, { ...poured, kind: 'poured' }, `${poured.note} from ${jug.label}`),

@@ -14,10 +14,11 @@ import { useSession } from '../../stores/session.ts';
 import { onHandMl } from '../../stores/jugs.ts';
 import InTurn from '../../components/figures/InTurn.vue';
 import LinkButton from '../../components/fields/LinkButton.vue';
+import ToBatches from '../../components/navigation/ToBatches.vue';
 
 const DAY_MS = 86_400_000;
 
-const { shelf, jugs } = useStores();
+const { shelf, jugs, batches } = useStores();
 const session = useSession();
 const format = useAmountFormat();
 const router = useRouter();
@@ -95,7 +96,7 @@ async function pourFrom(jug: Jug): Promise<void> {
     <div v-else class="empty">
       <h2>No jug holds concentrate</h2>
       <p>A jug appears here when a batch is strained into it, or when somebody notes one.</p>
-      <p><RouterLink to="/steep">See what is steeping</RouterLink></p>
+      <p><ToBatches :steeping="batches.steeping.length > 0" /></p>
     </div>
   </div>
 </template>

@@ -6,7 +6,9 @@ import FoundChart from '../../components/charts/FoundChart.vue';
 import ChoiceField from '../../components/fields/ChoiceField.vue';
 import LinkButton from '../../components/fields/LinkButton.vue';
 import { fetchedPart } from '../../components/figures/fetchedPart.ts';
+import ToBatches from '../../components/navigation/ToBatches.vue';
 import { ROW_PX } from '../../components/tables/dataColumn.ts';
+import { useBatches } from '../../stores/batches.ts';
 import { useSession } from '../../stores/session.ts';
 import { useLearning } from '../../workers/useLearning.ts';
 import LogWays from './LogWays.vue';
@@ -16,6 +18,7 @@ const TaughtTable = fetchedPart(() => import('./TaughtTable.vue'));
 
 /** Predicted against found, and what the log teaches the model by it. */
 const session = useSession();
+const batches = useBatches();
 const router = useRouter();
 const page = useLearningPage(useLearning());
 const { vessel, vessels, millSetMs } = page;
@@ -49,7 +52,7 @@ const { next, canAccept, batchCount, acceptLearned, useVersion, inUse, versions,
         Read a strained batch with a refractometer, or weigh what came out. From then on this page
         shows how close the predictions were, and how much the shop’s own coffee gives.
       </p>
-      <p><RouterLink to="/steep">See what steeps</RouterLink></p>
+      <p><ToBatches :steeping="batches.steeping.length > 0" /></p>
     </div>
     <template v-else>
       <div class="found">

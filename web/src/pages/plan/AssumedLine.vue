@@ -47,6 +47,10 @@ const emit = defineEmits<{ coffee: [id: string] }>();
   font-size: var(--t13);
 }
 
+.assumed :deep(.el-button:last-of-type) {
+  margin-right: 0;
+}
+
 .assumed :deep(.el-button[aria-pressed='true']) {
   color: var(--ink);
   font-weight: 700;

@@ -3,6 +3,7 @@ import { ElButton } from 'element-plus';
 import { computed } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
 import ChoiceField from '../../components/fields/ChoiceField.vue';
+import { useJugs } from '../../stores/jugs.ts';
 import { useDrinks } from '../../stores/drinks.ts';
 import { useShop } from '../../stores/shop.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
@@ -17,6 +18,7 @@ import { useMenuTable } from './useMenuTable.ts';
 /** The whole menu as a ladder of strengths from one jug or batch: what it reaches, holds and costs. */
 const shelf = useShop();
 const { sources, source, rows, atRisk, take } = useMenuFrom();
+const jugs = useJugs();
 const drinks = useDrinks();
 const format = useAmountFormat();
 const router = useRouter();
@@ -25,18 +27,25 @@ const { lines, cautions } = useMenuTable(rows);
 /** From here on a menu prints upright. */
 const LONG = 16;
 const isLong = computed(() => lines.value.length > LONG);
+/** What is poured from, how strong, and how much of it there is. */
+const sourceText = computed(() => {
+  const { id, coffeeName, strengthFrac, lowFrac, onHandMl } = source.value;
+  const { percent, volume } = format.value;
+  const amount =
+    jugs.isAssumed && id === jugs.chosen.id
+      ? `counted from ${volume(onHandMl)}`
+      : `${volume(onHandMl)} ${lowFrac === null ? 'on hand' : 'expected'}`;
+  return [coffeeName, percent(strengthFrac), amount].filter((part) => part !== '').join(', ');
+});
 const print = (): void => window.print();
 </script>
 
 <template>
-  <div v-if="source" class="page menu" :class="{ long: isLong }">
+  <div class="page menu" :class="{ long: isLong }">
     <header>
       <h1>The menu from {{ source.title }}</h1>
       <p class="soft">
-        {{ shelf.shop?.name }} · {{ source.coffeeName }}, {{ format.percent(source.strengthFrac) }},
-        {{ format.volume(source.onHandMl) }}
-        {{ source.lowFrac === null ? 'on hand' : 'expected' }} ·
-        {{ dayName({ at: shelf.now, zone: shelf.zone })
+        {{ shelf.shop?.name }} · {{ sourceText }} · {{ dayName({ at: shelf.now, zone: shelf.zone })
         }}{{ drinks.iceTodayC === null ? '' : ` · all ice at ${format.temp(drinks.iceTodayC)}` }}
       </p>
       <p v-if="source.lowFrac !== null" class="soft">
@@ -85,11 +94,6 @@ const print = (): void => window.print();
         </p>
       </section>
     </MenuTable>
-  </div>
-  <div v-else class="page empty">
-    <h1>No concentrate is on hand</h1>
-    <p>The menu is computed from a jug. Strain a batch into one first.</p>
-    <p><RouterLink to="/steep">See what is steeping</RouterLink></p>
   </div>
 </template>
 

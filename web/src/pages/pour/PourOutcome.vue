@@ -86,6 +86,12 @@ const emit = defineEmits<{
 }>();
 
 const solution = computed(() => props.solved.solution);
+/** Of what has no price on the shelf there is no sum: it costs more than nothing. */
+const costText = computed(() => {
+  const { cost, format } = props;
+  const isKnown = cost && (cost.price > 0 || cost.unknown.length === 0);
+  return isKnown ? format.money(cost.price) : '–';
+});
 const lastSip = CONSTANTS.lastSipMinutes.value;
 
 const each = (amount: number): number => amount / props.drink.servings;
@@ -192,7 +198,7 @@ const unseenWarning = computed(() =>
         :energy-kcal="each(solution.energyKcal)"
         :sugar-g="each(solution.sugarG)"
         :alcohol-frac="solution.alcoholFrac"
-        :cost="cost ? format.money(cost.price) : '–'"
+        :cost="costText"
         :price="format.money(drink.price)"
         :margin
         :unpriced="cost?.unknown ?? []"

@@ -102,9 +102,7 @@ useKeys({ n: startNew });
         :may-add="session.can('brews')"
         :chosen-id="isNew ? '' : drink.id"
         :jug="jugs.chosen"
-        :jugs="
-          jugs.onHand.length === 0 || jugs.isAssumed ? [...jugs.onHand, jugs.about] : jugs.onHand
-        "
+        :jugs="jugs.toPourFrom"
         :assumed="jugs.isAssumed"
         :usual="menuIsUsual"
         :write-jug

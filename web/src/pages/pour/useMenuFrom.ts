@@ -25,7 +25,7 @@ export function useMenuFrom() {
   const batchId = ref<string | null>(null);
 
   const sources = computed<MenuSource[]>(() => [
-    ...[...jugs.onHand, ...(jugs.onHand.length === 0 ? [jugs.about] : [])].map((jug) => ({
+    ...jugs.toPourFrom.map((jug) => ({
       ...jug,
       title: jug.label,
       onHandMl: onHandMl(jug),
@@ -49,22 +49,20 @@ export function useMenuFrom() {
       };
     }),
   ]);
-  const source = computed<MenuSource | null>(
+  const source = computed(
     () =>
       sources.value.find(({ id }) => id === batchId.value) ??
-      sources.value.find(({ id }) => id === jugs.chosen.id) ??
-      sources.value[0] ??
-      null,
+      sources.value.find(({ id }) => id === jugs.chosen.id)!,
   );
   // From the jug in hand the menu is solved already.
   const rows = computed(() => {
-    if (!source.value || source.value.id === jugs.chosen.id) return menu.rows;
+    if (source.value.id === jugs.chosen.id) return menu.rows;
     return menu.rowsFrom(source.value);
   });
   /** Drinks that a batch would no longer reach if it came out at the low end of its range. */
   const atRisk = computed(() => {
     const from = source.value;
-    if (!from || from.lowFrac === null) return [];
+    if (from.lowFrac === null) return [];
     const low = { ...from, strengthFrac: from.lowFrac };
     const isMet = new Set(
       rows.value.filter(({ solution }) => solution.status === 'met').map(({ drink }) => drink.id),

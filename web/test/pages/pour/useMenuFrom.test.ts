@@ -2,6 +2,7 @@ import { expect } from 'chai';
 import { useMenuFrom } from '../../../src/pages/pour/useMenuFrom.ts';
 import { LATELY_PATH, useBatches } from '../../../src/stores/batches.ts';
 import { useDrinks } from '../../../src/stores/drinks.ts';
+import { useJugs } from '../../../src/stores/jugs.ts';
 import { useMenu } from '../../../src/stores/menu.ts';
 import { installBrowser } from '../../browser.ts';
 import { batchOf, jugOf } from '../../documents.ts';
@@ -16,27 +17,43 @@ describe('useMenuFrom', () => {
   before(() => {
     browser = installBrowser();
   });
-  const open = () =>
+  const JUGS = [jugOf(), jugOf({ id: 'two', label: 'Jug 2', madeAt: '2026-06-13T06:00:00.000Z' })];
+  const open = (jugs = JUGS) =>
     withApp({
       browser,
       path: '/pour/menu',
-      jugs: [jugOf(), jugOf({ id: 'two', label: 'Jug 2', madeAt: '2026-06-13T06:00:00.000Z' })],
+      jugs,
       answers: ({ path }) => (path === LATELY_PATH ? { status: 200, body: [batch] } : null),
       use: () => ({
         from: useMenuFrom(),
         batches: useBatches(),
         menu: useMenu(),
         drinks: useDrinks(),
+        jugs: useJugs(),
       }),
     });
+
+  it('is from what is assumed where that is in hand, and says so in a sentence', async () => {
+    const empty = await open([]);
+    expect(empty.from.sources.value.map(({ title }) => title)).to.deep.equal([
+      'an assumed concentrate',
+    ]);
+    const id = empty.from.source.value.id;
+    // Beside a jug that was noted since, as on Pour.
+    const { from, jugs } = await open();
+    jugs.choose(id);
+    expect([from.source.value.id, jugs.isAssumed]).to.deep.equal([id, true]);
+    from.take('one');
+    expect(from.sources.value.map((one) => one.id)).to.deep.equal(['one', 'two']);
+  });
 
   it('offers jugs, then what still steeps, and begins with the jug in hand', async () => {
     const { from, batches } = await open();
     await batches.load();
     expect(from.sources.value.map(({ id }) => id)).to.deep.equal(['one', 'two', 'steeping']);
-    expect(from.source.value!.id).to.equal('one');
+    expect(from.source.value.id).to.equal('one');
     from.take('two');
-    expect(from.source.value!.id).to.equal('two');
+    expect(from.source.value.id).to.equal('two');
   });
 
   it('solves the menu from a batch, and says what its low end would lose', async () => {
@@ -46,7 +63,7 @@ describe('useMenuFrom', () => {
     const { source, rows, atRisk } = from;
     expect(source.value).to.include({ label: 'Batch of Sat 08:10', onHandG: 2000 });
     const { pricePerKg } = lidoCoffees.find(({ id }) => id === plan.coffeeId)!;
-    expect(source.value!.pricePerKg).to.be.closeTo((pricePerKg! * plan.doseG) / 2000, 1e-9);
+    expect(source.value.pricePerKg).to.be.closeTo((pricePerKg! * plan.doseG) / 2000, 1e-9);
     const black = rows.value.find(({ drink }) => drink.id === 'lido-black')!;
     expect(black.solution.status).to.equal('met');
     expect(black.left).to.equal(Math.floor(2000 / black.solution.concentrateG));
