@@ -32,11 +32,14 @@ freshTest.describe('from nothing', () => {
   freshTest(
     'pages that wait for a batch lead to a plan while none steeps',
     async ({ page, lido }) => {
-      for (const name of ['jugs', 'log/learning']) {
+      for (const name of ['jugs', 'log/learning', 'log/tasting']) {
         await page.goto(`${lido.url}/${name}`);
         await page.getByRole('link', { name: 'Plan a batch' }).click();
         await expect(page).toHaveURL(/\/plan$/);
       }
+      await page.goto(`${lido.url}/plan/samples`);
+      await page.getByRole('link', { name: 'Add a vessel to the shelf' }).click();
+      await expect(page).toHaveURL(/\/shelf$/);
       // What has no price on the shelf costs more than nothing.
       await page.goto(`${lido.url}/pour`);
       const drink = page.getByRole('region', { name: 'This drink' });

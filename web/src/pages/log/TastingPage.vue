@@ -5,6 +5,8 @@ import ActButton from '../../components/fields/ActButton.vue';
 import ChoiceField from '../../components/fields/ChoiceField.vue';
 import LinkButton from '../../components/fields/LinkButton.vue';
 import PickButtons from '../../components/fields/PickButtons.vue';
+import ToBatches from '../../components/navigation/ToBatches.vue';
+import { useBatches } from '../../stores/batches.ts';
 import TextRow from '../../components/fields/TextRow.vue';
 import BlindBegin from './BlindBegin.vue';
 import BlindServing from './BlindServing.vue';
@@ -15,6 +17,7 @@ import { useTastingPage } from './useTastingPage.ts';
 const { tasted, ofId, of, keep, rows, test, openId, begin, answer, at, question, verdict, tests } =
   useTastingPage();
 
+const batches = useBatches();
 const scores = ref<Partial<Record<Scale, number>>>({});
 const taster = ref('');
 const note = ref('');
@@ -118,7 +121,10 @@ const said = (row: (typeof rows.value)[number]): string =>
             </li>
           </ul>
         </template>
-        <p v-else class="soft">There is nothing on hand to taste, and no batch yet.</p>
+        <p v-else class="soft">
+          There is nothing on hand to taste, and no batch yet.
+          <ToBatches :steeping="batches.steeping.length > 0" />
+        </p>
       </section>
       <section aria-labelledby="blind">
         <h2 id="blind" class="section-head">Blind comparison</h2>

@@ -76,6 +76,11 @@ const print = (): void => window.print();
         <ElButton @click="print">Print the bench sheet</ElButton>
       </p>
     </section>
+    <div v-else-if="!jar" class="empty">
+      <h2>No jar is on the shelf yet</h2>
+      <p>Each sample is made to fit one: how much it holds is all that has to be known.</p>
+      <p><RouterLink to="/shelf">Add a vessel to the shelf</RouterLink></p>
+    </div>
     <p v-else class="due" role="status">
       {{ count }} jars: between one and {{ MOST_SAMPLES }} can be tasted side by side. Take fewer
       ratios, grinds or hours.
