@@ -1,4 +1,5 @@
-import { expect, lookingTest, stands } from './lido.ts';
+import type { Page } from '@playwright/test';
+import { expect, freshTest, lookingTest, stands } from './lido.ts';
 import { misfits } from './misfits.ts';
 import { PAGES, SIZES } from './pages.ts';
 
@@ -25,3 +26,39 @@ for (const name of PAGES)
       expect(wrong).toEqual([]);
     },
   );
+
+/** What does not fit of a page that stands, by size. */
+async function misfitsBySize(page: Page): Promise<string[]> {
+  const wrong: string[] = [];
+  for (const size of SIZES) {
+    await page.setViewportSize(size);
+    await stands(page);
+    for (const one of await misfits(page)) wrong.push(`${size.width} px: ${one}`);
+  }
+  return wrong;
+}
+
+freshTest('a plan in any vessel: every text stands clear', async ({ page, lido }) => {
+  await page.goto(`${lido.url}/plan`);
+  await expect(page.getByText('Any vessel, before')).toBeVisible();
+  expect(await misfitsBySize(page)).toEqual([]);
+});
+
+lookingTest(
+  'a plan in each vessel, full or too full: every text stands clear',
+  async ({ page, lido }) => {
+    await page.goto(`${lido.url}/plan`);
+    for (const name of [
+      'Small jar 1 L',
+      'Pitcher 2 L',
+      'Wide jar 3 L',
+      'Other tall jar 6 L',
+      'Bag bucket 12 L',
+    ]) {
+      await page.getByRole('combobox', { name: 'Vessel', exact: true }).press('Enter');
+      await page.getByRole('option', { name }).first().click();
+      await expect(page.getByText(`${name}, before`)).toBeVisible();
+      expect(await misfitsBySize(page), name).toEqual([]);
+    }
+  },
+);

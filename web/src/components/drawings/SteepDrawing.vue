@@ -83,7 +83,23 @@ const grip = computed<Grip>(() => {
 const arrowEnd = computed(() =>
   says.value.alone ? rightX.value : afterX.value - after.value.topRadiusMm * scale.value - 14,
 );
-const headY = computed(() => Math.min(levelY.value - 26, yOf(props.vessel.brimMl) + 10));
+/** What is said between the vessels, one line each: how far a line reaches above and below where it stands. */
+const LINE = { above: 12, below: 4 } as const;
+/** The headspace: between brim and level, or below what the level says, or above the vessel's name. */
+const headY = computed(() => {
+  const brimY = yOf(props.vessel.brimMl);
+  if (levelY.value - brimY > 2 * LINE.below + LINE.above) return brimY + 6;
+  return levelY.value + 24 < floor.value - 84 ? levelY.value + 24 : brimY - 32;
+});
+/** The arrow of the steep and its line: low, or where neither level nor headspace is said. */
+const courseY = computed(() => {
+  const said = [levelY.value + 4, headY.value];
+  const isClear = (y: number): boolean =>
+    y < floor.value - 4 &&
+    said.every((line) => y + 6 < line - LINE.above || y - 12 - LINE.above > line + LINE.below);
+  const low = floor.value - 50;
+  return [low, levelY.value + 38, levelY.value - 18].find(isClear) ?? low;
+});
 </script>
 
 <template>
@@ -121,15 +137,15 @@ const headY = computed(() => Math.min(levelY.value - 26, yOf(props.vessel.brimMl
       :y1="levelY"
       :y2="levelY"
     />
-    <text class="note" :class="{ due: overflows }" :x="edgeX + 12" :y="headY - 6">
+    <text class="note" :class="{ due: overflows }" :x="edgeX + 12" :y="headY">
       {{ headText }}
     </text>
     <text class="set" :x="edgeX + 30" :y="levelY + 4">{{ levelText }}</text>
     <SvgHandle :svg axis="y" :grip @change="emit('level', $event)" />
 
     <g class="course">
-      <text class="note" :x="edgeX + 14" :y="floor - 62">{{ steepText }}</text>
-      <path :d="`M${edgeX + 14} ${floor - 50}H${arrowEnd}m-9 -5l9 5l-9 5`" />
+      <text class="note" :x="edgeX + 14" :y="courseY - 12">{{ steepText }}</text>
+      <path :d="`M${edgeX + 14} ${courseY}H${arrowEnd}m-9 -5l9 5l-9 5`" />
     </g>
 
     <text class="note" :x="rightX" :y="says.below ? floor + 38 : brewTop - 30" text-anchor="end">

@@ -90,7 +90,7 @@ export function usePlan() {
     const head = {
       fits: `${volume(fit.headspaceMl)} headspace: fits`,
       tight: `${volume(fit.headspaceMl)} headspace: tight`,
-      overflows: `${volume(-fit.headspaceMl)} too much: overflows`,
+      overflows: `overflows by ${volume(-fit.headspaceMl)}`,
     }[fit.fit];
     return {
       vessel: vessel.value,
