@@ -62,3 +62,18 @@ lookingTest(
     }
   },
 );
+
+lookingTest(
+  'a step at the bench, in both systems: every text stands clear',
+  async ({ page, lido }) => {
+    for (const units of ['metric', 'us']) {
+      await page.goto(`${lido.url}/steep`);
+      if (units === 'us') await page.getByRole('button', { name: /^Units: metric/ }).click();
+      for (const batch of ['lido-batch-4', 'lido-batch-5']) {
+        await page.goto(`${lido.url}/steep/${batch}`);
+        await expect(page.getByRole('img', { name: 'Strength by the clock' })).toBeVisible();
+        expect(await misfitsBySize(page), `${batch}, ${units}`).toEqual([]);
+      }
+    }
+  },
+);

@@ -91,7 +91,16 @@ export const misfits = (page: Page): Promise<string[]> =>
         if (['sticky', 'fixed'].includes(getComputedStyle(around).position)) return true;
       return false;
     };
-    const still = found.filter(({ parent }) => !isOnTop(parent));
+    /** What scrolls within a part of the window is covered by what stands around that. */
+    const isScrolledAway = ({ box, parent }: Standing): boolean => {
+      for (let around: Element | null = parent; around; around = around.parentElement) {
+        const { top, bottom } = around.getBoundingClientRect();
+        if (scrolls(getComputedStyle(around).overflowY) && (box.bottom > bottom || box.top < top))
+          return true;
+      }
+      return false;
+    };
+    const still = found.filter((one) => !isOnTop(one.parent) && !isScrolledAway(one));
     still.forEach((a, i) => {
       for (const b of still.slice(i + 1)) {
         if (a.parent === b.parent || a.parent.contains(b.parent) || b.parent.contains(a.parent))

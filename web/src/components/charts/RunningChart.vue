@@ -5,6 +5,7 @@ import { max } from 'd3-array';
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
 import { computed } from 'vue';
+import { onPhone } from '../figures/onPhone.ts';
 import AxisSide from './AxisSide.vue';
 import ChartTable from './ChartTable.vue';
 
@@ -27,15 +28,17 @@ const props = defineProps<{
   clockAt: (hours: number) => string;
 }>();
 
-const WIDTH = 620;
 const HEIGHT = 250;
 const LEFT = 44;
-const RIGHT = WIDTH - 12;
+/** On a phone it is as wide as that, so that its letters keep their size. */
+const isPhone = onPhone();
+const width = computed(() => (isPhone.value ? 360 : 620));
+const right = computed(() => width.value - 12);
 const TOP = 34;
 const BASE = 206;
 
 const horizon = computed(() => props.curve.at(-1)?.hours ?? 24);
-const x = computed(() => scaleLinear([0, horizon.value], [LEFT, RIGHT]));
+const x = computed(() => scaleLinear([0, horizon.value], [LEFT, right.value]));
 const top = computed(() =>
   Math.max(
     props.high,
@@ -60,7 +63,7 @@ const asPlanned = computed(() => pathOf(props.planned));
 const ticks = computed(() =>
   y.value.ticks(4).map((value) => ({ y: y.value(value), label: percentFigure(value, 1) })),
 );
-const times = computed(() => x.value.ticks(6));
+const times = computed(() => x.value.ticks(isPhone.value ? 3 : 6));
 const nowX = computed(() => x.value(Math.min(wasHours.value, horizon.value)));
 const endX = computed(() => x.value(props.endHours));
 const rows = computed(() =>
@@ -78,7 +81,7 @@ const rows = computed(() =>
   <figure>
     <svg
       class="chart"
-      :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
+      :viewBox="`0 0 ${width} ${HEIGHT}`"
       role="img"
       aria-label="Strength by the clock"
     >
@@ -117,7 +120,7 @@ const rows = computed(() =>
       />
       <AxisSide :ticks :x="LEFT" side="left" />
       <g class="axis" aria-hidden="true">
-        <line :x1="LEFT" :x2="RIGHT" :y1="BASE" :y2="BASE" />
+        <line :x1="LEFT" :x2="right" :y1="BASE" :y2="BASE" />
         <g v-for="hours in times" :key="hours">
           <line :x1="x(hours)" :x2="x(hours)" :y1="BASE" :y2="BASE - 6" />
           <text :x="x(hours)" :y="BASE + 17" text-anchor="middle">{{ clockAt(hours) }}</text>
@@ -126,7 +129,7 @@ const rows = computed(() =>
       </g>
       <g v-if="nowHours !== null" class="now">
         <line :x1="nowX" :x2="nowX" :y1="TOP - 8" :y2="BASE" />
-        <text :x="nowX" :y="TOP - 13" :text-anchor="nowX > RIGHT - 30 ? 'end' : 'middle'">now</text>
+        <text :x="nowX" :y="TOP - 13" :text-anchor="nowX > right - 30 ? 'end' : 'middle'">now</text>
       </g>
     </svg>
     <ChartTable
