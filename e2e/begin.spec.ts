@@ -109,6 +109,14 @@ freshTest.describe('from nothing', () => {
     await fill(page, 'How much is drawn off', '480 mL');
     await page.getByRole('button', { name: /^Draw off 480/ }).click();
     await expect(page.getByRole('cell', { name: 'What: drawn off', exact: true })).toBeVisible();
+    // Nobody said of which coffee it is: what is said of it has no gap there.
+    const id = page.url().split('/').pop();
+    for (const path of [`jugs/${id}`, 'jugs', 'pour', `label?jug=${id}`, 'log/tasting']) {
+      await page.goto(`${lido.url}/${path}`);
+      const main = page.getByRole('main');
+      await expect(main).toContainText('Jug from elsewhere');
+      expect(await main.innerText(), path).not.toMatch(/^\s*[,·]|,\s*,|,\s*$/mu);
+    }
   });
 
   freshTest('five questions come back to where they stopped', async ({ page, lido }) => {

@@ -1,4 +1,5 @@
 import type { AmountFormat } from './amountFormat.ts';
+import { listText } from './listText.ts';
 
 /** @returns a jug, or a batch that becomes one, as one of a list to choose from */
 export const jugOption = (
@@ -8,5 +9,5 @@ export const jugOption = (
 ): { value: string; label: string; reason: string } => ({
   value: jug.id,
   label: `${jug.label}, ${format.percent(jug.strengthFrac)}`,
-  reason: jug.coffeeName === '' ? amount : `${jug.coffeeName}, ${amount}`,
+  reason: listText([jug.coffeeName, amount]),
 });

@@ -1,4 +1,11 @@
-import { planInput, steepHoursOf, vesselIdOf, type Batch, type Plan } from '@ratio/core/batch';
+import {
+  planInput,
+  steepHoursOf,
+  vesselIdOf,
+  vesselNameOf,
+  type Batch,
+  type Plan,
+} from '@ratio/core/batch';
 import { ANY_VESSEL_ID, brewCurve, type BrewModel, type BrewPoint } from '@ratio/core/brew';
 import { coffeeOf } from '@ratio/core/matter';
 import { percentText } from '@ratio/core/units';
@@ -183,7 +190,7 @@ export function useSteepColumns(shown: DayShown) {
       .filter(({ batch }) => !known.has(vesselIdOf(batch)))
       .map(({ batch, steep }) => ({
         id: batch.id,
-        name: batch.vesselName,
+        name: vesselNameOf(batch),
         steeps: [steep],
         note: '',
       }));

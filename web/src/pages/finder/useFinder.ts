@@ -1,6 +1,8 @@
+import { vesselNameOf } from '@ratio/core/batch';
 import { computed, type Ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { usePantry } from '../../stores/pantry.ts';
+import { listText } from '../../format/listText.ts';
 import { useStores } from '../../stores/useStores.ts';
 
 /** Something that can be found: where it is, and what to do on the way. */
@@ -53,14 +55,14 @@ export function useFinder(sought: Readonly<Ref<string>>) {
     })),
     ...jugs.onHand.map(({ id, label, coffeeName }) => ({
       key: id,
-      name: `${label}, ${coffeeName}`,
+      name: listText([label, coffeeName]),
       kind: 'jug',
       to: '/pour',
       before: () => jugs.choose(id),
     })),
-    ...batches.steeping.map(({ id, coffeeName, vesselName }) => ({
-      key: id,
-      name: `${coffeeName} in ${vesselName}`,
+    ...batches.steeping.map((batch) => ({
+      key: batch.id,
+      name: `${batch.coffeeName} in ${vesselNameOf(batch)}`,
       kind: 'steeping',
       to: '/steep',
     })),

@@ -9,6 +9,7 @@ import { cssColour } from '../../components/drawings/colour.ts';
 import BigFigure from '../../components/figures/BigFigure.vue';
 import type { AmountFormat } from '../../format/amountFormat.ts';
 import { clockTime, dayName } from '../../format/formatClock.ts';
+import { listText } from '../../format/listText.ts';
 import { READ_BY } from '../../format/readBy.ts';
 
 /** A jug as it is: what it holds, how strong, since when and until when. */
@@ -34,8 +35,13 @@ const room = computed(() =>
       <h1>{{ jug.label }}</h1>
       <p class="soft">
         <template v-if="jug.onGrounds">Still on its grounds, at the strength of now. </template>
-        {{ jug.coffeeName }}, made {{ clockTime({ at: new Date(jug.madeAt), zone }) }}, use by
-        {{ dayName({ at: new Date(jug.useBy), zone }) }}
+        {{
+          listText([
+            jug.coffeeName,
+            `made ${clockTime({ at: new Date(jug.madeAt), zone })}`,
+            `use by ${dayName({ at: new Date(jug.useBy), zone })}`,
+          ])
+        }}
       </p>
       <p>
         <RouterLink to="/pour" @click="emit('choose')">Pour from it</RouterLink> ·

@@ -68,7 +68,7 @@ async function pourFrom(jug: Jug): Promise<void> {
           />
           <div class="name-of">
             <h2 class="name">{{ jug.label }}</h2>
-            <p>{{ jug.coffeeName }}</p>
+            <p v-if="jug.coffeeName !== ''">{{ jug.coffeeName }}</p>
             <p class="soft">made {{ row.made }}</p>
           </div>
           <p class="number">

@@ -5,6 +5,7 @@ import { computed, ref, watch } from 'vue';
 import { ask } from '../../api/client.ts';
 import { useRoute } from 'vue-router';
 import { clockTime, dateName, dayName } from '../../format/formatClock.ts';
+import { listText } from '../../format/listText.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { usePantry } from '../../stores/pantry.ts';
 import { useStores } from '../../stores/useStores.ts';
@@ -93,7 +94,7 @@ export function useLabel() {
     const { zone } = shelf;
     return {
       title: jug.label,
-      what: `Cold brew, ${jug.coffeeName}, ${format.value.percent(jug.strengthFrac)}: dilute before it is drunk`,
+      what: `${listText(['Cold brew', jug.coffeeName, format.value.percent(jug.strengthFrac)])}: dilute before it is drunk`,
       useByName: 'Use by',
       dilute: diluteText(jug.strengthFrac),
       who: filledBy.value,

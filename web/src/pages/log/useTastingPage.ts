@@ -8,6 +8,7 @@ import {
 import { computed, ref, watch } from 'vue';
 import { newId, sentenceOf } from '../../api/client.ts';
 import { dayName } from '../../format/formatClock.ts';
+import { listText } from '../../format/listText.ts';
 import { useLog } from '../../stores/log.ts';
 import { KIND_NAMES } from './kindNames.ts';
 import { useStores } from '../../stores/useStores.ts';
@@ -28,7 +29,7 @@ export function useTastingPage() {
   const tasted = computed(() => [
     ...jugs.onHand.map(({ id, label, coffeeName }) => ({
       value: id,
-      label: `${label}, ${coffeeName}`,
+      label: listText([label, coffeeName]),
       kind: 'jug' as const,
     })),
     ...batches.past.slice(0, 20).map(({ id, coffeeName, startedAt }) => ({

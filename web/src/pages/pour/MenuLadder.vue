@@ -9,6 +9,7 @@ import { STRENGTH } from '../../components/fields/amountKind.ts';
 import AmountRow from '../../components/fields/AmountRow.vue';
 import ChoiceField from '../../components/fields/ChoiceField.vue';
 import type { AmountFormat } from '../../format/amountFormat.ts';
+import { listText } from '../../format/listText.ts';
 import { jugOption } from '../../format/jugOption.ts';
 import IceToday from './IceToday.vue';
 import StrengthRung from './StrengthRung.vue';
@@ -84,7 +85,7 @@ function trouble({ solution }: MenuRow): string {
         Assumed: 1 to 5, overnight. <RouterLink to="/jugs/new">Note the real jug</RouterLink>
       </p>
     </template>
-    <p v-else class="soft fine">{{ jug.coffeeName }} · {{ writeJug(jug) }}</p>
+    <p v-else class="soft fine">{{ listText([jug.coffeeName, writeJug(jug)], ' · ') }}</p>
     <IceToday class="ice" :temp-c="iceTodayC" :format @change="emit('ice', $event)" />
     <div class="more">
       <ElButton v-if="mayAdd" @click="emit('add')">New drink</ElButton>

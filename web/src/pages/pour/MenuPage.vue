@@ -9,6 +9,7 @@ import { useShop } from '../../stores/shop.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { dayName } from '../../format/formatClock.ts';
 import { inUnits } from '../../format/inUnits.ts';
+import { listText } from '../../format/listText.ts';
 import { jugOption } from '../../format/jugOption.ts';
 import IceToday from './IceToday.vue';
 import MenuTable from './MenuTable.vue';
@@ -35,7 +36,7 @@ const sourceText = computed(() => {
     jugs.isAssumed && id === jugs.chosen.id
       ? `counted from ${volume(onHandMl)}`
       : `${volume(onHandMl)} ${lowFrac === null ? 'on hand' : 'expected'}`;
-  return [coffeeName, percent(strengthFrac), amount].filter((part) => part !== '').join(', ');
+  return listText([coffeeName, percent(strengthFrac), amount]);
 });
 const print = (): void => window.print();
 </script>

@@ -114,7 +114,7 @@ usePedals({ ahead: press, back });
         >
         <strong class="figures clock">{{ texts.at(nowMs) }}</strong>
         <RouterLink v-if="others" :to="`/steep/${others.id}`"
-          >next: {{ others.vesselName }}
+          >next: {{ vesselNameOf(others) }}
           {{ clockTime({ at: new Date(others.endsAt), zone: shelf.zone }) }}</RouterLink
         >
       </p>

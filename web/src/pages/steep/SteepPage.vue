@@ -162,10 +162,10 @@ async function strainIt(): Promise<void> {
         <li v-for="batch in batches.past.slice(0, MOST_BEFORE)" :key="batch.id" class="past">
           <RouterLink :to="`/steep/${batch.id}`">{{ batch.coffeeName }}</RouterLink>
           <span v-if="batch.abandonedFor !== null" class="soft"
-            >{{ batch.vesselName }}, given up: {{ batch.abandonedFor }}</span
+            >{{ vesselNameOf(batch) }}, given up: {{ batch.abandonedFor }}</span
           >
           <span v-else class="soft"
-            >{{ batch.vesselName }}, {{ format.mass(batch.plan.doseG) }}, 1:{{
+            >{{ vesselNameOf(batch) }}, {{ format.mass(batch.plan.doseG) }}, 1:{{
               (batch.plan.waterG / batch.plan.doseG).toFixed(1)
             }}</span
           >
