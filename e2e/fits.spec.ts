@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, freshTest, lookingTest, stands } from './lido.ts';
+import { expect, freshTest, lookingTest, stands, test } from './lido.ts';
 import { misfits } from './misfits.ts';
 import { PAGES, SIZES } from './pages.ts';
 
@@ -77,3 +77,21 @@ lookingTest(
     }
   },
 );
+
+test('a drink with a name as long as one may be: every text stands clear', async ({
+  page,
+  lido,
+}) => {
+  const answer = await page.request.get(`${lido.url}/api/drinks`);
+  const [{ id, version, ...drink }] = (await answer.json()) as [{ id: string; version: number }];
+  const name = 'Doublestrengthpomegranatelemonade with a float of cold brew';
+  await page.request.post(`${lido.url}/api/drinks/${id}/versions`, {
+    data: { id: 'long-name', drink: { ...drink, name }, change: 'name', forWhom: '' },
+    headers: { 'If-Match': `"${version}"` },
+  });
+  for (const path of ['pour', 'pour/menu']) {
+    await page.goto(`${lido.url}/${path}`);
+    await expect(page.getByText(name).first()).toBeAttached();
+    expect(await misfitsBySize(page), path).toEqual([]);
+  }
+});

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
+import { cutText } from '../../format/cutText.ts';
 import type { Grip } from './grip.ts';
 import SvgHandle from './SvgHandle.vue';
 import VesselOutline from './VesselOutline.vue';
@@ -34,6 +35,7 @@ const MARKS = 44;
 /** What the level and the arrow say, between the vessels. */
 const SAID = 160;
 const STEP_ML = 10;
+const LETTER_PX = 13;
 /** On a tablet what came out is said below it, beside the level; on a phone there is no room for its vessel. */
 const says = computed(() => ({ below: props.width < 500, alone: props.width < 400 }));
 const floor = computed(() => (says.value.below ? 226 : 356));
@@ -46,6 +48,11 @@ const after = computed(() => {
   // A jug a quarter higher than wide.
   const heightMm = 1.25 * 2 * Math.cbrt((brimMl * 1000) / (2 * Math.PI * 1.25));
   return vesselShape({ brimMl, heightMm, taper: TAPER.jug });
+});
+const title = computed(() => {
+  const end = ', before';
+  const roomPx = props.width - 2 * MARKS - LETTER_PX * end.length * 0.5;
+  return `${cutText({ text: props.vessel.name, roomPx, letterPx: LETTER_PX })}${end}`;
 });
 /** px per mm, so that the higher of the two fills the drawing. */
 const scale = computed(() =>
@@ -110,7 +117,7 @@ const courseY = computed(() => {
     role="group"
     :aria-label="`${vessel.name}, to scale. ${levelText}. ${headText}. After straining: ${brewText}; ${retainedText}.`"
   >
-    <text class="title" :x="MARKS" :y="yOf(vessel.brimMl) - 12">{{ vessel.name }}, before</text>
+    <text class="title" :x="MARKS" :y="yOf(vessel.brimMl) - 12">{{ title }}</text>
     <VesselOutline
       :shape="before"
       :x="beforeX"

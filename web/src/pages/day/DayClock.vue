@@ -6,6 +6,7 @@ import { RouterLink } from 'vue-router';
 import ChartTable from '../../components/charts/ChartTable.vue';
 import InTurn from '../../components/figures/InTurn.vue';
 import { hourMark, timeOfDay } from '../../format/formatClock.ts';
+import { cutText } from '../../format/cutText.ts';
 import DayJugBar from './DayJugBar.vue';
 import DaySteepBar from './DaySteepBar.vue';
 import type { DayColumn, DayJug, DayMake } from './dayColumn.ts';
@@ -101,6 +102,7 @@ const ticks = computed(() =>
 const isUnderNow = (tick: number): boolean =>
   props.nowHours !== null && Math.abs(y.value(tick) - y.value(props.nowHours)) < 20;
 const bar = computed(() => Math.min(86, column.value - LABEL));
+const inColumn = (text: string): string => cutText({ text, roomPx: column.value, letterPx: 13 });
 const xOf = (i: number): number => AXIS + i * column.value + 10;
 const jugX = computed(() => AXIS + shown.value.length * column.value + 12);
 const makeX = computed(() => jugX.value + jugsWidth.value);
@@ -152,10 +154,10 @@ const rows = computed(() => [
       </g>
 
       <g v-for="(vessel, i) in shown" :key="vessel.id" :transform="`translate(${xOf(i)} 0)`">
-        <text class="name" y="20">{{ vessel.name }}</text>
+        <text class="name" y="20">{{ inColumn(vessel.name) }}</text>
         <g v-if="vessel.id === 'free'" class="note">
           <text v-for="(one, k) in free" :key="one.id" :y="y(open.fromHours) + 18 + 34 * k">
-            <tspan x="0">{{ one.name }}</tspan>
+            <tspan x="0">{{ inColumn(one.name) }}</tspan>
             <tspan x="0" dy="15" class="soft-text">{{ one.note }}</tspan>
           </text>
         </g>

@@ -262,6 +262,13 @@ const noStart = computed(() => {
 .pours li {
   flex: 0 1 auto;
   min-width: 84px;
+}
+
+/* One line each; a long name goes on where it is poured. */
+.pours .label {
+  display: block;
+  overflow: hidden;
+  text-overflow: ellipsis;
   white-space: nowrap;
 }
 

@@ -240,7 +240,12 @@ const isOutcomeOn = useTurn();
   visibility: hidden;
 }
 
+.left {
+  min-width: 0;
+}
+
 .middle {
+  min-width: 0;
   padding: 12px 16px;
   background: var(--panel);
   border-inline: 1px solid var(--hairline);

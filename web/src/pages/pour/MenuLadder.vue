@@ -166,6 +166,10 @@ function trouble({ solution }: MenuRow): string {
   gap: 8px;
 }
 
+.top > :first-child {
+  overflow-wrap: anywhere;
+}
+
 .more a {
   white-space: nowrap;
 }
