@@ -120,7 +120,7 @@ async function strainIt(): Promise<void> {
             Kept on this tablet until the server is back.
           </p>
           <StrainForm
-            v-else-if="isFormHere && batch.id === open.id"
+            v-else-if="batch.id === open.id"
             class="whole"
             v-bind="entered"
             :started-at="batch.startedAt"
@@ -143,9 +143,7 @@ async function strainIt(): Promise<void> {
             @drop="strain.dropFill"
             @strain="strainIt"
           />
-          <ElButton v-else-if="batch.id !== open.id" class="whole open" @click="pickedId = batch.id"
-            >Strain it</ElButton
-          >
+          <ElButton v-else class="whole open" @click="pickedId = batch.id">Strain it</ElButton>
         </li>
       </InTurn>
     </ul>
