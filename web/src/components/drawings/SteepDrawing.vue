@@ -50,9 +50,8 @@ const after = computed(() => {
   return vesselShape({ brimMl, heightMm, taper: TAPER.jug });
 });
 const title = computed(() => {
-  const end = ', before';
-  const roomPx = props.width - 2 * MARKS - LETTER_PX * end.length * 0.5;
-  return `${cutText({ text: props.vessel.name, roomPx, letterPx: LETTER_PX })}${end}`;
+  const roomPx = props.width - 2 * MARKS;
+  return cutText({ text: props.vessel.name, end: ', before', roomPx, letterPx: LETTER_PX });
 });
 /** px per mm, so that the higher of the two fills the drawing. */
 const scale = computed(() =>
