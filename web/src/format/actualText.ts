@@ -2,6 +2,7 @@ import type { BatchActual } from '@ratio/core/batch';
 import type { Step } from '@ratio/core/steps';
 import { clockTime } from './formatClock.ts';
 import type { AmountFormat } from './amountFormat.ts';
+import { listText } from './listText.ts';
 
 /** What a row names by its identity, and how a page writes. */
 interface ActualNames {
@@ -52,14 +53,15 @@ function withoutNote(row: BatchActual, names: ActualNames): string {
     case 'came-out':
     case 'read':
     case 'strained':
-      return [
-        kind.replace('-', ' '),
-        massG === null ? '' : format.mass(massG),
-        strengthFrac === null ? '' : format.percent(strengthFrac),
-        tempC === null ? '' : `at ${format.temp(tempC)}`,
-      ]
-        .filter(Boolean)
-        .join(' ');
+      return listText(
+        [
+          kind.replace('-', ' '),
+          massG === null ? '' : format.mass(massG),
+          strengthFrac === null ? '' : format.percent(strengthFrac),
+          tempC === null ? '' : `at ${format.temp(tempC)}`,
+        ],
+        ' ',
+      );
     case 'done': {
       const { title = wordsOf(step), button = DONE } = stepOf(step) ?? {};
       // What the button said is how it was done; a step of the shop's own has no word for it.

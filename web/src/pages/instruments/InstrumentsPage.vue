@@ -12,6 +12,7 @@ import ProbesChart from '../../components/charts/ProbesChart.vue';
 import LinkButton from '../../components/fields/LinkButton.vue';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { clockTime } from '../../format/formatClock.ts';
+import { listText } from '../../format/listText.ts';
 import { useBatches } from '../../stores/batches.ts';
 import { useInstrumentFeed } from '../../stores/instrumentFeed.ts';
 import { useInstruments } from '../../stores/instruments.ts';
@@ -72,16 +73,17 @@ const shown = computed(() =>
       figure,
       word: sample && !sample.isSteady ? 'moves' : STATES[state?.state ?? 'connecting'],
       isWell: state?.state === 'speaks',
-      detail: [
-        state?.state === 'speaks' ? '' : (state?.detail ?? ''),
-        state && state.rubbish > 0 ? `${state.rubbish} lines that nobody understands` : '',
-        instrument.calibration
-          ? `calibrated ${clockTime({ at: new Date(instrument.calibration.at), zone: shelf.zone })}`
-          : '',
-        instrument.driver.by === 'simulated' ? 'a stand-in' : '',
-      ]
-        .filter(Boolean)
-        .join(' · '),
+      detail: listText(
+        [
+          state?.state === 'speaks' ? '' : (state?.detail ?? ''),
+          state && state.rubbish > 0 ? `${state.rubbish} lines that nobody understands` : '',
+          instrument.calibration
+            ? `calibrated ${clockTime({ at: new Date(instrument.calibration.at), zone: shelf.zone })}`
+            : '',
+          instrument.driver.by === 'simulated' ? 'a stand-in' : '',
+        ],
+        ' · ',
+      ),
     };
   }),
 );

@@ -5,6 +5,7 @@ import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
 import GlassDrawing from '../../components/drawings/GlassDrawing.vue';
 import { usePour } from './usePour.ts';
+import { listText } from '../../format/listText.ts';
 
 /** One drink as a card for the bar: what to pour in which order, what it contains, its cautions. */
 const page = usePour();
@@ -13,14 +14,12 @@ const { drink, solved, solution, jugs, format, shelf } = page;
 const served = computed(() => {
   if (!drink.value) return '';
   const { serve, stirredDown, chilledToC, servings } = drink.value;
-  return [
+  return listText([
     chilledToC === null ? '' : `chill to ${format.value.temp(chilledToC)} first`,
     stirredDown ? 'shake or stir it down' : '',
     serve === 'siphon' ? 'charge with nitrogen' : serve === 'keg' ? 'draw from the keg' : '',
     servings > 1 ? `for ${servings}` : '',
-  ]
-    .filter(Boolean)
-    .join(', ');
+  ]);
 });
 const cautions = computed(
   () => solved.value?.cautions.filter(({ code }) => code !== 'contains_allergens') ?? [],

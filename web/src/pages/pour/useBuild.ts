@@ -15,6 +15,7 @@ import { ofMass, type Ingredient } from '@ratio/core/pantry';
 import { computed, type Ref } from 'vue';
 import { cssColour } from '../../components/drawings/colour.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
+import { listText } from '../../format/listText.ts';
 
 /** One line of a build: what, how much, and the same in the bar's measures. */
 export interface BuildRow {
@@ -151,8 +152,6 @@ function iceOf(drink: Drink | null, solved: SolvedDrink | null, format: AmountTe
     massG: iceG,
     /** Empty for water ice. */
     colour: coffeeFrac > 0 ? cssColour(coffeeOf({ massG: 1, strengthFrac: coffeeFrac })) : '',
-    text: [`${format.mass(iceG)} ${name.toLowerCase()}`, pieces, format.temp(tempC)]
-      .filter(Boolean)
-      .join(', '),
+    text: listText([`${format.mass(iceG)} ${name.toLowerCase()}`, pieces, format.temp(tempC)]),
   };
 }

@@ -3,6 +3,7 @@ import type { Vessel } from '@ratio/core/brew';
 import type { Shop } from '@ratio/core/shop';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { dateName, timeOfDay } from '../../format/formatClock.ts';
+import { listText } from '../../format/listText.ts';
 
 /** What each thing of the shelf says of itself in one line. */
 export function useShelfLines() {
@@ -10,24 +11,26 @@ export function useShelfLines() {
 
   return {
     coffee: ({ roast, roastedOn, pricePerKg, robustaFrac, decafFrac }: Coffee): string =>
-      [
-        roast,
-        robustaFrac > 0 && `${format.value.percent(robustaFrac, 0)} robusta`,
-        decafFrac > 0 && `${format.value.percent(decafFrac, 0)} decaf`,
-        roastedOn === null ? 'roast date not known' : `roasted ${dateName(roastedOn)}`,
-        pricePerKg === null ? 'price not known' : format.value.pricePerMass(pricePerKg),
-      ]
-        .filter(Boolean)
-        .join(' · '),
+      listText(
+        [
+          roast,
+          robustaFrac > 0 && `${format.value.percent(robustaFrac, 0)} robusta`,
+          decafFrac > 0 && `${format.value.percent(decafFrac, 0)} decaf`,
+          roastedOn === null ? 'roast date not known' : `roasted ${dateName(roastedOn)}`,
+          pricePerKg === null ? 'price not known' : format.value.pricePerMass(pricePerKg),
+        ],
+        ' · ',
+      ),
     vessel: ({ kind, brimMl, shaken, fitsFridge, use }: Vessel): string =>
-      [
-        kind,
-        `${format.value.volume(brimMl)} to the brim`,
-        use === 'steep' && (fitsFridge ? 'fits the fridge' : 'not in the fridge'),
-        use === 'steep' && shaken && 'will be shaken',
-      ]
-        .filter(Boolean)
-        .join(' · '),
+      listText(
+        [
+          kind,
+          `${format.value.volume(brimMl)} to the brim`,
+          use === 'steep' && (fitsFridge ? 'fits the fridge' : 'not in the fridge'),
+          use === 'steep' && shaken && 'will be shaken',
+        ],
+        ' · ',
+      ),
     mill: ({ mill }: Shop): string =>
       GRIND_NAMES.filter((grind) => mill.settings[grind])
         .map((grind) => `${grind} ${mill.settings[grind]}`)
