@@ -264,9 +264,10 @@ const noStart = computed(() => {
   min-width: 84px;
 }
 
-/* One line each; a long name goes on where it is poured. */
+/* One line each, up to the next one; a long name goes on where it is poured. */
 .pours .label {
   display: block;
+  margin-right: -12px;
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;
