@@ -2,9 +2,9 @@ import { fileURLToPath } from 'node:url';
 import vue from '@vitejs/plugin-vue';
 import icons from 'unplugin-icons/vite';
 import { defineConfig, type Plugin } from 'vite';
-import { compression } from 'vite-plugin-compression2';
 import { VitePWA } from 'vite-plugin-pwa';
 import { compiledOnArrival } from './build/compiledOnArrival.ts';
+import { compressedAhead } from './build/compressedAhead.ts';
 import { documentFirst, FIRST } from './build/documentFirst.ts';
 import {
   asHighAsItsRows,
@@ -72,8 +72,7 @@ export default defineConfig({
     asHighAsItsStyle,
     scriptBesideStyles,
     compiledOnArrival,
-    // Once here instead of at every request.
-    compression({ algorithms: ['gzip', 'brotliCompress'], include: /assets\/.*\.(?:js|css)$/ }),
+    compressedAhead,
     writtenDown,
     // Where the browser allows it, pages open without the server.
     VitePWA({

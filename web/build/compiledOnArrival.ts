@@ -1,8 +1,4 @@
-import { writeFileSync } from 'node:fs';
-import { fileURLToPath } from 'node:url';
-import { brotliCompressSync, constants, gzipSync } from 'node:zlib';
 import type { Plugin } from 'vite';
-import { dist } from './dist.ts';
 
 /**
  * Asks a browser that knows it to compile a file while it arrives, not function by function as they are
@@ -18,14 +14,5 @@ export const compiledOnArrival: Plugin = {
       for (const file of Object.values(bundle))
         if (file.type === 'chunk') file.code = `//# allFunctionsCalledOnLoad\n${file.code}`;
     },
-  },
-  // The files were compressed before the last hook had changed them.
-  writeBundle(_, bundle) {
-    for (const file of Object.values(bundle)) {
-      if (file.type !== 'chunk') continue;
-      const at = fileURLToPath(dist(file.fileName));
-      writeFileSync(`${at}.gz`, gzipSync(file.code, { level: constants.Z_BEST_COMPRESSION }));
-      writeFileSync(`${at}.br`, brotliCompressSync(file.code));
-    }
   },
 };
