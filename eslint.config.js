@@ -33,6 +33,13 @@ export default tseslint.config(
       'vue/html-closing-bracket-newline': 'off',
       'vue/multiline-html-element-content-newline': 'off',
       'vue/require-default-prop': 'off',
+      // What withoutVariants leaves out of the styles.
+      'vue/no-restricted-static-attribute': [
+        'error',
+        { element: 'ElButton', key: 'type', value: '/^(?:success|info|warning|danger)$/' },
+        { element: 'ElButton', key: 'round' },
+        { element: 'ElButton', key: 'circle' },
+      ],
       'vue/v-bind-style': ['error', 'shorthand', { sameNameShorthand: 'always' }],
     },
   },

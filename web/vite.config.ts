@@ -14,6 +14,7 @@ import {
   rowsByPlace,
   scriptBesideStyles,
 } from './build/mended.ts';
+import { withoutVariants } from './build/withoutVariants.ts';
 import { writtenDown } from './build/writtenDown.ts';
 
 const ours = (file: string): string =>
@@ -90,6 +91,7 @@ export default defineConfig({
   ],
   // Every component here and in Element Plus has a setup.
   define: { __VUE_OPTIONS_API__: 'false' },
+  css: { postcss: { plugins: [withoutVariants] } },
   worker: { format: 'es' },
   build: {
     target: 'es2022',
