@@ -19,6 +19,17 @@ const PLAN = {
 /** The smallest PNG that a browser draws. */
 const ONE_PIXEL =
   'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==';
+const PHOTOGRAPH = {
+  name: 'grounds.png',
+  mimeType: 'image/png',
+  buffer: Buffer.from(ONE_PIXEL, 'base64'),
+};
+async function takePhotograph(page: Page): Promise<void> {
+  const asked = page.waitForEvent('filechooser');
+  await page.getByRole('button', { name: 'Photograph' }).click();
+  const chooser = await asked;
+  await chooser.setFiles(PHOTOGRAPH);
+}
 
 const title = (page: Page) => page.getByRole('region', { name: 'This step' }).locator('h2');
 const large = (page: Page) => page.locator('.foot .large');
@@ -164,11 +175,7 @@ test('what happens beside the steps is noted, corrects what is to come, and a ba
   await expect(goes).toContainText('Stronger than the planned');
   await expect(goes).toContainText(/Thin what comes out with/);
   await expect(goes).toContainText(/Read 3\.90\s%/);
-  await page.locator('input[type=file]').setInputFiles({
-    name: 'grounds.png',
-    mimeType: 'image/png',
-    buffer: Buffer.from(ONE_PIXEL, 'base64'),
-  });
+  await takePhotograph(page);
   await expect(page.getByRole('img', { name: /^Photograph of/ })).toBeVisible();
   await page.getByRole('button', { name: 'Give it up' }).click();
   const dialog = page.getByRole('dialog');
@@ -247,10 +254,7 @@ test('a photograph that is taken while the server is gone waits, with the large 
   const large = page.getByRole('button', { name: /^Strain it now/ });
   await expect(large).toBeVisible();
   await lido.kill();
-  const photograph = { name: 'bag.png', mimeType: 'image/png' };
-  await page
-    .locator('input[type=file]')
-    .setInputFiles({ ...photograph, buffer: Buffer.from(ONE_PIXEL, 'base64') });
+  await takePhotograph(page);
   await expect(page.getByText('waits for the server')).toBeVisible();
   await expect(page.getByText('The server does not answer.')).toBeVisible();
   await expect(large).toBeInViewport({ ratio: 1 });
@@ -271,10 +275,7 @@ test('a step shows how this shop does it', async ({ page, lido }) => {
     .getByRole('listitem')
     .filter({ has: page.getByRole('textbox', { name: 'What is done' }) })
     .first();
-  const photograph = { name: 'scale.png', mimeType: 'image/png' };
-  await first
-    .locator('input[type=file]')
-    .setInputFiles({ ...photograph, buffer: Buffer.from(ONE_PIXEL, 'base64') });
+  await first.locator('input[type=file]').setInputFiles(PHOTOGRAPH);
   await expect(page.getByRole('img', { name: 'How it is done: Weigh the coffee' })).toBeVisible();
   await begin(page, lido);
   const how = page.getByRole('img', { name: 'How this shop does it: Weigh the coffee' });

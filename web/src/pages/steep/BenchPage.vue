@@ -7,6 +7,7 @@ import { RouterLink } from 'vue-router';
 import StepVessel from '../../components/drawings/StepVessel.vue';
 import { useRefusals } from '../../components/fields/refusals.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
+import { useOneFile } from '../../composables/useOneFile.ts';
 import { clockTime } from '../../format/formatClock.ts';
 import { useStores } from '../../stores/useStores.ts';
 import BatchPhotos from './BatchPhotos.vue';
@@ -34,6 +35,7 @@ const format = useAmountFormat();
 const batch = toRef(props, 'batch');
 const bench = useBench(batch);
 const { nowMs, progress, inHand, running } = bench;
+const photograph = useOneFile('image/*', (file) => void bench.photograph(file));
 const texts = useStepTexts(batch);
 const batchId = computed(() => props.batch.id);
 const step = computed(() => inHand.value?.step ?? null);
@@ -164,7 +166,7 @@ usePedals({ ahead: press, back });
           :room-c="shelf.shop?.roomC ?? 22"
           @note="(noted, what) => bench.beside(noted, what)"
           @split="bench.split"
-          @photo="bench.photograph"
+          @photograph="photograph"
         />
         <NotedList v-if="noted.length > 0" :rows="noted" @take-back="bench.unsay" />
         <BatchPhotos

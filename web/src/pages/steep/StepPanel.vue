@@ -2,9 +2,9 @@
 import type { Batch } from '@ratio/core/batch';
 import type { StepState } from '@ratio/core/steps';
 import LinkButton from '../../components/fields/LinkButton.vue';
+import { fetchedAhead } from '../../components/figures/fetchedPart.ts';
 import type { AmountFormat } from '../../format/amountFormat.ts';
 import StepFigure from './StepFigure.vue';
-import StrainForm from './StrainForm.vue';
 import type { useFilling } from './useFilling.ts';
 import type { useStepValue } from './useStepValue.ts';
 
@@ -25,6 +25,7 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ leaveOut: [] }>();
 
+const StrainForm = fetchedAhead(() => import('./StrainForm.vue'));
 const { form, change, setFill, addFill, dropFill } = props.filling;
 </script>
 

@@ -7,6 +7,10 @@ import { useProgress } from '../../composables/useProgress.ts';
 import { useSecondsMs } from '../../composables/useSecondsMs.ts';
 import { useStores } from '../../stores/useStores.ts';
 
+/** What is asked about something that happened beside the steps. */
+export type AskedBeside =
+  'read' | 'temperature' | 'decanted' | 'split' | 'spilled' | 'abandoned' | 'remarked';
+
 /** What a note of a step holds, but who it is and when. */
 export type Noted = NoteActualRequest extends infer R
   ? R extends unknown
