@@ -25,18 +25,22 @@ const instead = (packageName: string, file: string) => ({
   replacement: ours(file),
 });
 
-/** Parts of Element Plus that bring others along, and what of those is never shown here. */
+/** Parts of Element Plus that bring others along, what of those is never shown here, and what stands in. */
 const UNUSED = [
-  ['/element-plus/es/components/table/', /(?:\/filter-panel|(?:checkbox|tooltip)\/index)\.mjs$/],
-  ['/element-plus/es/components/pagination/', /\/sizes2\.mjs$/],
+  ['table', /(?:\/filter-panel|(?:checkbox|tooltip)\/index)\.mjs$/, 'unused.ts'],
+  ['pagination', /\/sizes2\.mjs$/, 'unused.ts'],
+  ['slider', /\/input-number\/index\.mjs$/, 'unused.ts'],
+  ['slider', /\/tooltip\/index\.mjs$/, 'noTooltip.ts'],
 ] as const;
 const withoutUnused: Plugin = {
   name: 'without-unused',
   enforce: 'pre',
-  resolveId: (asked, by = '') =>
-    UNUSED.some(([part, brings]) => by.includes(part) && brings.test(asked))
-      ? ours('unused.ts')
-      : null,
+  resolveId(asked, by = '') {
+    const found = UNUSED.find(
+      ([part, brings]) => by.includes(`/element-plus/es/components/${part}/`) && brings.test(asked),
+    );
+    return found ? ours(found[2]) : null;
+  },
 };
 
 /** Small parts of the core that most pages ask for. */

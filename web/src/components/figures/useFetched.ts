@@ -1,4 +1,4 @@
-import { ref, type Component, type Ref } from 'vue';
+import { ref, type Ref } from 'vue';
 import { nextPicture } from '../../composables/nextPicture.ts';
 import { fetchedPart } from './fetchedPart.ts';
 
@@ -9,9 +9,10 @@ import { fetchedPart } from './fetchedPart.ts';
  * @returns the part, and whether it is here or cannot be had: what stands below it waits for that, so
  * that nothing moves when it comes
  */
-export function useFetched<T extends Component>(
-  fetchIt: () => Promise<{ default: T }>,
-): { part: T; isHere: Readonly<Ref<boolean>> } {
+export function useFetched<T>(fetchIt: () => Promise<{ default: T }>): {
+  part: T;
+  isHere: Readonly<Ref<boolean>>;
+} {
   const isHere = ref(false);
   const say = (): void => void (isHere.value = true);
   void nextPicture().then(fetchIt).then(say, say);

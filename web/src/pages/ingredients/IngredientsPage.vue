@@ -12,13 +12,14 @@ import LinkButton from '../../components/fields/LinkButton.vue';
 import { fetchedPart } from '../../components/figures/fetchedPart.ts';
 import HintText from '../../components/figures/HintText.vue';
 import OpenState from '../../components/figures/OpenState.vue';
+import { useFetched } from '../../components/figures/useFetched.ts';
 import { wasEver } from '../../components/figures/wasEver.ts';
-import DataTable from '../../components/tables/DataTable.vue';
 import type { DataColumn } from '../../components/tables/dataColumn.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { useKeys } from '../../composables/useKeys.ts';
 import { useIngredients } from './useIngredients.ts';
 
+const { part: DataTable } = useFetched(() => import('../../components/tables/DataTable.vue'));
 const PackageDialog = fetchedPart(() => import('./PackageDialog.vue'));
 
 const session = useSession();

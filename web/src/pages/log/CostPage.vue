@@ -2,13 +2,16 @@
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
 import LinkButton from '../../components/fields/LinkButton.vue';
+import { useFetched } from '../../components/figures/useFetched.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
-import DataTable from '../../components/tables/DataTable.vue';
 import type { DataColumn } from '../../components/tables/dataColumn.ts';
 import LogWays from './LogWays.vue';
 import { useCostPage } from './useCostPage.ts';
 
 /** What the coffee costs by the week, what is thrown away, and what another way would be worth. */
+const { part: DataTable, isHere } = useFetched(
+  () => import('../../components/tables/DataTable.vue'),
+);
 const { state, failure, load, lines, changes, about } = useCostPage();
 type Line = (typeof lines.value)[number];
 const format = useAmountFormat();
@@ -59,7 +62,7 @@ const columns = computed<readonly DataColumn<Line>[]>(() => [
           </li>
         </ul>
       </section>
-      <section aria-labelledby="weeks">
+      <section v-if="isHere" aria-labelledby="weeks">
         <h2 id="weeks" class="section-head">By week</h2>
         <DataTable label="Weeks" :rows="lines" :key-of="({ date }) => date" :columns />
         <p class="soft">

@@ -1,10 +1,4 @@
-import {
-  adjustDrink,
-  drinkChanges,
-  STARTING_DRINKS,
-  type Adjustment,
-  type Drink,
-} from '@ratio/core/drink';
+import { adjustDrink, drinkChanges, type Adjustment, type Drink } from '@ratio/core/drink';
 import { computed, ref } from 'vue';
 import { newId, sentenceOf } from '../../api/client.ts';
 import { useAskedFor } from '../../composables/useAskedFor.ts';
@@ -12,28 +6,7 @@ import { useStored } from '../../composables/useStored.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { usePantry } from '../../stores/pantry.ts';
 import { useStores } from '../../stores/useStores.ts';
-
-/** A drink before anybody has said anything about it. */
-const newDrink = (order: number): Drink => ({
-  ...STARTING_DRINKS[0]!.drink,
-  id: newId(),
-  version: 0,
-  name: 'New drink',
-  order,
-});
-
-/** The drink as it is changed or new, kept in this browser; null where it is as the menu has it. */
-export function useEditedDrink() {
-  const { drinks } = useStores();
-  const edited = useStored('ratio.drink.edited', null);
-  return {
-    edited,
-    /** A new drink with so much of it entered, for Pour to show. */
-    takeInHand: (entered: Partial<Drink>): void => {
-      edited.value = { ...newDrink(drinks.drinks.length), ...entered };
-    },
-  };
-}
+import { newDrink, useEditedDrink } from './useEditedDrink.ts';
 
 /**
  * The drink in hand: one of the menu, or that one changed for this once. What is changed stays here

@@ -1,8 +1,6 @@
 <script setup lang="ts">
 import { ElSlider } from 'element-plus';
-import 'element-plus/theme-chalk/el-popper.css';
 import 'element-plus/theme-chalk/el-slider.css';
-import 'element-plus/theme-chalk/el-tooltip.css';
 import AmountRow from '../../components/fields/AmountRow.vue';
 import type { AmountKind } from '../../components/fields/amountKind.ts';
 

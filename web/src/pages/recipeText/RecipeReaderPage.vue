@@ -4,7 +4,7 @@ import { ElButton } from 'element-plus';
 import { computed } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
 import { useDraft } from '../../stores/draft.ts';
-import { useEditedDrink } from '../pour/useDrinkInHand.ts';
+import { useEditedDrink } from '../pour/useEditedDrink.ts';
 import RecipeAxis from './RecipeAxis.vue';
 import RecipeCard from './RecipeCard.vue';
 import { useRecipeReader } from './useRecipeReader.ts';
