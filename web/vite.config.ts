@@ -47,7 +47,7 @@ const withoutUnused: Plugin = {
 const SHARED =
   /core\/src\/(?:batch\/schedule|calendar\/useBy|drink\/(?:fromJug|liquidColour))|fields\/LinkButton|drawings\/colour|d3-array\//;
 const FIELDS =
-  /components\/(?:fields\/(?:Amount|Typed|Choice|PickRow|LeaveOut|Act|refusals|amountKind)|figures\/(?!Fold|Open|Why|use))|composables\/useLoaded|core\/src\/units\/|castArray|element-plus\/es\/utils\/arrays/;
+  /components\/(?:fields\/(?:Amount|Typed|Act|refusals|amountKind)|figures\/(?!Fold|Open|Why|Wrong|use))|composables\/useLoaded|core\/src\/units\/|castArray|element-plus\/es\/utils\/arrays/;
 const DRAWINGS =
   /components\/(?:drawings|charts)\/(?:SvgHandle|VesselOutline|vesselShape|Axis|ChartTable)|d3-(?:format|interpolate|scale)\//;
 const DRINKS = /core\/src\/drink\/|stores\/menu\.ts/;

@@ -1,4 +1,4 @@
-import { wrap, type Remote } from 'comlink';
+import type { Remote } from 'comlink';
 import { defineStore } from 'pinia';
 import { computed } from 'vue';
 import type { Bar, MenuCounter } from '../workers/menuCounter.ts';
@@ -11,7 +11,7 @@ export const useMenuCounts = defineStore('menuCounts', () => {
   const shelf = useShop();
   const drinks = useDrinks();
   const pantry = usePantryDocuments();
-  let counter: Remote<MenuCounter> | undefined;
+  let starting: Promise<Remote<MenuCounter>> | undefined;
   let known = '';
 
   /** All that an answer rests on beside the jug, as a text; empty before the shop is known. */
@@ -27,13 +27,24 @@ export const useMenuCounts = defineStore('menuCounts', () => {
     return JSON.stringify(now);
   });
 
+  // What speaks with a worker is fetched with it; where that did not come, it is asked for again.
+  async function start(): Promise<Remote<MenuCounter>> {
+    try {
+      const { wrap } = await import('comlink');
+      return wrap<MenuCounter>(
+        new Worker(new URL('../workers/menu.worker.ts', import.meta.url), { type: 'module' }),
+      );
+    } catch (error) {
+      starting = undefined;
+      throw error;
+    }
+  }
+
   return {
     bar,
     /** @returns a counter that knows the bar as it is */
-    counter: (): Remote<MenuCounter> => {
-      counter ??= wrap<MenuCounter>(
-        new Worker(new URL('../workers/menu.worker.ts', import.meta.url), { type: 'module' }),
-      );
+    async counter(): Promise<Remote<MenuCounter>> {
+      const counter = await (starting ??= start());
       if (known !== bar.value) {
         known = bar.value;
         void counter.know(JSON.parse(known) as Bar);

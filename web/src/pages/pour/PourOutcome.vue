@@ -25,7 +25,6 @@ import InTurn from '../../components/figures/InTurn.vue';
 import CautionList from '../../components/figures/CautionList.vue';
 import { firstUnseen } from '../../components/figures/firstUnseen.ts';
 import BuildList from './BuildList.vue';
-import BulkCard from './BulkCard.vue';
 import DrinkFacts from './DrinkFacts.vue';
 import RemedyPanel from './RemedyPanel.vue';
 import StrengthHead from './StrengthHead.vue';
@@ -36,6 +35,7 @@ import type { Measuring } from './usePour.ts';
 
 // Once something is changed.
 const KeepRow = fetchedAhead(() => import('./KeepRow.vue'));
+const BulkCard = fetchedPart(() => import('./BulkCard.vue'));
 const StandChart = fetchedPart(() => import('../../components/charts/StandChart.vue'));
 
 /** The one drink: its strength, how it stands, what to pour, and the button that pours it. */
