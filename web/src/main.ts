@@ -32,8 +32,10 @@ async function begin(): Promise<void> {
   await nextTask();
   const app = createApp(App).use(createPinia());
   await checkKept();
+  await nextTask();
   // The page is fetched meanwhile.
   app.use(router);
+  await nextTask();
   for (const make of STORES) {
     make();
     await nextTask();

@@ -1,5 +1,6 @@
 import { promiseTimeout } from '@vueuse/core';
 import { ref, type Ref } from 'vue';
+import { nextTask } from './nextTask.ts';
 
 const MOST_WAIT_MS = 1000;
 
@@ -9,8 +10,9 @@ const MOST_WAIT_MS = 1000;
  */
 export function useWhole(reads: readonly Promise<unknown>[]): Readonly<Ref<boolean>> {
   const isWhole = ref(false);
-  void Promise.race([Promise.all(reads), promiseTimeout(MOST_WAIT_MS)]).then(
-    () => (isWhole.value = true),
-  );
+  // What the answers change elsewhere is a task already.
+  void Promise.race([Promise.all(reads), promiseTimeout(MOST_WAIT_MS)])
+    .then(nextTask)
+    .then(() => (isWhole.value = true));
   return isWhole;
 }

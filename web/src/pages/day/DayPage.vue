@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import { ElButton } from 'element-plus';
 import { useSwipe } from '@vueuse/core';
-import { computed, ref } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
 import BackIcon from '~icons/lucide/chevron-left';
 import AheadIcon from '~icons/lucide/chevron-right';
 import InTurn from '../../components/figures/InTurn.vue';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { useFetched } from '../../components/figures/useFetched.ts';
+import { useTurn } from '../../composables/useTurn.ts';
 import { useWhole } from '../../composables/useWhole.ts';
 import { useKeys } from '../../composables/useKeys.ts';
 import { timeOfDay } from '../../format/formatClock.ts';
@@ -35,6 +36,8 @@ const router = useRouter();
 const shown = useDayShown();
 const supply = useSupply(shown);
 const { columns } = useSteepColumns(shown);
+// How far each steep is takes a task of its own, before it is drawn.
+watch(useTurn(), () => void columns.value, { flush: 'sync' });
 const { columns: jugs } = useJugColumns(shown, supply);
 const { makes } = useToMake(shown);
 const hand = useHands();
