@@ -5,9 +5,9 @@ import 'element-plus/theme-chalk/el-overlay.css';
 import 'element-plus/theme-chalk/el-dialog.css';
 import { computed, ref, watch } from 'vue';
 import { measuredKind, percentKind, tempKind } from '../../components/fields/amountKind.ts';
-import AmountField from '../../components/fields/AmountField.vue';
-import ChoiceField from '../../components/fields/ChoiceField.vue';
-import TextField from '../../components/fields/TextField.vue';
+import AmountRow from '../../components/fields/AmountRow.vue';
+import PickRow from '../../components/fields/PickRow.vue';
+import TextRow from '../../components/fields/TextRow.vue';
 import type { AmountFormat } from '../../format/amountFormat.ts';
 import type { AskedBeside, Noted } from './useBench.ts';
 
@@ -102,42 +102,38 @@ function keep(): void {
     append-to-body
   >
     <form v-if="asked" class="fields" @submit.prevent="keep">
-      <AmountField
+      <AmountRow
         v-if="asked === 'read'"
         label="Strength of the drop"
         placeholder="3.4 %"
-        size="middle"
         :value="frac"
         :kind="percentKind({ step: 0.0001, min: 0.001, max: 0.3 })"
         @change="(value) => (frac = value)"
       />
-      <AmountField
+      <AmountRow
         v-if="asked === 'split'"
         label="Share that goes over"
-        size="middle"
         :value="frac"
         :kind="percentKind({ step: 0.05, min: 0.05, max: 0.95, decimals: 0 })"
         @change="(value) => (frac = value)"
       />
-      <AmountField
+      <AmountRow
         v-if="asked === 'temperature'"
         label="Temperature of the slurry"
         :placeholder="format.temp(4)"
-        size="middle"
         :value="tempC"
         :kind="tempKind(format, { step: 0.5, min: 0, max: 100 })"
         @change="(value) => (tempC = value)"
       />
-      <AmountField
+      <AmountRow
         v-if="asked === 'spilled'"
         label="How much was spilt"
         :placeholder="format.mass(300)"
-        size="middle"
         :value="massG"
         :kind="measuredKind(format, { step: 50, min: 1, max: wholeMl, gPerMl: 1 })"
         @change="(value) => (massG = value)"
       />
-      <ChoiceField
+      <PickRow
         v-if="asked === 'decanted' || asked === 'split'"
         v-model="vesselId"
         label="Vessel"
@@ -145,10 +141,10 @@ function keep(): void {
           (asked === 'split' ? vessels : whole).map(({ id, name }) => ({ value: id, label: name }))
         "
       />
-      <TextField
+      <TextRow
         v-if="!['read', 'temperature', 'spilled'].includes(asked)"
         :label="asked === 'remarked' ? 'Remark' : 'Why'"
-        :placeholder="asked === 'remarked' ? 'what you saw' : 'why: it is kept with the batch'"
+        :placeholder="asked === 'remarked' ? 'what you saw' : 'it is kept with the batch'"
         live
         :value="text"
         @change="(next) => (text = next)"
