@@ -1,5 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, lookingTest, stands, test } from './lido.ts';
+import { noteShifts } from './noteShifts.ts';
 import { PAGES } from './pages.ts';
 
 /** What is held in one hand. */
@@ -12,6 +13,9 @@ const AT_THE_BENCH = [
   'jugs/new',
   'plan',
 ];
+
+/** A tenth of what web.dev’s Core Web Vitals call a good layout shift of a whole visit, 0.1. */
+const MOST_SHIFT = 0.01;
 
 /** Rules that axe leaves out by itself: who speaks to a page says what they read on it, and who taps it has thumbs. */
 const ALSO = {
@@ -38,8 +42,9 @@ for (const name of PAGES) {
   });
 
   lookingTest(
-    `${name}: nothing is cut off sideways at the sizes that it promises`,
+    `${name}: nothing is cut off sideways at the sizes that it promises, nor moves while it opens`,
     async ({ page, lido }) => {
+      await page.addInitScript(noteShifts);
       const widths = AT_THE_BENCH.includes(name) ? [1280, 768, 390] : [1280, 768];
       for (const width of widths) {
         await page.setViewportSize({ width, height: width === 1280 ? 800 : 1024 });
@@ -49,6 +54,8 @@ for (const name of PAGES) {
         expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(
           width,
         );
+        const moved = await page.evaluate(() => shifts);
+        expect(moved.filter(({ by }) => by > MOST_SHIFT)).toEqual([]);
       }
     },
   );

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ElButton } from 'element-plus';
+import LinkButton from '../../components/fields/LinkButton.vue';
 import { useFetched } from '../../components/figures/useFetched.ts';
 import { useOneFile } from '../../composables/useOneFile.ts';
 import { useShop } from '../../stores/shop.ts';
@@ -7,7 +8,7 @@ import { useArchive } from './useArchive.ts';
 import { useBackups } from './useBackups.ts';
 
 /** Copies of the whole shop, and the way back to one of them. */
-const { part: CopiesTable } = useFetched(() => import('./CopiesTable.vue'));
+const { part: CopiesTable, isHere } = useFetched(() => import('./CopiesTable.vue'));
 const shelf = useShop();
 const LISTS = [
   'batches',
@@ -25,7 +26,7 @@ const LISTS = [
 ] as const;
 const { taking, refused, take, stop } = useArchive();
 const choose = useOneFile('.zip,application/zip', (file) => void take(file));
-const { backups, busy, restoring, make, restore } = useBackups();
+const { backups, state, failure, load, busy, restoring, make, restore } = useBackups();
 </script>
 
 <template>
@@ -39,18 +40,21 @@ const { backups, busy, restoring, make, restore } = useBackups();
       <ElButton type="primary" size="large" :loading="busy" @click="make">Make one now</ElButton>
     </p>
     <p v-if="restoring" role="status"><strong>The copy is being taken into use …</strong></p>
+    <p v-if="state === 'failed'" class="due" role="alert">
+      {{ failure }} <LinkButton @click="load">Try again</LinkButton>
+    </p>
     <CopiesTable
-      v-if="backups.length > 0"
+      v-else-if="backups.length > 0"
       :backups
       :zone="shelf.zone"
       :off="busy || restoring"
       @restore="restore"
     />
-    <div v-else class="empty">
+    <div v-else-if="state === 'ready'" class="empty">
       <h2>No copy yet</h2>
       <p>The first one of the day is made within ten minutes.</p>
     </div>
-    <section aria-labelledby="archive">
+    <section v-if="state !== 'loading' && isHere" aria-labelledby="archive">
       <h2 id="archive" class="section-head">Everything out and in</h2>
       <p class="soft">
         An archive is for another machine or another program: a zip of JSON Lines with its schema.

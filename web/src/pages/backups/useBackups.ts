@@ -1,6 +1,7 @@
 import { tryOnMounted, useTimeoutPoll } from '@vueuse/core';
-import { ref, shallowRef } from 'vue';
+import { computed, ref } from 'vue';
 import { ask, sentenceOf, Unreachable } from '../../api/client.ts';
+import { useLoaded } from '../../composables/useLoaded.ts';
 import { useNotice } from '../../stores/notice.ts';
 
 /** A copy of the shop. */
@@ -17,13 +18,10 @@ const ASK_AGAIN_MS = 500;
 /** The copies of the shop: made, and taken back into use. */
 export function useBackups() {
   const notice = useNotice();
-  const backups = shallowRef<Backup[]>([]);
+  const { loaded, state, failure, load } = useLoaded(() => ask<Backup[]>(PATH));
   const busy = ref(false);
   const restoring = ref(false);
 
-  async function load(): Promise<void> {
-    backups.value = await ask<Backup[]>(PATH);
-  }
   async function does(work: () => Promise<string>): Promise<void> {
     busy.value = true;
     try {
@@ -45,10 +43,13 @@ export function useBackups() {
     ASK_AGAIN_MS,
     { immediate: false },
   );
-  tryOnMounted(() => void load().catch(() => undefined));
+  tryOnMounted(() => void load());
 
   return {
-    backups,
+    backups: computed(() => loaded.value ?? []),
+    state,
+    failure,
+    load,
     busy,
     restoring,
     make: () =>

@@ -242,6 +242,7 @@ aside :deep(> section:last-child) {
 @media (max-width: 900px) {
   .day {
     grid-template-columns: minmax(0, 1fr);
+    align-content: start;
   }
 
   /* The next hand, then the day, then the rest. */

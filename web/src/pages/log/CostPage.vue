@@ -64,12 +64,12 @@ const columns = computed<readonly DataColumn<Line>[]>(() => [
       </section>
       <section v-if="isHere" aria-labelledby="weeks">
         <h2 id="weeks" class="section-head">By week</h2>
-        <DataTable label="Weeks" :rows="lines" :key-of="({ date }) => date" :columns />
         <p class="soft">
           By today’s price of each coffee. As a table for a spreadsheet:
           <a href="/api/export/batches.csv" download>batches</a>,
           <a href="/api/export/entries.csv" download>jugs’ rows</a>.
         </p>
+        <DataTable label="Weeks" :rows="lines" :key-of="({ date }) => date" :columns />
       </section>
     </template>
   </div>

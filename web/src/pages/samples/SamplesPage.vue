@@ -66,6 +66,10 @@ const print = (): void => window.print();
     </form>
     <section v-if="jars.length > 0" aria-label="The set">
       <template v-if="isHere">
+        <p class="go no-print">
+          <ElButton type="primary" :loading="busy" @click="start">Start them together</ElButton>
+          <ElButton @click="print">Print the bench sheet</ElButton>
+        </p>
         <SampleTable
           :jars
           :write-mass="mass"
@@ -73,10 +77,6 @@ const print = (): void => window.print();
           :scored="false"
           @take="takeNew"
         />
-        <p class="go no-print">
-          <ElButton type="primary" :loading="busy" @click="start">Start them together</ElButton>
-          <ElButton @click="print">Print the bench sheet</ElButton>
-        </p>
       </template>
     </section>
     <div v-else-if="!jar" class="empty">
@@ -134,7 +134,7 @@ const print = (): void => window.print();
 }
 
 .go {
-  padding-top: 14px;
+  padding-bottom: 14px;
 }
 
 .kept {

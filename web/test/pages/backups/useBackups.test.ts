@@ -44,4 +44,20 @@ describe('useBackups', () => {
     expect(backups.notice.shown).to.include({ tone: 'wrong', text: 'The copy is damaged.' });
     expect(backups.restoring.value).to.equal(false);
   });
+
+  it('does not say that there is no copy where none can be read', async () => {
+    const backups = await withApp({
+      browser,
+      path: '/shelf/backups',
+      answers: ({ path }) =>
+        path.startsWith('/api/backups')
+          ? { status: 500, body: { detail: 'The folder of copies cannot be read.', status: 500 } }
+          : null,
+      use: () => useBackups(),
+    });
+    expect(backups.state.value).to.equal('loading');
+    await backups.load();
+    expect(backups.state.value).to.equal('failed');
+    expect(backups.failure.value).to.equal('The folder of copies cannot be read.');
+  });
 });
