@@ -2,6 +2,7 @@
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
 import LinkButton from '../../components/fields/LinkButton.vue';
+import InTurn from '../../components/figures/InTurn.vue';
 import { useFetched } from '../../components/figures/useFetched.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import type { DataColumn } from '../../components/tables/dataColumn.ts';
@@ -62,15 +63,17 @@ const columns = computed<readonly DataColumn<Line>[]>(() => [
           </li>
         </ul>
       </section>
-      <section v-if="isHere" aria-labelledby="weeks">
-        <h2 id="weeks" class="section-head">By week</h2>
-        <p class="soft">
-          By today’s price of each coffee. As a table for a spreadsheet:
-          <a href="/api/export/batches.csv" download>batches</a>,
-          <a href="/api/export/entries.csv" download>jugs’ rows</a>.
-        </p>
-        <DataTable label="Weeks" :rows="lines" :key-of="({ date }) => date" :columns />
-      </section>
+      <InTurn v-if="isHere">
+        <section aria-labelledby="weeks">
+          <h2 id="weeks" class="section-head">By week</h2>
+          <p class="soft">
+            By today’s price of each coffee. As a table for a spreadsheet:
+            <a href="/api/export/batches.csv" download>batches</a>,
+            <a href="/api/export/entries.csv" download>jugs’ rows</a>.
+          </p>
+          <DataTable label="Weeks" :rows="lines" :key-of="({ date }) => date" :columns />
+        </section>
+      </InTurn>
     </template>
   </div>
 </template>

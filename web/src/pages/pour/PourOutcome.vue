@@ -29,6 +29,7 @@ import DrinkFacts from './DrinkFacts.vue';
 import RemedyPanel from './RemedyPanel.vue';
 import StrengthHead from './StrengthHead.vue';
 import TasteRow from './TasteRow.vue';
+import { costText } from '../../format/costText.ts';
 import type { AmountFormat } from '../../format/amountFormat.ts';
 import type { BuildRow } from './useBuild.ts';
 import type { Measuring } from './usePour.ts';
@@ -86,12 +87,6 @@ const emit = defineEmits<{
 }>();
 
 const solution = computed(() => props.solved.solution);
-/** Of what has no price on the shelf there is no sum: it costs more than nothing. */
-const costText = computed(() => {
-  const { cost, format } = props;
-  const isKnown = cost && (cost.price > 0 || cost.unknown.length === 0);
-  return isKnown ? format.money(cost.price) : '–';
-});
 const lastSip = CONSTANTS.lastSipMinutes.value;
 
 const each = (amount: number): number => amount / props.drink.servings;
@@ -198,7 +193,7 @@ const unseenWarning = computed(() =>
         :energy-kcal="each(solution.energyKcal)"
         :sugar-g="each(solution.sugarG)"
         :alcohol-frac="solution.alcoholFrac"
-        :cost="costText"
+        :cost="cost ? costText(cost, format.money) : '–'"
         :price="format.money(drink.price)"
         :margin
         :unpriced="cost?.unknown ?? []"

@@ -3,6 +3,7 @@ import { percentText } from '@ratio/core/units';
 import { computed, type Ref } from 'vue';
 import { useMenu, type MenuRow } from '../../stores/menu.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
+import { costText } from '../../format/costText.ts';
 
 /** A drink of the menu as its table shows it. */
 export interface MenuLine {
@@ -48,7 +49,6 @@ export function useMenuTable(rows: Readonly<Ref<readonly MenuRow[]>>) {
       const { drink, solution, cost } = row;
       const each = (amount: number): string => (amount / drink.servings).toFixed(0);
       const { money } = format.value;
-      const isKnown = cost.unknown.length === 0;
       return {
         id: drink.id,
         name: drink.name,
@@ -61,11 +61,11 @@ export function useMenuTable(rows: Readonly<Ref<readonly MenuRow[]>>) {
         caffeine: each(solution.caffeineMg),
         energy: each(solution.energyKcal),
         sugar: each(solution.sugarG),
-        cost: isKnown ? money(cost.price) : `${money(cost.price)} +`,
+        cost: costText(cost, money),
         costs: cost.price,
         asks: drink.price,
         marginFrac: row.marginFrac,
-        costWithout: isKnown ? '' : `without ${cost.unknown.join(', ')}`,
+        costWithout: cost.unknown.length === 0 ? '' : `without ${cost.unknown.join(', ')}`,
         price: money(drink.price),
         margin: row.marginFrac === null ? '–' : (100 * row.marginFrac).toFixed(0),
         left: row.left,
