@@ -1,8 +1,7 @@
 import { createHash } from 'node:crypto';
 import { existsSync, readFileSync } from 'node:fs';
-import { readFile } from 'node:fs/promises';
 import path from 'node:path';
-import express, { type Express, type Response } from 'express';
+import express, { type Express, type RequestHandler } from 'express';
 import compressedAhead from 'express-static-gzip';
 import { ProblemError } from './problem.ts';
 
@@ -21,24 +20,31 @@ export function servePages(app: Express, webDir: string): void {
       serveStatic: { immutable: true, maxAge: '1y' },
     }),
   );
-  async function send(response: Response, head: string): Promise<void> {
-    const built = await readFile(path.join(webDir, 'index.html'), 'utf8').catch(() => {
-      throw new ProblemError('not_found', 'The pages are not built yet: npm run build does it.');
-    });
+  const documentFile = path.join(webDir, 'index.html');
+  const built = existsSync(documentFile) ? readFileSync(documentFile, 'utf8') : null;
+  /** Answers with the document and what a page brings along, put together once. */
+  function documentWith(head: string): RequestHandler {
+    if (built === null)
+      return () => {
+        throw new ProblemError('not_found', 'The pages are not built yet: npm run build does it.');
+      };
     const document = built.replace('<!-- the page’s own -->', () => head);
-    const policy = response.get('Content-Security-Policy') ?? '';
-    response
-      .set('Content-Security-Policy', `${policy};style-src 'self' ${ownStyles(document)}`)
-      .set('Cache-Control', 'no-cache')
-      .type('html')
-      .send(document);
+    const styles = ownStyles(document);
+    return (_, response) => {
+      const policy = response.get('Content-Security-Policy') ?? '';
+      response
+        .set('Content-Security-Policy', `${policy};style-src 'self' ${styles}`)
+        .set('Cache-Control', 'no-cache')
+        .type('html')
+        .send(document);
+    };
   }
+  const bare = documentWith('');
   // By its own name a service worker asks for it, and serves it with the policy that came with it.
-  app.get('/index.html', (_, response) => send(response, ''));
+  app.get('/index.html', bare);
   app.use(express.static(webDir, { index: false }));
-  for (const [page, head] of Object.entries(pageHeads(webDir)))
-    app.get(page, (_, response) => send(response, head));
-  app.get('/{*path}', (_, response) => send(response, ''));
+  for (const [page, head] of Object.entries(pageHeads(webDir))) app.get(page, documentWith(head));
+  app.get('/{*path}', bare);
 }
 
 /** What the document of each page brings along, by its path as Express writes one; none where nothing is built. */
