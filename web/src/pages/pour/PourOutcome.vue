@@ -23,6 +23,7 @@ import LinkButton from '../../components/fields/LinkButton.vue';
 import FoldAway from '../../components/figures/FoldAway.vue';
 import InTurn from '../../components/figures/InTurn.vue';
 import CautionList from '../../components/figures/CautionList.vue';
+import { onPhone } from '../../components/figures/onPhone.ts';
 import { firstUnseen } from '../../components/figures/firstUnseen.ts';
 import BuildList from './BuildList.vue';
 import DrinkFacts from './DrinkFacts.vue';
@@ -97,9 +98,14 @@ watch(
   () => (isChartFolded.value = solution.value.status !== 'met'),
   { immediate: true },
 );
-/** What a build of three takes leaves this to the chart; each line more is its own height lower. */
+/**
+ * What a build of three takes leaves this to the chart; each line more is its own height lower. On a phone it
+ * stands below all that, and has its height.
+ */
 const CHART = { height: 164, least: 86, line: 32 } as const;
+const isPhone = onPhone();
 const chartHeight = computed(() => {
+  if (isPhone.value) return CHART.height;
   const { build, bulk } = props;
   const more = build.length - 3 + (bulk ? 4 : 0) + (solution.value.alcoholFrac > 0 ? 1 : 0);
   return Math.max(CHART.least, CHART.height - Math.max(0, more) * CHART.line);
