@@ -2,7 +2,7 @@
 import { BLIND_KINDS, leastRight, powerFrac, type BlindKind } from '@ratio/core/tasting';
 import { ElButton, ElInputNumber } from 'element-plus';
 import 'element-plus/theme-chalk/el-input-number.css';
-import { computed, ref } from 'vue';
+import { computed, ref, watch } from 'vue';
 import ChoiceField from '../../components/fields/ChoiceField.vue';
 import { KIND_NAMES } from './kindNames.ts';
 
@@ -13,6 +13,17 @@ const emit = defineEmits<{ begin: [kind: BlindKind, a: string, b: string, taster
 const kind = ref<BlindKind>('triangle');
 const a = ref(props.tasted[0]!.value);
 const b = ref(props.tasted[1]!.value);
+// A jug may be emptied meanwhile: who begins says what is poured instead.
+watch(
+  () => props.tasted,
+  (tasted) => {
+    for (const one of [a, b]) if (!tasted.some(({ value }) => value === one.value)) one.value = '';
+  },
+);
+const refusal = computed(() => {
+  if (a.value === '' || b.value === '') return 'It is not on hand any more: take another';
+  return a.value === b.value ? 'Take two different ones' : '';
+});
 const tasters = ref(12);
 const kinds = BLIND_KINDS.map((value) => ({ value, label: KIND_NAMES[value] }));
 /** What so many answers can show, before anybody has poured. */
@@ -38,9 +49,12 @@ const text = computed(() => {
       <ElInputNumber v-model="tasters" :min="2" :max="200" aria-label="How many answers" />
     </label>
     <p class="soft">{{ text }}</p>
-    <ElButton type="primary" :disabled="a === b" @click="emit('begin', kind, a, b, tasters)">{{
-      a === b ? 'Take two different ones' : 'Begin'
-    }}</ElButton>
+    <ElButton
+      type="primary"
+      :disabled="refusal !== ''"
+      @click="emit('begin', kind, a, b, tasters)"
+      >{{ refusal || 'Begin' }}</ElButton
+    >
   </div>
 </template>
 
