@@ -144,43 +144,45 @@ function setDose(value: number, quantity: Expected): void {
       :options="grinds"
       @update:model-value="emit('change', { grind: $event })"
     />
-    <ChoiceRow label="Coffee in" :note="doseNote">
-      <AmountField
-        label="Coffee in"
-        :value="plan.doseG"
-        :kind="measuredKind(format, { step: 5, min: 5, max: 50000, gPerMl: loose })"
-        :refused="refusal('doseG')"
-        @change="setDose"
-      />
-      <template #action>
-        <LockButton what="coffee" v-bind="lockOf('doseG')" @lock="emit('lock', 'doseG')" />
-      </template>
-    </ChoiceRow>
-    <ChoiceRow
-      label="Water in"
-      :note="`${format.volume(plan.waterG / waterDensity)}${plan.waterC >= 28 ? ', warm start: faster' : ''}`"
-    >
-      <div class="pair">
+    <InTurn>
+      <ChoiceRow label="Coffee in" :note="doseNote">
         <AmountField
-          label="Water in"
-          :value="plan.waterG"
-          :kind="measuredKind(format, { step: 10, min: 10, max: 500000, gPerMl: waterDensity })"
-          :refused="refusal('waterG')"
-          @change="(value) => emit('amount', 'waterG', value)"
+          label="Coffee in"
+          :value="plan.doseG"
+          :kind="measuredKind(format, { step: 5, min: 5, max: 50000, gPerMl: loose })"
+          :refused="refusal('doseG')"
+          @change="setDose"
         />
-        <span class="soft at">at</span>
-        <AmountField
-          label="Water temperature"
-          class="temp"
-          :value="plan.waterC"
-          :kind="tempKind(format, { step: 1, min: 0, max: 95 })"
-          @change="(waterC) => emit('change', { waterC })"
-        />
-      </div>
-      <template #action>
-        <LockButton what="water" v-bind="lockOf('waterG')" @lock="emit('lock', 'waterG')" />
-      </template>
-    </ChoiceRow>
+        <template #action>
+          <LockButton what="coffee" v-bind="lockOf('doseG')" @lock="emit('lock', 'doseG')" />
+        </template>
+      </ChoiceRow>
+      <ChoiceRow
+        label="Water in"
+        :note="`${format.volume(plan.waterG / waterDensity)}${plan.waterC >= 28 ? ', warm start: faster' : ''}`"
+      >
+        <div class="pair">
+          <AmountField
+            label="Water in"
+            :value="plan.waterG"
+            :kind="measuredKind(format, { step: 10, min: 10, max: 500000, gPerMl: waterDensity })"
+            :refused="refusal('waterG')"
+            @change="(value) => emit('amount', 'waterG', value)"
+          />
+          <span class="soft at">at</span>
+          <AmountField
+            label="Water temperature"
+            class="temp"
+            :value="plan.waterC"
+            :kind="tempKind(format, { step: 1, min: 0, max: 95 })"
+            @change="(waterC) => emit('change', { waterC })"
+          />
+        </div>
+        <template #action>
+          <LockButton what="water" v-bind="lockOf('waterG')" @lock="emit('lock', 'waterG')" />
+        </template>
+      </ChoiceRow>
+    </InTurn>
     <InTurn>
       <ChoiceRow label="Ratio, coffee to water" note="by mass">
         <AmountField
