@@ -34,7 +34,8 @@ export function useMenuCount(
       latest += 1;
       const mine = latest;
       await drawn;
-      const counter = mine === latest ? await counts.counter().catch(() => null) : null;
+      if (mine !== latest) return;
+      const counter = await counts.counter().catch(() => null);
       if (counter === null || mine !== latest) return;
       const answers = await Promise.all(
         asked.map((jug, i) => counter[what](`${asker}, jug ${i}`, jug)),
