@@ -3,6 +3,7 @@ import sqlite3 from 'sqlite3';
 import { makeBusy } from './busyLido.ts';
 import { test, type Lido } from './lido.ts';
 import { longestTask, type Task } from './longestTask.ts';
+import { noteShifts } from './noteShifts.ts';
 import { PAGES, SIZES } from './pages.ts';
 
 /** One picture of a screen of 60 a second, ms. */
@@ -51,17 +52,12 @@ const printTasks = (title: string, rows: readonly (Task & { what: string })[]): 
 interface Seen {
   /** Between two pictures, while it is watched. */
   frames: number[];
-  /** How much moved of what stood, as browsers score it (layout shift). */
-  shift: number;
 }
 async function watchItself(page: Page): Promise<void> {
+  await page.addInitScript(noteShifts);
   await page.addInitScript(() => {
-    const seen: Seen = { frames: [], shift: 0 };
+    const seen: Seen = { frames: [] };
     Object.assign(globalThis, { seen });
-    new PerformanceObserver((list) => {
-      for (const entry of list.getEntries())
-        seen.shift += (entry as PerformanceEntry & { readonly value: number }).value;
-    }).observe({ type: 'layout-shift', buffered: true });
     let before = performance.now();
     const tick = (): void => {
       const now = performance.now();
@@ -74,6 +70,9 @@ async function watchItself(page: Page): Promise<void> {
 }
 const seenOf = (page: Page): Promise<Seen> =>
   page.evaluate(() => (globalThis as unknown as { seen: Seen }).seen);
+/** How much moved of what stood, as browsers score it (layout shift). */
+const shiftOf = (page: Page): Promise<number> =>
+  page.evaluate(() => shifts.reduce((sum, { by }) => sum + by, 0));
 const forget = (page: Page): Promise<void> =>
   page.evaluate(() => {
     Object.assign((globalThis as unknown as { seen: Seen }).seen, { frames: [] });
@@ -99,7 +98,7 @@ test('pages open', async ({ page, lido }) => {
     const paintMs = await page.evaluate(
       () => performance.getEntriesByName('first-contentful-paint')[0]?.startTime ?? 0,
     );
-    const { shift } = await seenOf(page);
+    const shift = await shiftOf(page);
     moved.push([`/${station}`, shift.toFixed(3), (shift / MOST_SHIFT).toFixed(1)]);
     rows.push({ what: `/${station} (first paint ${paintMs.toFixed(0)} ms)`, ...task });
   }
@@ -116,7 +115,7 @@ test('pages open on a phone: what stands stays where it is', async ({ page, lido
     await page.goto('about:blank');
     await page.goto(`${lido.url}/${name}`);
     await quiet(page);
-    moved.push([`/${name}`, (await seenOf(page)).shift]);
+    moved.push([`/${name}`, await shiftOf(page)]);
   }
   printTable(
     ['what moved most while it opened on a phone', 'layout shift', 'of its budget'],

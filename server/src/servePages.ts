@@ -20,8 +20,7 @@ export function servePages(app: Express, webDir: string): void {
       serveStatic: { immutable: true, maxAge: '1y' },
     }),
   );
-  const documentFile = path.join(webDir, 'index.html');
-  const built = existsSync(documentFile) ? readFileSync(documentFile, 'utf8') : null;
+  const built = readBuilt(webDir, 'index.html');
   /** Answers with the document and what a page brings along, put together once. */
   function documentWith(head: string): RequestHandler {
     if (built === null)
@@ -48,9 +47,13 @@ export function servePages(app: Express, webDir: string): void {
 }
 
 /** What the document of each page brings along, by its path as Express writes one; none where nothing is built. */
-function pageHeads(webDir: string): Record<string, string> {
-  const file = path.join(webDir, 'page-heads.json');
-  return existsSync(file) ? (JSON.parse(readFileSync(file, 'utf8')) as Record<string, string>) : {};
+const pageHeads = (webDir: string): Record<string, string> =>
+  JSON.parse(readBuilt(webDir, 'page-heads.json') ?? '{}') as Record<string, string>;
+
+/** @returns null where nothing was built yet */
+function readBuilt(webDir: string, name: string): string | null {
+  const file = path.join(webDir, name);
+  return existsSync(file) ? readFileSync(file, 'utf8') : null;
 }
 
 /**

@@ -1,4 +1,4 @@
-/** Looks of Element Plus's buttons and inputs that nothing here has; the linter refuses them by name. */
+/** Looks of Element Plus's buttons and inputs that nothing here has; those of buttons the linter refuses by name. */
 const UNUSED =
   /\.el-button(?:--(?:success|info|warning|danger)|\.is-(?:round|circle|dark)|-group)|\.el-input-group/;
 

@@ -48,8 +48,8 @@ watch(
   asked,
   (what) => {
     if (what === null) return;
-    [frac.value, tempC.value, text.value] = [what === 'split' ? 0.5 : null, null, ''];
-    massG.value = null;
+    frac.value = what === 'split' ? 0.5 : null;
+    [tempC.value, massG.value, text.value] = [null, null, ''];
     vesselId.value = (what === 'split' ? props.vessels : props.whole)[0]?.id ?? '';
   },
   { immediate: true },
@@ -79,17 +79,15 @@ const noted = computed<Noted | null>(() => {
   }
 });
 function keep(): void {
-  if (asked.value === 'split' && isSplit.value) {
+  if (asked.value === 'split' && isSplit.value)
     emit('split', {
       vesselId: vesselId.value,
       shareFrac: frac.value!,
       note: text.value.trim(),
     });
-    asked.value = null;
-    return;
-  }
-  if (noted.value === null || asked.value === null) return;
-  emit('note', noted.value, TITLES[asked.value]);
+  else if (asked.value !== null && noted.value !== null)
+    emit('note', noted.value, TITLES[asked.value]);
+  else return;
   asked.value = null;
 }
 </script>
