@@ -5,6 +5,7 @@ const FLOORS = [
   ['brew'],
   ['shop', 'pantry'],
   ['batch', 'drink', 'jug'],
+  ['events'],
   ['recipeText', 'steps', 'day', 'learn', 'log', 'tasting'],
   ['instruments'],
 ];
@@ -38,13 +39,13 @@ module.exports = {
     {
       name: 'core-is-pure',
       comment:
-        'Zod, Temporal for calendars, fractions and random numbers: no interface, database, clock or network.',
+        'Zod, Temporal for calendars, fractions, random numbers, hashes and comparisons: no interface, database, clock or network.',
       severity: 'error',
       from: { path: '^core/src' },
       to: {
         pathNot: [
           '^core/src',
-          'node_modules/(zod|temporal-polyfill|temporal-utils|fraction.js|@?[\\w/-]*d3-(array|random))/',
+          'node_modules/(zod|fast-deep-equal|@noble/hashes|temporal-polyfill|temporal-utils|fraction.js|@?[\\w/-]*d3-(array|random))/',
         ],
       },
     },

@@ -1,4 +1,6 @@
 import path from 'node:path';
+import { pricePerKgOfBrew } from '@ratio/core/batch';
+import { EMPTY_STATE, entryOf, filledJug } from '@ratio/core/events';
 import { stepsOf } from '@ratio/core/steps';
 import { UNSIGNED, type Caller } from '../server/src/caller.ts';
 import type { Documents, Identified } from '../server/src/database/documents.ts';
@@ -7,8 +9,7 @@ import { createClock } from '../server/src/clock.ts';
 import { createBatchService } from '../server/src/batches/service.ts';
 import { createDayService } from '../server/src/day/service.ts';
 import { createJugService } from '../server/src/jugs/service.ts';
-import { fillJug, useByOf } from '../server/src/jugs/filling.ts';
-import { rowOf } from '../server/src/jugs/entryRows.ts';
+import { saveRows } from '../server/src/events/saveRows.ts';
 import { openDatabase, type Database } from '../server/src/database/database.ts';
 import {
   LIDO_MORNING,
@@ -105,34 +106,36 @@ type Transaction = Parameters<Parameters<Database['write']>[0]>[0];
 
 async function seedJug(db: Database, jug: SeasonJug, transaction: Transaction): Promise<void> {
   const { id, batch, massG, madeAt, rows } = jug;
-  const filled = {
-    strengthFrac: batch.strengthFrac!,
-    readBy: batch.strengthBy === 'reading' ? ('refractometer' as const) : ('prediction' as const),
-    caffeineMgPerG: batch.predicted.caffeineMgPerG,
-    pricePerKg:
-      (lidoCoffees.find((one) => one.id === batch.plan.coffeeId)!.pricePerKg! * batch.plan.doseG) /
-      massG,
-    useBy: useByOf(madeAt, lidoShop.zone),
-  };
-  await fillJug(db, {
-    caller: { ...LIDO, author: 'Early shift' },
-    transaction,
+  const { coffeeName, plan, predicted } = batch;
+  const { pricePerKg } = lidoCoffees.find((one) => one.id === plan.coffeeId)!;
+  const rowsOfJug = filledJug({
     id,
     massG,
+    context: { shop: { ...lidoShop } },
     jug: {
-      ...filled,
+      strengthFrac: batch.strengthFrac!,
+      readBy: batch.strengthBy === 'reading' ? 'refractometer' : 'prediction',
+      caffeineMgPerG: predicted.caffeineMgPerG,
+      pricePerKg: pricePerKgOfBrew({ pricePerKg, doseG: plan.doseG, brewG: massG }),
       filledRange: null,
       label: jug.label,
-      coffeeName: batch.coffeeName,
+      coffeeName,
       batchId: batch.id,
+      onGrounds: false,
       capacityMl: null,
       vesselId: null,
       madeAt,
     },
   });
+  await saveRows(db, {
+    caller: { ...LIDO, author: 'Early shift' },
+    rows: rowsOfJug,
+    before: EMPTY_STATE,
+    transaction,
+  });
   for (const [i, { author, massG: takenG, ...row }] of rows.entries()) {
-    const entry = rowOf({ jugId: id, id: `${id}-${i + 1}`, massG: -takenG, ...row });
-    await db.jugEntries.add({ ...LIDO, author }, { ...entry, at: row.at }, transaction);
+    const entry = entryOf({ jugId: id, id: `${id}-${i + 1}`, massG: -takenG, ...row });
+    await db.jugEntries.add({ ...LIDO, author }, entry, transaction);
   }
   const leftG = massG - rows.reduce((sum, row) => sum + row.massG, 0);
   const { version: _, id: __, ...body } = await db.jugs.get(LIDO.shopId, id, transaction);

@@ -1,3 +1,4 @@
+import { isStillToCome, STILL_TO_COME } from '@ratio/core/events';
 import { ProblemError } from './problem.ts';
 
 /** The server's one clock. */
@@ -10,6 +11,8 @@ export interface Clock {
    * the clock was put back.
    */
   readonly behindMs: () => number;
+  /** Now, and the latest instant that was ever written; ms since 1970 UTC. */
+  readonly range: () => { readonly nowMs: number; readonly latestMs: number };
   /**
    * The instant of something that happened, as a page sends it, or else now.
    *
@@ -19,8 +22,6 @@ export interface Clock {
   readonly momentOf: (at: string | undefined) => Date;
 }
 
-/** A tablet's clock may be so far ahead of the server's. */
-const AHEAD_MS = 5 * 60_000;
 /** Clocks are corrected by this much every day; nobody need hear of it. */
 const UNSAID_MS = 60_000;
 
@@ -49,16 +50,19 @@ export function createClock(input: {
     const behind = frozenAt === null ? -nowMs() + latestMs : 0;
     return behind > UNSAID_MS ? behind : 0;
   };
+  const range = () => {
+    const now = nowMs();
+    return { nowMs: now, latestMs };
+  };
   return {
     now: () => new Date(nowMs()),
     frozen: frozenAt !== null,
     behindMs,
+    range,
     momentOf: (at) => {
-      const now = nowMs();
-      if (at === undefined) return new Date(now);
-      const atMs = Date.parse(at);
-      if (atMs > Math.max(now, latestMs) + AHEAD_MS)
-        throw new ProblemError('out_of_range', 'That is still to come. What happened is past.');
+      const now = range();
+      const atMs = at === undefined ? now.nowMs : Date.parse(at);
+      if (isStillToCome({ atMs, ...now })) throw new ProblemError('out_of_range', STILL_TO_COME);
       return new Date(atMs);
     },
   };

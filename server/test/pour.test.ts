@@ -122,7 +122,7 @@ describe('the bar', () => {
       const before = await jugOf('lido-jug-1');
       const back = await enter('lido-jug-1', { id: 'u1', kind: 'undone', entryId: 'p1' });
       expect(back.body).to.include({ status: 409, code: 'not_possible_now' });
-      expect(back.body.detail).to.match(/^It cannot be taken back: \d+ g were added later/);
+      expect(back.body.detail).to.match(/^It cannot be undone: \d+ g were added later/);
       expect(await jugOf('lido-jug-1')).to.deep.equal(before);
       await enter('lido-jug-1', { id: 'all', kind: 'poured', massG: before.onHandG });
       const thin = await enter('lido-jug-1', { id: 'u2', kind: 'undone', entryId: 'w1' });

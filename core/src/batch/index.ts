@@ -5,6 +5,7 @@ export { type Draft, draftSchema, saveDraftRequest, type SaveDraftRequest } from
 export { type Explained, explainPlan } from './explain.ts';
 export { measuredSteep, pouredAt } from './measuredSteep.ts';
 export { brewSetting, planInput, scalePlan, scoopOf } from './plan.ts';
+export { pricePerKgOfBrew } from './pricePerKgOfBrew.ts';
 export { type PlanOutcome, predictBatch, predictPlan } from './predict.ts';
 export { predictBatchRequest, predictBatchResponse } from './predictSchema.ts';
 export { MOST_SAMPLES, planOfSample, sampleSet } from './samples.ts';
@@ -29,6 +30,7 @@ export {
   batchesQuery,
   MOST_LISTED,
   noteActualRequest,
+  type Observation,
   type NoteActualRequest,
   type Plan,
   planSchema,

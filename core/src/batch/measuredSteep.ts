@@ -1,6 +1,6 @@
 import { countedActuals } from './countedActuals.ts';
 import { placesAsTheyWere, type ProbeHistory } from './places.ts';
-import type { Batch, BatchActual } from './schema.ts';
+import type { Batch, Observation } from './schema.ts';
 
 /**
  * What was really done to a steep, each piece by itself, in seconds from the first pour. A piece that
@@ -43,7 +43,7 @@ const PREPARING_MS = 2 * 3_600_000;
  */
 export function pouredAt(input: {
   batch: Pick<Batch, 'startedAt'>;
-  actuals: readonly BatchActual[];
+  actuals: readonly Observation[];
 }): string | null {
   const startedMs = Date.parse(input.batch.startedAt);
   const pours = input.actuals
@@ -63,7 +63,7 @@ export function pouredAt(input: {
  */
 export const steepBeganMs = (input: {
   batch: Pick<Batch, 'startedAt'>;
-  actuals: readonly BatchActual[];
+  actuals: readonly Observation[];
 }): number => Date.parse(pouredAt(input) ?? input.batch.startedAt);
 
 /** A batch as far as its steep is measured against it. */
@@ -79,14 +79,14 @@ type Steeped = Pick<Batch, 'startedAt'> & Partial<Pick<Batch, 'plan'>>;
  */
 export function measuredSteep(input: {
   batch: Steeped;
-  actuals: readonly BatchActual[];
+  actuals: readonly Observation[];
   probes?: readonly ProbeHistory[];
 }): MeasuredSteep {
   const { batch, probes = [] } = input;
   const actuals = countedActuals(input.actuals);
   const beganMs = steepBeganMs({ batch, actuals });
-  const secondsOf = ({ at }: BatchActual): number => Math.max(0, (Date.parse(at) - beganMs) / 1000);
-  const of = (kind: BatchActual['kind']) =>
+  const secondsOf = ({ at }: Observation): number => Math.max(0, (Date.parse(at) - beganMs) / 1000);
+  const of = (kind: Observation['kind']) =>
     actuals
       .filter((one) => one.kind === kind)
       .map((one) => ({ ...one, atS: secondsOf(one) }))

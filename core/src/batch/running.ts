@@ -6,7 +6,7 @@ import { countedActuals } from './countedActuals.ts';
 import { measuredSteep, steepBeganMs } from './measuredSteep.ts';
 import type { ProbeHistory } from './places.ts';
 import { planInput } from './plan.ts';
-import type { Batch, BatchActual } from './schema.ts';
+import type { Batch, Observation } from './schema.ts';
 
 /** What would bring a steep that went another way back to its planned strength. */
 export type Mend =
@@ -62,7 +62,7 @@ const MINUTE_S = 60;
  */
 export function runningSteep(input: {
   batch: Pick<Batch, 'plan' | 'model' | 'startedAt' | 'endsAt' | 'predicted'>;
-  actuals: readonly BatchActual[];
+  actuals: readonly Observation[];
   probes?: readonly ProbeHistory[];
   nowMs: number;
 }): RunningSteep {

@@ -269,6 +269,8 @@ export const startBatchRequest = z.strictObject({
 export type Plan = z.infer<typeof planSchema>;
 export type Batch = z.infer<typeof batchSchema>;
 export type BatchActual = z.infer<typeof batchActualSchema>;
+/** One thing that was observed of a batch, without who noted it. */
+export type Observation = Omit<BatchActual, 'author'>;
 export type BatchInFull = z.infer<typeof batchInFullSchema>;
 export type NoteActualRequest = z.infer<typeof noteActualRequest>;
 export type Prediction = z.infer<typeof predictionSchema>;

@@ -5,30 +5,42 @@ import { measuredSteep, steepBeganMs } from './measuredSteep.ts';
 import type { ProbeHistory } from './places.ts';
 import { planInput } from './plan.ts';
 import { predictionOf } from './predict.ts';
-import type { Batch, BatchActual, Prediction } from './schema.ts';
+import type { Batch, Observation, Prediction } from './schema.ts';
 
 /**
  * What a batch comes to when it is strained at a time: by the hours that it really had, by what was
  * noted of it meanwhile, and by the plan where nobody noted anything.
  *
  * @param input.probes how warm its places were, as far as it was measured
+ * @param input.drawnOffG what was poured off before, while it stood on its grounds, g
  * @param input.strainedAt ISO instant, not before the start
  * @throws {DomainError} out_of_range where the ratio is absurd
  */
 export function predictStrain(input: {
   batch: Pick<Batch, 'plan' | 'model' | 'startedAt'>;
-  actuals: readonly BatchActual[];
+  actuals: readonly Observation[];
   probes?: readonly ProbeHistory[];
+  drawnOffG?: number;
   strainedAt: string;
 }): Prediction {
-  const { batch, actuals, probes = [], strainedAt } = input;
+  const { batch, actuals, probes = [], drawnOffG = 0, strainedAt } = input;
   const beganMs = steepBeganMs({ batch, actuals: countedActuals(actuals) });
   const strainedS = Math.max(1, (Date.parse(strainedAt) - beganMs) / 1000);
   const steep = planInput(batch.plan, { ...measuredSteep({ batch, actuals, probes }), strainedS });
-  return predictionOf({
+  const prediction = predictionOf({
     outcome: brew(steep, batch.model),
     range: brewRange(steep, batch.model),
   });
+  return withoutDrawnOff(prediction, drawnOffG);
+}
+
+/** What is left to come out of a batch that was poured from on its grounds. */
+function withoutDrawnOff(prediction: Prediction, drawnOffG: number): Prediction {
+  const { brewG, brewMl } = prediction;
+  const leftG = Math.max(0, brewG - drawnOffG);
+  return leftG === brewG
+    ? prediction
+    : { ...prediction, brewG: leftG, brewMl: (brewMl * leftG) / brewG };
 }
 
 /**

@@ -14,6 +14,7 @@ export {
   type Replay,
   type ReplayedJug,
 } from './ledger.ts';
+export { ledgerSchema, type Ledger, type LedgerEntry, type StoredJug } from './ledgerSchema.ts';
 export { madeElsewhere, type MadeElsewhere } from './madeElsewhere.ts';
 export {
   type Jug,

@@ -11,7 +11,7 @@ import { eitherMassOrVolume, rangeSchema, STEEP_PLACES } from '../brew/schema.ts
 import { GRIND_NAMES } from '../coffee/grinds.ts';
 
 /** What can happen to a jug. Blending takes from one jug and gives to another: two rows. */
-const JUG_ENTRY_KINDS = [
+export const JUG_ENTRY_KINDS = [
   'filled',
   'poured',
   'read',

@@ -12,7 +12,7 @@ import { coffeeSchema, type Coffee } from '@ratio/core/coffee';
 import type { DayRow } from '@ratio/core/day';
 import { drinkSchema, drinkVersionSchema, type Drink, type DrinkVersion } from '@ratio/core/drink';
 import { instrumentSchema, type Instrument } from '@ratio/core/instruments';
-import { jugSchema, type FilledJug, type Jug, type LedgerRow } from '@ratio/core/jug';
+import { jugSchema, type LedgerEntry, type StoredJug } from '@ratio/core/jug';
 import type { LearnedVersion } from '@ratio/core/log';
 import { blindTestSchema, tastingSchema, type BlindTest, type Tasting } from '@ratio/core/tasting';
 import {
@@ -68,21 +68,6 @@ interface Photo {
   /** Base64. */
   readonly data: string;
 }
-
-/** A jug as it was filled, and what its ledger has made of it. */
-export type StoredJug = Jug & {
-  readonly filled: FilledJug;
-  /** What was asked for where it was filled elsewhere; null where a batch was strained into it. */
-  readonly request?: object | null;
-};
-
-/** A row of a jug's ledger, as it is written. */
-export type StoredJugRow = LedgerRow & {
-  readonly note: string;
-  readonly at: string;
-  /** What was asked for, as it was sent; null for rows that came by themselves. */
-  readonly request: object | null;
-};
 
 /** @returns every table of the database, as a repository */
 export function defineTables(of: {
@@ -238,7 +223,7 @@ export function defineTables(of: {
       schema: drinkVersionSchema,
       columns: { drinkId: 'text', drink: 'json', change: 'text', forWhom: 'text' },
     }),
-    jugEntries: createRows<StoredJugRow>(of, {
+    jugEntries: createRows<LedgerEntry>(of, {
       name: 'jug_entries',
       of: 'jugId',
       columns: {

@@ -2,6 +2,7 @@ import {
   jugEntryRequest,
   jugEntrySchema,
   jugSchema,
+  ledgerSchema,
   newJugRequest,
   type JugEntryRequest,
 } from '@ratio/core/jug';
@@ -47,6 +48,15 @@ export const jugEndpoints = (jugs: JugService): readonly Endpoint[] => [
     answer: z.array(jugEntrySchema),
     isStored: true,
     handle: ({ caller, params }) => jugs.entries(caller, idOf(params)),
+  }),
+  endpoint({
+    method: 'get',
+    path: '/api/ledger',
+    summary:
+      'Every jug that holds something with its ledger in the order of writing, and the jugs that it was blended with',
+    answer: ledgerSchema,
+    isStored: true,
+    handle: ({ caller }) => jugs.ledger(caller),
   }),
   endpoint({
     method: 'post',

@@ -10,6 +10,7 @@ import {
 } from '@ratio/core/batch';
 import { anyVessel, ANY_VESSEL_ID, slurryMl } from '@ratio/core/brew';
 import { USUAL_COFFEES, type Coffee } from '@ratio/core/coffee';
+import { derivedId } from '@ratio/core/document';
 import { oldBatchSchema, type OldBatch } from '@ratio/core/log';
 import type { Shop } from '@ratio/core/shop';
 import type { Express, Request } from 'express';
@@ -17,7 +18,6 @@ import type { Transaction } from 'sequelize';
 import type { Caller } from '../caller.ts';
 import type { Changes } from '../changes/changes.ts';
 import type { Database } from '../database/database.ts';
-import { derivedId } from '../derivedId.ts';
 import { ProblemError, toProblem } from '../problem.ts';
 
 const HOUR_MS = 3_600_000;

@@ -56,6 +56,7 @@ export const RIGHTS: Readonly<Record<string, Right>> = {
   'get /api/days/{date}': 'pours',
   'post /api/days/{date}/rows': 'pours',
   'get /api/jugs': 'pours',
+  'get /api/ledger': 'pours',
   'get /api/jugs/{id}': 'pours',
   'get /api/jugs/{id}/entries': 'pours',
   // Reading, thinning and blending take somebody who brews: the service looks at what is done.
