@@ -22,6 +22,13 @@ export const jugOf = (over: Partial<Jug> = {}): Jug => ({
   useBy: '2026-06-18T06:00:00.000Z',
   onHandG: 1000,
   lastEntryId: null,
+  filled: {
+    strengthFrac: 0.035,
+    readBy: 'refractometer',
+    caffeineMgPerG: 2.1,
+    pricePerKg: 8,
+    useBy: '2026-06-18T06:00:00.000Z',
+  },
   ...over,
 });
 

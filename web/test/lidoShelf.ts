@@ -31,6 +31,7 @@ export const lidoShelf: Handler = ({ path }) => {
     '/api/pantry': versioned(lidoPantry),
     '/api/house-recipes': versioned(lidoHouseRecipes),
     '/api/opened': versioned(lidoOpened),
+    '/api/ledger': { jugs: [], entries: [] },
   };
   return { status: 200, body: bodies[path] ?? [] };
 };

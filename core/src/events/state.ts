@@ -46,6 +46,8 @@ export interface EventRows {
 export function withRows(state: EventState, rows: EventRows): EventState {
   const { batches = [], observations = [], jugs = [], entries = [], recalculated = [] } = rows;
   const byBatch = new Map(state.observations);
+  // Of a new batch everything that was observed is known.
+  for (const { id } of batches) if (!state.batches.has(id)) byBatch.set(id, []);
   for (const one of observations)
     byBatch.set(one.batchId, [...(byBatch.get(one.batchId) ?? []), one]);
   const changed = new Map(recalculated.map((row) => [row.id, row]));

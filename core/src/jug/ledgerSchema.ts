@@ -3,15 +3,8 @@ import { idSchema, instantSchema } from '../document/schema.ts';
 import type { LedgerRow } from './ledger.ts';
 import { JUG_ENTRY_KINDS, jugSchema } from './schema.ts';
 
-/** A jug with what it was filled with, from which its ledger is recalculated. */
+/** A jug as it is stored. */
 export const storedJugSchema = jugSchema.extend({
-  filled: z.object({
-    strengthFrac: z.number(),
-    readBy: z.enum(['refractometer', 'prediction', 'taste']),
-    caffeineMgPerG: z.number(),
-    pricePerKg: z.number().nullable(),
-    useBy: instantSchema,
-  }),
   /** The request that filled it, where it was made elsewhere; null where a batch was strained into it. */
   request: z.looseObject({}).nullable().optional(),
 });

@@ -46,6 +46,14 @@ export const jugSchema = z.object({
   vesselId: idSchema.nullable().default(null),
   madeAt: instantSchema,
   useBy: instantSchema,
+  /** As it was filled: its ledger is recalculated from that. */
+  filled: z.object({
+    strengthFrac: z.number(),
+    readBy: z.enum(['refractometer', 'prediction', 'taste']),
+    caffeineMgPerG: z.number(),
+    pricePerKg: z.number().nullable(),
+    useBy: instantSchema,
+  }),
   onHandG: z.number(),
   lastEntryId: idSchema.nullable(),
 });

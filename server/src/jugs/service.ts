@@ -34,7 +34,7 @@ interface Needs {
   readonly changes: Changes;
 }
 
-const jugOf = ({ filled: _, request: __, ...jug }: StoredJug): Jug => jug;
+const jugOf = ({ request: _, ...jug }: StoredJug): Jug => jug;
 
 /** @returns the use cases of the jugs; what may happen is decided by the core */
 export function createJugService(needs: Needs): JugService {

@@ -89,7 +89,13 @@ export function useChanges(isReady: () => boolean = () => true): void {
   watch(
     isReady,
     (ready) => {
-      if (ready) whenIdle(() => source ?? open());
+      if (!ready) return;
+      whenIdle(() => {
+        if (!source) open();
+        void useJugs()
+          .loadLedger()
+          .catch(() => undefined);
+      });
     },
     { immediate: true },
   );

@@ -11,7 +11,7 @@ export function useProgress(): (batch: Batch, nowMs: number) => Progress {
     progressOf({
       batch,
       steps: stepsOf({ plan: batch.plan, shopSteps: shelf.shop?.steps ?? [] }),
-      actuals: batches.actualsOf(batch.id),
+      actuals: batches.observationsOf(batch.id),
       nowMs,
     });
 }

@@ -50,14 +50,14 @@ export const SHAPES = {
   }),
   /** What the scale held as a pour began, g. */
   'ratio.pourFrom': z.object({ key: z.string(), fromG: z.number() }),
-  /** What came out, when, into which jugs, by batch. */
+  /** What was typed of a strain, by batch: when, what came out, into which jugs. */
   'ratio.strain': z.record(
     z.string(),
     z.object({
-      fills: z.array(fill).min(1),
-      strengthFrac: z.number().nullable(),
+      fills: z.array(fill).min(1).optional(),
+      strengthFrac: z.number().nullable().optional(),
       /** ms since 1970 UTC; null for now. */
-      strainedMs: z.number().nullable(),
+      strainedMs: z.number().nullable().optional(),
     }),
   ),
   'ratio.drink': z.string().nullable(),

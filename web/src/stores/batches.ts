@@ -1,11 +1,8 @@
 import {
-  NOTHING_NOTED,
-  startedBatch,
   filterUse,
-  uncleanedAfter,
   steepHoursOf,
+  uncleanedAfter,
   vesselInUse,
-  vesselOf,
   type Batch,
   type BatchActual,
   type BatchInFull,
@@ -15,10 +12,11 @@ import {
   type StartBatchRequest,
   type StrainBatchRequest,
 } from '@ratio/core/batch';
+import { predictedStrain } from '@ratio/core/events';
 import { defineStore } from 'pinia';
-import { computed, shallowRef } from 'vue';
-import { ask } from '../api/client.ts';
+import { computed, watch } from 'vue';
 import { askOrLast } from '../api/askOrLast.ts';
+import { useEventState } from './eventState.ts';
 import { useOutbox } from './outbox.ts';
 import { usePhotos } from './photos.ts';
 import { useShop } from './shop.ts';
@@ -26,22 +24,20 @@ import { useShop } from './shop.ts';
 /** All that steep, what is not clean after them, and as many others as a day at the bench and a look back take. */
 export const LATELY_PATH = '/api/batches?count=40';
 const pathOf = (id: string): string => `/api/batches/${id}`;
-const STRAIN_PATH = /^\/api\/batches\/([^/]+)\/strain$/;
 
-/** Batches at hand, as the server keeps them; the log has all. */
+/** Batches at hand with the writes that wait for the server; the log has all. */
 export const useBatches = defineStore('batches', () => {
   const outbox = useOutbox();
   const photos = usePhotos();
-  const shelf = useShop();
-  const batches = shallowRef<Batch[]>([]);
+  const shop = useShop();
+  const state = useEventState();
+  const all = computed(() => [...state.now.batches.values()]);
 
-  /** Those that somebody looks at closely, with all that was noted of them. */
-  const inFull = shallowRef<ReadonlyMap<string, BatchInFull>>(new Map());
   const keepInFull = (batch: BatchInFull): void => {
     // Rows are only ever added: an answer with fewer of them was under way while one was noted.
-    const known = inFull.value.get(batch.id);
+    const known = state.inFull.get(batch.id);
     if (known && batch.actuals.length < known.actuals.length) return;
-    inFull.value = new Map(inFull.value).set(batch.id, batch);
+    state.inFull = new Map(state.inFull).set(batch.id, batch);
   };
 
   /** What is being read of them in full. */
@@ -54,43 +50,52 @@ export const useBatches = defineStore('batches', () => {
     read(askOrLast<BatchInFull>(pathOf(id)).then(keepInFull));
   /** All that steep, with what was noted of each. */
   const loadRunning = (): Promise<void> =>
-    read(askOrLast<BatchInFull[]>('/api/running').then((all) => all.forEach(keepInFull)));
+    read(askOrLast<BatchInFull[]>('/api/running').then((running) => running.forEach(keepInFull)));
   /** Reads those again that are known in full; what is being read may be from before the change. */
   async function loadOpen(changed?: string): Promise<void> {
     await Promise.allSettled(reading);
-    const open = [...inFull.value.keys()].filter((id) => changed === undefined || id === changed);
+    const open = [...state.inFull.keys()].filter((id) => changed === undefined || id === changed);
     await Promise.all(open.map((id) => loadInFull(id).catch(() => undefined)));
   }
 
   /** @param changed the one that changed; all of them where nobody says which */
   async function load(changed?: string): Promise<void> {
     const [list] = await Promise.all([askOrLast<Batch[]>(LATELY_PATH), loadOpen(changed)]);
-    batches.value = list;
+    state.batches = list;
   }
+
+  // What waits for the server is decided here on the observations of its batch.
+  const unread = computed(() =>
+    state.waiting.flatMap((event) =>
+      'batchId' in event && !state.now.observations.has(event.batchId) ? [event.batchId] : [],
+    ),
+  );
+  watch(
+    () => unread.value.join(),
+    () => unread.value.forEach((id) => void loadInFull(id).catch(() => undefined)),
+    { immediate: true },
+  );
+
+  // What happened happened when it was entered, whenever it is sent.
+  const nowIso = (): string => new Date(shop.readMs()).toISOString();
+  const post = (path: string, body: object, what: string) => ({
+    method: 'POST' as const,
+    path,
+    body,
+    what,
+  });
 
   /** Notes what happened; kept here while the server is away, in the order in which it was noted. */
   async function note(id: string, request: NoteActualRequest, what: string): Promise<void> {
-    const path = `${pathOf(id)}/actuals`;
-    const write = { method: 'POST' as const, path, body: request, what };
-    const sent = await outbox.write(write, keepInFull);
+    const timed = { ...request, at: request.at ?? nowIso() };
+    const sent = await outbox.write(post(`${pathOf(id)}/actuals`, timed, what), keepInFull);
     if (!sent.kept) await load(id);
-  }
-
-  /** What was noted of a batch, acknowledged or not. */
-  function actualsOf(id: string): BatchActual[] {
-    const known = inFull.value.get(id)?.actuals ?? [];
-    const waiting = outbox.waiting.flatMap(({ path, body }) => {
-      if (path !== `${pathOf(id)}/actuals`) return [];
-      const { at = new Date(shelf.readMs()).toISOString(), ...seen } = body as NoteActualRequest;
-      return [{ ...NOTHING_NOTED, ...seen, at, batchId: id, author: '' } as BatchActual];
-    });
-    return [...known, ...waiting.filter((row) => !known.some((one) => one.id === row.id))];
   }
 
   /** @returns the batch; null while the start is kept here because the server does not answer */
   async function start(request: StartBatchRequest, what: string): Promise<Batch | null> {
-    const write = { method: 'POST' as const, path: '/api/batches', body: request, what };
-    const sent = await outbox.write<Batch>(write);
+    const timed = { ...request, startedAt: request.startedAt ?? nowIso() };
+    const sent = await outbox.write<Batch>(post('/api/batches', timed, what));
     if (sent.kept) return null;
     await load();
     return sent.answer;
@@ -98,57 +103,38 @@ export const useBatches = defineStore('batches', () => {
 
   /** Keeps a photograph of a batch; @returns whether the server has it already. */
   async function keepPhoto(id: string, photo: Blob, what: string): Promise<boolean> {
-    const at = new Date(shelf.readMs()).toISOString();
-    const { isSent } = await photos.keep(pathOf(id), photo, { at, what });
+    const { isSent } = await photos.keep(pathOf(id), photo, { at: nowIso(), what });
     if (isSent) await loadInFull(id);
     return isSent;
   }
 
-  /** Splits a running batch; the server decides, so that nobody counts a share twice. */
-  async function split(id: string, request: SplitBatchRequest): Promise<void> {
-    await ask(`${pathOf(id)}/split`, { method: 'POST', body: request });
-    await load(id);
+  async function split(id: string, request: SplitBatchRequest, what: string): Promise<void> {
+    const sent = await outbox.write(post(`${pathOf(id)}/split`, request, what));
+    if (!sent.kept) await load(id);
   }
 
   async function strain(batch: Batch, request: StrainBatchRequest): Promise<void> {
-    const sent = await outbox.write({
-      method: 'POST',
-      path: `/api/batches/${batch.id}/strain`,
-      body: request,
-      version: batch.version,
-      what: `${batch.coffeeName}: strained`,
-    });
+    const what = `${batch.coffeeName}: strained`;
+    const write = post(`${pathOf(batch.id)}/strain`, request, what);
+    const sent = await outbox.write({ ...write, version: batch.version });
     if (!sent.kept) await load();
   }
 
-  /** What was started here and the server has not acknowledged yet; it has version 0. */
-  const waitingStarts = computed<Batch[]>(() =>
-    outbox.waiting.flatMap(({ method, path, body }) => {
-      if (method !== 'POST' || path !== '/api/batches') return [];
-      const { id, plan, startedAt } = body as StartBatchRequest;
-      const coffee = shelf.coffeeOf(plan.coffeeId);
-      const vessel = vesselOf(plan, shelf.vessels);
-      if (!coffee || !vessel) return [];
-      const at = new Date(startedAt ?? shelf.now);
-      return [{ id, version: 0, ...startedBatch({ plan, coffee, vessel, startedAt: at }).batch }];
-    }),
-  );
-  /** Those whose strain the server has not acknowledged yet. */
-  const waitingStrains = computed(
-    () => new Set(outbox.waiting.map(({ path }) => STRAIN_PATH.exec(path)?.[1])),
+  const waitingStarts = computed(
+    () => new Set(state.waiting.map((event) => (event.kind === 'start' ? event.request.id : null))),
   );
   const steeping = computed(() =>
-    [...batches.value, ...waitingStarts.value]
-      .filter(({ id, status }) => status === 'steeping' && !waitingStrains.value.has(id))
+    all.value
+      .filter(({ status }) => status === 'steeping')
       .toSorted((a, b) => Date.parse(a.endsAt) - Date.parse(b.endsAt)),
   );
 
   return {
-    batches,
+    batches: all,
     steeping,
-    /** The batch of an identity, acknowledged or not. */
-    withId: (id: string): Batch | undefined =>
-      [...batches.value, ...waitingStarts.value].find((batch) => batch.id === id),
+    withId: (id: string): Batch | undefined => state.now.batches.get(id),
+    /** Whether a batch was started here and the server has not acknowledged it yet. */
+    isUnsent: (id: string): boolean => waitingStarts.value.has(id),
     /** The batch that is in a vessel while a plan would be; null where it is free. */
     inVessel: (vesselId: string, plan: Pick<Plan, 'steep'>, startMs: number): Batch | null =>
       vesselInUse({
@@ -156,20 +142,24 @@ export const useBatches = defineStore('batches', () => {
         vesselId,
         startMs,
         hours: steepHoursOf(plan),
-        nowMs: shelf.now.getTime(),
+        nowMs: shop.now.getTime(),
       }),
     /** The batch after which a vessel was not cleaned; null where it is clean. */
-    uncleaned: (vesselId: string): Batch | null =>
-      uncleanedAfter({ batches: batches.value, vesselId }),
+    uncleaned: (vesselId: string): Batch | null => uncleanedAfter({ batches: all.value, vesselId }),
     /** Those that steep no more, strained or given up; the last one first. */
-    past: computed(() => batches.value.filter(({ status }) => status !== 'steeping').toReversed()),
+    past: computed(() => all.value.filter(({ status }) => status !== 'steeping').toReversed()),
     /** Bags or inserts that a plan takes, and how many are clean; null where it takes none of the shop's. */
     filterUse: (plan: Plan) =>
-      filterUse({ plan, batches: batches.value, filters: shelf.shop?.filters ?? [] }),
-    inFull,
+      filterUse({ plan, batches: all.value, filters: shop.shop?.filters ?? [] }),
+    inFull: computed(() => state.inFull),
     loadInFull,
     loadRunning,
-    actualsOf,
+    /** What was observed of a batch, acknowledged or not. */
+    observationsOf: (id: string): BatchActual[] =>
+      (state.now.observations.get(id) ?? []).map((row) => ({ author: '', ...row })),
+    /** What comes out of a batch that is strained at an instant, by all that was observed of it. */
+    predictedStrain: (batch: Batch, strainedAt: string) =>
+      predictedStrain(state.now, batch, strainedAt),
     note,
     split,
     keepPhoto,

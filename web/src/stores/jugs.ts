@@ -1,21 +1,19 @@
+import { jugAt } from '@ratio/core/events';
 import {
-  afterRow,
-  contentOfJug,
-  ledgerRow,
   madeElsewhere,
-  type Content,
   type Jug,
   type JugEntry,
   type JugEntryRequest,
-  type LedgerRow,
+  type Ledger,
   type NewJugRequest,
 } from '@ratio/core/jug';
 import { massOfStoredG, storedCoffeeMl } from '@ratio/core/matter';
 import { defineStore } from 'pinia';
-import { computed, shallowRef } from 'vue';
+import { computed } from 'vue';
 import { askOrLast } from '../api/askOrLast.ts';
 import { ask, newId } from '../api/client.ts';
 import { useStored } from '../composables/useStored.ts';
+import { useEventState } from './eventState.ts';
 import { useOutbox } from './outbox.ts';
 import { useShop } from './shop.ts';
 
@@ -35,13 +33,24 @@ export const onHandMl = ({
 export const useJugs = defineStore('jugs', () => {
   const outbox = useOutbox();
   const shelf = useShop();
-  const loaded = shallowRef<Jug[]>([]);
+  const state = useEventState();
   const chosenId = useStored('ratio.jug', null);
-  /** With what was done here and the server has not acknowledged yet. */
-  const jugs = computed(() => withEntries(loaded.value, waitingEntries(outbox.waiting)));
+  /** The oldest first; with what was done here and the server has not acknowledged yet. */
+  const jugs = computed<Jug[]>(() => {
+    const listed = new Set(state.jugs.map(({ id }) => id));
+    return [...state.now.jugs.values()]
+      .filter(({ id, onHandG }) => listed.has(id) || onHandG > 0)
+      .map((jug) => (jug.onGrounds ? jugAt(state.now, jug, shelf.now.getTime()) : jug))
+      .toSorted((a, b) => Date.parse(a.madeAt) - Date.parse(b.madeAt));
+  });
 
+  /** Reads what an undo or a correction is decided on while the server is away; from then on `load` does. */
+  async function loadLedger(): Promise<void> {
+    state.ledger = await askOrLast<Ledger>('/api/ledger');
+  }
   async function load(): Promise<void> {
-    loaded.value = await askOrLast<Jug[]>('/api/jugs');
+    if (state.ledger !== null) void loadLedger().catch(() => undefined);
+    state.jugs = await askOrLast<Jug[]>('/api/jugs');
   }
 
   async function enter(jug: Jug, request: JugEntryRequest, what = jug.label): Promise<void> {
@@ -52,7 +61,7 @@ export const useJugs = defineStore('jugs', () => {
       what,
     };
     const sent = await outbox.write<Jug>(write, (now) => {
-      loaded.value = loaded.value.map((one) => (one.id === now.id ? now : one));
+      state.jugs = state.jugs.map((one) => (one.id === now.id ? now : one));
     });
     if (!sent.kept) await load();
   }
@@ -80,6 +89,7 @@ export const useJugs = defineStore('jugs', () => {
       capacityMl: null,
       madeAt: now,
       useBy: now,
+      filled: { strengthFrac, readBy: 'taste', caffeineMgPerG, pricePerKg: null, useBy: now },
       onHandG: massOfStoredG({ volumeMl: 1000, strengthFrac }),
       lastEntryId: null,
     };
@@ -103,6 +113,7 @@ export const useJugs = defineStore('jugs', () => {
     /** What can be poured from; a concentrate that nobody has noted, a litre of about so much, where it is in hand. */
     toPourFrom: computed(() => (isAssumed.value ? [...onHand.value, about.value] : onHand.value)),
     load,
+    loadLedger,
     pour: ({ jug, ...poured }: { jug: Jug; id: string; massG: number; note: string }) =>
       enter(jug, { ...poured, kind: 'poured' }, `${poured.note} from ${jug.label}`),
     enter,
@@ -122,52 +133,3 @@ export const useJugs = defineStore('jugs', () => {
       enter(jug, { id: newId(), kind: 'undone', entryId }, `${jug.label}: taken back`),
   };
 });
-
-interface WaitingEntry {
-  readonly jugId: string;
-  readonly request: JugEntryRequest;
-}
-
-function waitingEntries(writes: readonly { path: string; body?: unknown }[]): WaitingEntry[] {
-  return writes.flatMap(({ path, body }) => {
-    const [, jugId] = /^\/api\/jugs\/([^/]+)\/entries$/.exec(path) ?? [];
-    return jugId === undefined ? [] : [{ jugId, request: body as JugEntryRequest }];
-  });
-}
-
-/** Jugs as they will be once what waits has arrived; the server has the last word. */
-function withEntries(jugs: readonly Jug[], entries: readonly WaitingEntry[]): Jug[] {
-  const undone = new Set(
-    entries.map(({ request }) => (request.kind === 'undone' ? request.entryId : null)),
-  );
-  const now = new Map(jugs.map((jug) => [jug.id, jug]));
-  const apply = (
-    id: string,
-    row: Pick<LedgerRow, 'id' | 'kind'> & Partial<LedgerRow>,
-    taken: Content | null = null,
-  ): void => {
-    const jug = now.get(id);
-    if (!jug) return;
-    const whole = ledgerRow({ ...row, jugId: id });
-    now.set(id, { ...jug, ...afterRow({ state: jug, row: whole, taken }) });
-  };
-  for (const { jugId, request } of entries) {
-    const jug = now.get(jugId);
-    if (!jug || undone.has(request.id)) continue;
-    const { id } = request;
-    if (request.kind === 'poured' || request.kind === 'discarded')
-      apply(jugId, { id, kind: request.kind, massG: -Math.min(request.massG, jug.onHandG) });
-    else if (request.kind === 'watered')
-      apply(jugId, { id, kind: 'watered', massG: request.massG ?? request.volumeMl ?? 0 });
-    else if (request.kind === 'read')
-      apply(jugId, { id, kind: 'read', strengthFrac: request.strengthFrac });
-    else if (request.kind === 'blended') {
-      const from = now.get(request.fromJugId);
-      if (!from) continue;
-      const massG = Math.min(request.massG, from.onHandG);
-      apply(from.id, { id, kind: 'blended-out', massG: -massG });
-      apply(jugId, { id, kind: 'blended-in', massG }, contentOfJug(from));
-    }
-  }
-  return [...now.values()];
-}

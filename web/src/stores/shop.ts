@@ -58,13 +58,16 @@ export const useShop = defineStore('shop', () => {
   async function load(): Promise<void> {
     await Promise.all([loadShop(), coffees.load(), vessels.load(), loadLearned()]);
   }
+  /** What is predicted with, and which version of it; null for the handbook's. */
+  const learnedInUse = computed(() => {
+    const [inUse] = learned.value;
+    return inUse?.learned ? { learned: inUse.learned, version: inUse.number } : null;
+  });
   /** What a coffee is taken for: by the handbook, and by what the shop's own log taught. */
   function modelFor(coffee: Coffee): BrewModel {
-    const [inUse] = learned.value;
     const model = modelOf(coffee);
-    return inUse?.learned
-      ? learnedModel({ model, coffeeId: coffee.id, learned: inUse.learned, version: inUse.number })
-      : model;
+    const inUse = learnedInUse.value;
+    return inUse ? learnedModel({ model, coffeeId: coffee.id, ...inUse }) : model;
   }
 
   const aheadMs = useStored('ratio.aheadMs', 0);
@@ -110,6 +113,7 @@ export const useShop = defineStore('shop', () => {
     /** What a batch can be brewed of: the shelf's coffees, and the usual ones for whoever has none there. */
     brewable,
     learned,
+    learnedInUse,
     loadLearned,
     modelFor,
     coffeeOf: (id: string): Coffee | undefined => brewable.value.find((one) => one.id === id),

@@ -54,7 +54,7 @@ describe('useChanges', () => {
     browser.asked.splice(0);
     events.onmessage({ data: JSON.stringify({ noun: 'jugs', id: 'one' }) });
     await settled();
-    expect(asked()).to.deep.equal(['/api/jugs']);
+    expect(asked()).to.deep.equal(['/api/jugs', '/api/ledger']);
   });
 
   it('asks for what changed since the first answers, and reads that alone', async () => {
@@ -69,7 +69,7 @@ describe('useChanges', () => {
     expect(asked()).to.deep.equal([]);
     events.onmessage({ data: JSON.stringify({ noun: 'jugs' }) });
     await settled();
-    expect(asked()).to.deep.equal(['/api/jugs']);
+    expect(asked()).to.deep.equal(['/api/jugs', '/api/ledger']);
   });
 
   it('goes on from the last change where a page begins to watch the instruments', async () => {
@@ -91,7 +91,7 @@ describe('useChanges', () => {
     events.onopen();
     await settled();
     // Between the first reading and the stream something may have changed.
-    expect(asked()).to.deep.equal([LATELY_PATH, '/api/drafts', '/api/jugs']);
+    expect(asked()).to.deep.equal([LATELY_PATH, '/api/drafts', '/api/jugs', '/api/ledger']);
     events.onerror();
     events.onopen();
     await settled();

@@ -31,9 +31,10 @@ describe('useBatches', () => {
   });
 
   it('start under their own identity, and read all again', async () => {
-    const { id, plan } = batchOf();
-    expect((await useBatches().start({ id, plan }, 'Lot 14'))?.id).to.equal('soon');
-    expect(browser.asked[0]).to.deep.include({ path: '/api/batches', body: { id, plan } });
+    const { id, plan, startedAt } = batchOf();
+    expect((await useBatches().start({ id, plan, startedAt }, 'Lot 14'))?.id).to.equal('soon');
+    const body = { id, plan, startedAt };
+    expect(browser.asked[0]).to.deep.include({ path: '/api/batches', body });
     expect(browser.asked[1]).to.include({ method: 'GET' });
   });
 
@@ -86,10 +87,12 @@ describe('useBatches', () => {
     });
     const inFull = (...ids: string[]) => ({ ...batchOf({ id: 'soon' }), actuals: ids.map(row) });
     const noted = (batches: ReturnType<typeof useBatches>) =>
-      batches.actualsOf('soon').map(({ id }) => id);
+      batches.observationsOf('soon').map(({ id }) => id);
 
     it('is there at once, and once, whether the server has answered or not', async () => {
       const batches = useBatches();
+      browser.answer(lidoShelf);
+      await useShop().load();
       browser.answer(() => ({ status: 200, body: inFull('weigh') }));
       await batches.loadInFull('soon');
       browser.answer(() => ({ status: 0, body: null }));
@@ -141,19 +144,23 @@ describe('useBatches', () => {
       const startedAt = '2026-06-12T16:00:00.000Z';
       expect(await batches.start({ id: 'kept', plan, startedAt }, 'Lot 14')).to.equal(null);
       const [kept] = batches.steeping;
-      expect(kept).to.include({ id: 'kept', version: 0, startedAt, status: 'steeping' });
+      expect(kept).to.include({ id: 'kept', version: 1, startedAt, status: 'steeping' });
+      expect(batches.isUnsent('kept')).to.equal(true);
       expect(kept!.predicted.strengthFrac).to.be.above(0.02);
       expect(batches.inVessel(plan.vesselId, plan, Date.parse(startedAt))?.id).to.equal('kept');
     });
 
     it('steep no more once they are strained', async () => {
       const batches = await open();
-      browser.answer((request) =>
-        request.path === LATELY_PATH && request.method === 'GET'
-          ? { status: 200, body: [batchOf()] }
-          : away(request),
-      );
+      browser.answer((request) => {
+        if (request.method !== 'GET') return away(request);
+        if (request.path === LATELY_PATH) return { status: 200, body: [batchOf()] };
+        return request.path === '/api/batches/steeping'
+          ? { status: 200, body: { ...batchOf(), actuals: [], probes: [], photos: [] } }
+          : away(request);
+      });
       await batches.load();
+      await batches.loadInFull('steeping');
       expect(batches.steeping).to.have.length(1);
       await batches.strain(batchOf(), { jugs: [{ jugId: 'j', massG: 500 }] });
       expect(batches.steeping).to.deep.equal([]);

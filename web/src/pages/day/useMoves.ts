@@ -1,4 +1,4 @@
-import { predictStrain, vesselNameOf, type Batch } from '@ratio/core/batch';
+import { vesselNameOf, type Batch } from '@ratio/core/batch';
 import { instantOf, localHours } from '@ratio/core/calendar';
 import { isWithin } from '@ratio/core/shop';
 import { percentText } from '@ratio/core/units';
@@ -24,11 +24,7 @@ export function useMoves(shown: DayShown) {
   }
   const at = (ms: number): string => clockTime({ at: new Date(ms), zone: shelf.zone });
   const strengthAt = (batch: Batch, atMs: number): number =>
-    predictStrain({
-      batch,
-      actuals: batches.actualsOf(batch.id),
-      strainedAt: new Date(atMs).toISOString(),
-    }).strengthFrac;
+    batches.predictedStrain(batch, new Date(atMs).toISOString()).strengthFrac;
   const isManned = (atMs: number): boolean => {
     const { crewFromHours = 0, crewToHours = 24 } = shelf.shop ?? {};
     return isWithin(localHours({ atMs, zone: shelf.zone }), {

@@ -73,7 +73,7 @@ export function useLabel() {
     if (batch?.status !== 'steeping') return null;
     const { plan, predicted } = batch;
     const { zone } = shelf;
-    const author = batches.actualsOf(batch.id)[0]?.author ?? '';
+    const author = batches.observationsOf(batch.id)[0]?.author ?? '';
     return {
       title: vesselNameOf(batch),
       what: `${batch.coffeeName}, ${format.value.mass(plan.doseG)} and ${format.value.mass(plan.waterG)}, ${plan.grind}; ${format.value.percent(predicted.strengthFrac, 1)} expected`,

@@ -40,11 +40,7 @@ const texts = useStepTexts(batch);
 const batchId = computed(() => props.batch.id);
 const step = computed(() => inHand.value?.step ?? null);
 const measured = useStepValue({ batchId, step });
-const filling = useFilling({
-  batch,
-  actuals: bench.actuals,
-  isOn: () => step.value?.note === 'filled',
-});
+const filling = useFilling(batch);
 const nights = useNights(running);
 const noted = useNoted(bench.actuals);
 const { firstRefused } = useRefusals();
@@ -132,9 +128,13 @@ usePedals({ ahead: press, back });
         :zone="shelf.zone"
         :detail="inHand ? texts.detailOf.value(inHand) : ''"
         :measured
-        :filling
+        :strain="filling.form.value"
         :format
         @leave-out="bench.done({ kind: 'skipped' })"
+        @strain-change="filling.change"
+        @fill="filling.setFill"
+        @add-fill="filling.addFill"
+        @drop-fill="filling.dropFill"
       />
       <StepList
         class="list"

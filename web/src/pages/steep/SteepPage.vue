@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { useStores } from '../../stores/useStores.ts';
 import { vesselNameOf, type Batch } from '@ratio/core/batch';
 import { percentFigure, percentText } from '@ratio/core/units';
@@ -26,7 +27,7 @@ const open = computed<Batch>(
 const shown = computed(() => batches.steeping.slice(0, isFormHere.value ? undefined : 1));
 const strain = useStrain(open);
 const standing = useStanding();
-const { format, entered } = strain;
+const format = useAmountFormat();
 
 /** So many that were strained stand here; the log has them all. */
 const MOST_BEFORE = 12;
@@ -34,10 +35,6 @@ const at = (instant: string): string => clockTime({ at: new Date(instant), zone:
 const when = (instant: string): string => fromNow({ at: new Date(instant), now: shelf.now });
 const isDue = ({ endsAt }: Batch): boolean => Date.parse(endsAt) <= shelf.now.getTime();
 const onGrounds = ({ id }: Batch) => jugs.onHand.find((jug) => jug.onGrounds && jug.batchId === id);
-const mostG = computed(() => {
-  const { doseG, waterG, filtration } = open.value.plan;
-  return doseG + waterG + filtration.rinseG;
-});
 
 function passedFrac({ startedAt, endsAt }: Batch): number {
   const [from, to] = [Date.parse(startedAt), Date.parse(endsAt)];
@@ -105,7 +102,7 @@ async function strainIt(): Promise<void> {
             </span>
             <span>{{ at(batch.endsAt) }}</span>
           </p>
-          <p v-if="batch.version > 0" class="beside no-print">
+          <p v-if="!batches.isUnsent(batch.id)" class="beside no-print">
             <RouterLink :to="`/label?batch=${batch.id}`">Its label</RouterLink>
             <a :href="`/api/batches/${batch.id}/calendar.ics`" download>Into a calendar</a>
           </p>
@@ -116,26 +113,13 @@ async function strainIt(): Promise<void> {
               >Pour from it</RouterLink
             >
           </p>
-          <p v-if="batch.version === 0" class="soft whole">
+          <p v-if="batches.isUnsent(batch.id)" class="soft whole">
             Kept on this tablet until the server is back.
           </p>
           <StrainForm
-            v-else-if="batch.id === open.id"
+            v-if="batch.id === open.id"
             class="whole"
-            v-bind="entered"
-            :started-at="batch.startedAt"
-            :now="shelf.now"
-            :zone="shelf.zone"
-            :free="strain.free.value"
-            :predicted="strain.predicted.value"
-            :timing-text="strain.timingText.value"
-            :far-off="strain.timing.value.isFarOff"
-            :wrong-of="strain.wrongOf"
-            :most-g
-            :whole-ml="strain.wholeMl.value"
-            :density-g-per-ml="strain.densityGPerMl.value"
-            :format
-            :busy="strain.doing.value"
+            v-bind="strain.form.value"
             :due="isDue(batch)"
             @change="strain.change"
             @fill="strain.setFill"

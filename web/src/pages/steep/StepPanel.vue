@@ -5,11 +5,12 @@ import LinkButton from '../../components/fields/LinkButton.vue';
 import { fetchedAhead } from '../../components/figures/fetchedPart.ts';
 import type { AmountFormat } from '../../format/amountFormat.ts';
 import StepFigure from './StepFigure.vue';
-import type { useFilling } from './useFilling.ts';
+import type { Fill } from './fills.ts';
+import type { Strain } from './useStrain.ts';
 import type { useStepValue } from './useStepValue.ts';
 
 /** The step in hand: its figure, what to look at, and what came out where it asks for that. */
-const props = defineProps<{
+defineProps<{
   /** null once all of them are done. */
   state: StepState | null;
   phase: string;
@@ -20,13 +21,18 @@ const props = defineProps<{
   zone: string;
   detail: string;
   measured: ReturnType<typeof useStepValue>;
-  filling: ReturnType<typeof useFilling>;
+  strain: Strain['form']['value'];
   format: AmountFormat;
 }>();
-const emit = defineEmits<{ leaveOut: [] }>();
+const emit = defineEmits<{
+  leaveOut: [];
+  strainChange: [entered: { strengthFrac?: number; strainedMs?: number | null }];
+  fill: [i: number, part: Partial<Fill>];
+  addFill: [];
+  dropFill: [i: number];
+}>();
 
 const StrainForm = fetchedAhead(() => import('./StrainForm.vue'));
-const { form, change, setFill, addFill, dropFill } = props.filling;
 </script>
 
 <template>
@@ -38,13 +44,13 @@ const { form, change, setFill, addFill, dropFill } = props.filling;
       <StrainForm
         v-if="state.step.note === 'filled' && status === 'steeping'"
         class="fill"
-        v-bind="form"
-        :format
+        v-bind="strain"
+        due
         button-elsewhere
-        @change="change"
-        @fill="setFill"
-        @add="addFill"
-        @drop="dropFill"
+        @change="emit('strainChange', $event)"
+        @fill="(i, part) => emit('fill', i, part)"
+        @add="emit('addFill')"
+        @drop="emit('dropFill', $event)"
       />
       <p class="watch">{{ state.step.watch }}</p>
       <img

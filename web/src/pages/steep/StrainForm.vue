@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import type { Prediction } from '@ratio/core/batch';
 import type { Vessel } from '@ratio/core/brew';
 import type { Expected } from '@ratio/core/units';
 import { ElButton, ElPopconfirm } from 'element-plus';
@@ -15,27 +14,19 @@ import LeaveOutButton from '../../components/fields/LeaveOutButton.vue';
 import { useRefusals } from '../../components/fields/refusals.ts';
 import TimeField from '../../components/fields/TimeField.vue';
 import type { AmountFormat } from '../../format/amountFormat.ts';
-import { OTHER_JUG, type Fill } from './fills.ts';
+import { OTHER_JUG, type Fill, type StrainEntered, type StrainExpected } from './fills.ts';
 
 /** Straining a batch as it happened: when, what came out into which jugs, and a reading where there is one. */
 const props = defineProps<{
-  fills: readonly Fill[];
-  /** As it was read; null where nobody did. */
-  strengthFrac: number | null;
-  strainedMs: number | null;
+  entered: StrainEntered;
   startedAt: string;
   now: Date;
   zone: string;
   /** Jugs of the shop that are empty. */
   free: readonly Vessel[];
-  predicted: Prediction;
-  timingText: string;
-  farOff: boolean;
-  wrongOf: (fill: Fill) => string;
-  /** Most that can have come out, g. */
-  mostG: number;
-  wholeMl: number;
-  densityGPerMl: number;
+  expected: StrainExpected;
+  /** Why what is entered of each jug cannot be; empty where it can. */
+  whyNot: readonly string[];
   format: AmountFormat;
   busy: boolean;
   due: boolean;
@@ -53,7 +44,9 @@ const { firstRefused } = useRefusals();
 
 const jugOptions = (chosen: string) => [
   ...props.free
-    .filter(({ id }) => id === chosen || !props.fills.some(({ vesselId }) => vesselId === id))
+    .filter(
+      ({ id }) => id === chosen || !props.entered.fills.some(({ vesselId }) => vesselId === id),
+    )
     .map(({ id, name, markMl, brimMl }) => ({
       value: id,
       label: name,
@@ -65,8 +58,8 @@ const amountKind = computed(() =>
   pouredKind(props.format, {
     step: 10,
     min: 1,
-    max: props.mostG / props.densityGPerMl,
-    gPerMl: props.densityGPerMl,
+    max: props.expected.mostG / props.expected.densityGPerMl,
+    gPerMl: props.expected.densityGPerMl,
     limitText: 'No more than what went in, and not nothing.',
   }),
 );
@@ -74,16 +67,16 @@ const amountKind = computed(() =>
 function setAmount(i: number, volumeMl: number, quantity: Expected): void {
   const isMass = quantity === 'mass';
   emit('fill', i, {
-    amount: isMass ? volumeMl * props.densityGPerMl : volumeMl,
+    amount: isMass ? volumeMl * props.expected.densityGPerMl : volumeMl,
     seenAs: isMass ? 'mass' : 'volume',
   });
 }
 const mlOf = ({ amount, seenAs }: Fill): number | null =>
-  amount === null || seenAs === 'volume' ? amount : amount / props.densityGPerMl;
-const untold = computed(() => props.fills.some(({ amount }) => amount === null));
+  amount === null || seenAs === 'volume' ? amount : amount / props.expected.densityGPerMl;
+const untold = computed(() => props.entered.fills.some(({ amount }) => amount === null));
 const asked = computed(() => firstRefused.value ?? (untold.value ? 'Came out' : null));
 const asPredicted = (): void =>
-  emit('fill', 0, { amount: Math.round(props.predicted.brewMl), seenAs: 'volume' });
+  emit('fill', 0, { amount: Math.round(props.expected.brewMl), seenAs: 'volume' });
 const startMs = computed(() => Date.parse(props.startedAt));
 </script>
 
@@ -93,45 +86,45 @@ const startMs = computed(() => Date.parse(props.startedAt));
       <span class="label">Strained</span>
       <TimeField
         label="Strained"
-        :at-ms="strainedMs"
+        :at-ms="entered.strainedMs"
         :now
         :zone
         looks="back"
         :min="{ ms: startMs, text: 'It cannot be strained before it began.' }"
         :max="{ ms: now.getTime() + 60_000, text: 'That is still to come.' }"
-        :taps="strainedMs === null ? ['30 min ago', '1 h ago'] : ['now']"
+        :taps="entered.strainedMs === null ? ['30 min ago', '1 h ago'] : ['now']"
         @change="emit('change', { strainedMs: $event })"
       />
     </div>
     <div class="fills">
-      <div v-for="(fill, i) in fills" :key="fill.jugId" class="fill">
+      <div v-for="(fill, i) in entered.fills" :key="fill.jugId" class="fill">
         <div>
           <span class="label">Into</span>
           <ChoiceField
-            :label="fills.length === 1 ? 'Into which jug' : `Jug ${i + 1} of the strain`"
+            :label="entered.fills.length === 1 ? 'Into which jug' : `Jug ${i + 1} of the strain`"
             :options="jugOptions(fill.vesselId)"
             :model-value="fill.vesselId"
             @update:model-value="emit('fill', i, { vesselId: $event })"
           />
-          <ElButton v-if="i === fills.length - 1" link type="primary" @click="emit('add')"
+          <ElButton v-if="i === entered.fills.length - 1" link type="primary" @click="emit('add')"
             >Into one more jug</ElButton
           >
         </div>
         <div>
           <span class="label">Came out, {{ format.pouredOrWeighed }}</span>
           <AmountField
-            :label="fills.length === 1 ? 'Came out' : `Came out into jug ${i + 1}`"
-            :placeholder="i === 0 ? `about ${format.volume(predicted.brewMl)}` : 'the rest'"
+            :label="entered.fills.length === 1 ? 'Came out' : `Came out into jug ${i + 1}`"
+            :placeholder="i === 0 ? `about ${format.volume(expected.brewMl)}` : 'the rest'"
             :value="mlOf(fill)"
             :kind="amountKind"
-            :refused="wrongOf(fill)"
+            :refused="whyNot[i] ?? ''"
             @change="(value, quantity) => setAmount(i, value, quantity)"
           />
           <span v-if="fill.amount !== null" class="soft fine">{{
-            format.mass((mlOf(fill) ?? 0) * densityGPerMl)
+            format.mass((mlOf(fill) ?? 0) * expected.densityGPerMl)
           }}</span>
           <ElButton
-            v-else-if="i === 0 && fills.length === 1"
+            v-else-if="i === 0 && entered.fills.length === 1"
             link
             type="primary"
             @click="asPredicted"
@@ -139,7 +132,7 @@ const startMs = computed(() => Date.parse(props.startedAt));
           >
         </div>
         <LeaveOutButton
-          v-if="fills.length > 1"
+          v-if="entered.fills.length > 1"
           :label="`Leave out jug ${i + 1}`"
           @click="emit('drop', i)"
         />
@@ -149,16 +142,16 @@ const startMs = computed(() => Date.parse(props.startedAt));
       <span class="label">Reading, where there is one</span>
       <AmountField
         label="Refractometer reading"
-        :placeholder="`predicted ${format.percent(predicted.strengthFrac)}`"
-        :value="strengthFrac"
+        :placeholder="`predicted ${format.percent(expected.strengthFrac)}`"
+        :value="entered.strengthFrac"
         :kind="percentKind({ step: 0.0001, min: 0.001, max: 0.3 })"
         @change="(value) => emit('change', { strengthFrac: value })"
       />
     </div>
     <div v-if="!buttonElsewhere" class="do">
       <ElPopconfirm
-        v-if="farOff && asked === null"
-        :title="`${timingText} Strain it so?`"
+        v-if="expected.isFarOff && asked === null"
+        :title="`${expected.timingText} Strain it so?`"
         confirm-button-text="Yes, that is how it was"
         cancel-button-text="No"
         width="280"
@@ -174,9 +167,11 @@ const startMs = computed(() => Date.parse(props.startedAt));
         :primary="due"
         :doing="busy"
         @act="emit('strain')"
-        >{{ untold ? 'Say what came out' : `Strain ${format.volume(wholeMl)}` }}</ActButton
+        >{{ untold ? 'Say what came out' : `Strain ${format.volume(expected.wholeMl)}` }}</ActButton
       >
-      <p v-if="timingText !== ''" class="due fine" role="status">{{ timingText }}</p>
+      <p v-if="expected.timingText !== ''" class="due fine" role="status">
+        {{ expected.timingText }}
+      </p>
     </div>
   </form>
 </template>

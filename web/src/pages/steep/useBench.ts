@@ -27,7 +27,7 @@ const RUN_EVERY_MS = 30_000;
 export function useBench(batch: Readonly<Ref<Batch>>) {
   const { shelf, batches, notice } = useStores();
   const nowMs = useSecondsMs();
-  const actuals = computed(() => batches.actualsOf(batch.value.id));
+  const actuals = computed(() => batches.observationsOf(batch.value.id));
   const progressAt = useProgress();
   const progress = computed(() => progressAt(batch.value, nowMs.value));
   /** The step that somebody tapped; null for the one that is due. */
@@ -107,7 +107,8 @@ export function useBench(batch: Readonly<Ref<Batch>>) {
     /** A share of it steeps on in another vessel. */
     async split(of: { vesselId: string; shareFrac: number; note: string }): Promise<void> {
       try {
-        await batches.split(batch.value.id, { ...of, id: newId(), at: nowIso() });
+        const what = `${batch.value.coffeeName}: split`;
+        await batches.split(batch.value.id, { ...of, id: newId(), at: nowIso() }, what);
         notice.say({
           tone: 'done',
           text: 'It steeps in two vessels now, each with its own steps.',

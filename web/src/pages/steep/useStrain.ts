@@ -1,5 +1,5 @@
 import {
-  predictStrain,
+  countedActuals,
   strainTiming,
   type Batch,
   type StrainBatchRequest,
@@ -14,81 +14,121 @@ import { useStored } from '../../composables/useStored.ts';
 import type { Kept } from '../../kept/shapes.ts';
 import { duration } from '../../format/formatClock.ts';
 import { useStores } from '../../stores/useStores.ts';
-import { OTHER_JUG, type Fill } from './fills.ts';
+import { OTHER_JUG, type Fill, type StrainEntered, type StrainExpected } from './fills.ts';
 
-type Entered = Kept['ratio.strain'][string];
+type Typed = Kept['ratio.strain'][string];
 
-/** Straining a batch: what came out, when, into which jugs; kept through a reload. */
+/**
+ * Straining a batch: what came out, when, into which jugs. What was observed of the batch on any tablet
+ * stands in the form; what somebody types here takes its place, and is kept through a reload.
+ */
 export function useStrain(batch: Readonly<Ref<Batch>>) {
   const { shelf, batches, jugs, notice } = useStores();
   const format = useAmountFormat();
-  const doing = ref(false);
+  const busy = ref(false);
 
   const inUse = computed(() => new Set(jugs.onHand.map(({ vesselId }) => vesselId)));
   const free = computed(() =>
     shelf.vessels.filter(({ id, use }) => use === 'jug' && !inUse.value.has(id)),
   );
-  const newFill = (taken: readonly string[] = [], jugId = newId()): Fill => ({
+
+  /** By batch and place in the form, so that a jug keeps its identity while others are filled or emptied. */
+  const jugIds = new Map<string, string>();
+  function jugIdAt(place: number): string {
+    const key = `${batch.value.id} ${place}`;
+    const id = jugIds.get(key) ?? newId();
+    jugIds.set(key, id);
+    return id;
+  }
+  /** One jug, of which nobody has said yet how much it takes. */
+  const emptyFill = (jugId: string, taken: readonly string[] = []): Fill => ({
     jugId,
     vesselId: free.value.find(({ id }) => !taken.includes(id))?.id ?? OTHER_JUG,
     amount: null,
     seenAs: 'volume',
   });
+  /** Jugs that take what came out, the largest first. */
+  function fillsOf(massG: number, strengthFrac: number): Fill[] {
+    const fills: Fill[] = [];
+    let leftG = massG;
+    const fill = (vesselId: string, amount: number): void => {
+      fills.push({ jugId: jugIdAt(fills.length), vesselId, amount, seenAs: 'mass' });
+      leftG -= amount;
+    };
+    for (const jug of free.value.toSorted((a, b) => vesselTakesMl(b) - vesselTakesMl(a))) {
+      if (leftG < 1) break;
+      const takesG = massOfStoredG({ volumeMl: vesselTakesMl(jug), strengthFrac });
+      fill(jug.id, Math.min(leftG, takesG));
+    }
+    if (leftG >= 1) fill(OTHER_JUG, leftG);
+    return fills;
+  }
+
+  /** What the steps of the batch noted of its strain. */
+  const observed = computed(() => {
+    const counted = countedActuals(batches.observationsOf(batch.value.id));
+    const byStep = (key: string) => counted.find(({ step }) => step === key);
+    const drawn = byStep('strain');
+    return {
+      brewG: byStep('weigh-out')?.massG ?? null,
+      strengthFrac: byStep('read')?.strengthFrac ?? null,
+      strainedMs: drawn ? Date.parse(drawn.at) : null,
+    };
+  });
   const kept = useStored('ratio.strain', {});
-  /** By batch, so that it stays the same jug while others are filled or emptied meanwhile. */
-  const firstIds = new Map<string, string>();
-  const firstIdOf = (id: string): string => {
-    const known = firstIds.get(id) ?? newId();
-    firstIds.set(id, known);
-    return known;
-  };
-  const entered = computed<Entered>(
-    () =>
-      kept.value[batch.value.id] ?? {
-        fills: [newFill([], firstIdOf(batch.value.id))],
-        strengthFrac: null,
-        strainedMs: null,
-      },
+  const typed = computed<Typed>(() => kept.value[batch.value.id] ?? {});
+  const strainedMs = computed(() =>
+    typed.value.strainedMs === undefined ? observed.value.strainedMs : typed.value.strainedMs,
   );
-  const change = (part: Partial<Entered>): void => {
-    kept.value = { ...kept.value, [batch.value.id]: { ...entered.value, ...part } };
+  const strainedAt = computed(() =>
+    new Date(strainedMs.value ?? shelf.now.getTime()).toISOString(),
+  );
+  const predicted = computed(() => batches.predictedStrain(batch.value, strainedAt.value));
+  const readFrac = computed(() => typed.value.strengthFrac ?? observed.value.strengthFrac);
+  const strengthFrac = computed(() => readFrac.value ?? predicted.value.strengthFrac);
+  const fills = computed<readonly Fill[]>(() => {
+    if (typed.value.fills) return typed.value.fills;
+    const { brewG } = observed.value;
+    return brewG === null ? [emptyFill(jugIdAt(0))] : fillsOf(brewG, strengthFrac.value);
+  });
+  const entered = computed<StrainEntered>(() => ({
+    fills: fills.value,
+    strengthFrac: readFrac.value,
+    strainedMs: strainedMs.value,
+  }));
+
+  const change = (part: Typed): void => {
+    kept.value = { ...kept.value, [batch.value.id]: { ...typed.value, ...part } };
   };
   function forget(id: string): void {
     const { [id]: _, ...others } = kept.value;
     kept.value = others;
   }
   const setFill = (i: number, part: Partial<Fill>): void =>
-    change({ fills: entered.value.fills.with(i, { ...entered.value.fills[i]!, ...part }) });
+    change({ fills: fills.value.with(i, { ...fills.value[i]!, ...part }) });
 
-  const strainedAt = computed(() =>
-    new Date(entered.value.strainedMs ?? shelf.now.getTime()).toISOString(),
-  );
   const timing = computed(() => strainTiming({ batch: batch.value, strainedAt: strainedAt.value }));
-  const predicted = computed(() =>
-    predictStrain({ batch: batch.value, actuals: [], strainedAt: strainedAt.value }),
-  );
-  const strengthFrac = computed(() => entered.value.strengthFrac ?? predicted.value.strengthFrac);
   const densityGPerMl = computed(
     () => 1 / storedCoffeeMl({ massG: 1, strengthFrac: strengthFrac.value }),
   );
   const mlOf = ({ amount, seenAs }: Fill): number =>
     amount === null ? 0 : seenAs === 'volume' ? amount : amount / densityGPerMl.value;
-  const wholeMl = computed(() => entered.value.fills.reduce((sum, fill) => sum + mlOf(fill), 0));
+  const wholeMl = computed(() => fills.value.reduce((sum, fill) => sum + mlOf(fill), 0));
 
   /** Early or late, and what it does; empty where it is as planned. */
   const timingText = computed(() => {
     const minutes = Math.round(Math.abs(timing.value.lateHours) * 60);
     if (minutes < 15) return '';
     const way = timing.value.lateHours < 0 ? 'early' : 'late';
-    const [now, planned] = [predicted.value, batch.value.predicted].map((of) =>
-      format.value.percent(of.strengthFrac, 1),
+    const [now, planned] = [predicted.value, batch.value.predicted].map((prediction) =>
+      format.value.percent(prediction.strengthFrac, 1),
     );
     const effect = now === planned ? `${now} all the same` : `${now} instead of ${planned}`;
     return `${duration(minutes)} ${way}: ${effect}.`;
   });
 
   /** Why what is entered of a jug cannot be; empty where it can. */
-  function wrongOf(fill: Fill): string {
+  function whyNot(fill: Fill): string {
     const vessel = free.value.find(({ id }) => id === fill.vesselId);
     if (!vessel || fill.amount === null) return '';
     const capacityMl = vesselTakesMl(vessel);
@@ -98,64 +138,75 @@ export function useStrain(batch: Readonly<Ref<Batch>>) {
     return `It takes ${format.value.volume(capacityMl)}: ${format.value.volume(needMl - capacityMl)} do not fit.`;
   }
 
+  const expected = computed<StrainExpected>(() => {
+    const { doseG, waterG, filtration } = batch.value.plan;
+    return {
+      strengthFrac: predicted.value.strengthFrac,
+      brewMl: predicted.value.brewMl,
+      timingText: timingText.value,
+      isFarOff: timing.value.isFarOff,
+      mostG: doseG + waterG + filtration.rinseG,
+      wholeMl: wholeMl.value,
+      densityGPerMl: densityGPerMl.value,
+    };
+  });
+
   async function strain(): Promise<boolean> {
-    doing.value = true;
+    busy.value = true;
     // Once it is strained another batch is open, or none.
-    const of = batch.value;
+    const strained = batch.value;
     const whole = format.value.volume(wholeMl.value);
     try {
-      const { fills, strengthFrac: read } = entered.value;
       const request: StrainBatchRequest = {
-        jugs: fills.map(({ jugId, vesselId, amount, seenAs }) => ({
+        jugs: fills.value.map(({ jugId, vesselId, amount, seenAs }) => ({
           jugId,
           ...(vesselId === OTHER_JUG ? {} : { vesselId }),
           ...(seenAs === 'mass' ? { massG: amount! } : { volumeMl: amount! }),
         })),
-        ...(read === null ? {} : { strengthFrac: read }),
+        ...(readFrac.value === null ? {} : { strengthFrac: readFrac.value }),
         // Kept here until the server is back, it was strained now all the same.
         strainedAt: strainedAt.value,
       };
-      await batches.strain(of, request);
-      await jugs.load();
-      const into = fills.length === 1 ? 'in a jug' : `in ${fills.length} jugs`;
-      notice.say({
-        tone: 'done',
-        text: `${of.coffeeName} is ${into}: ${whole}.`,
-      });
-      forget(of.id);
+      await batches.strain(strained, request);
+      await jugs.load().catch(() => undefined);
+      const count = request.jugs.length;
+      const into = count === 1 ? 'in a jug' : `in ${count} jugs`;
+      notice.say({ tone: 'done', text: `${strained.coffeeName} is ${into}: ${whole}.` });
+      forget(strained.id);
       return true;
     } catch (error) {
       notice.say({ tone: 'wrong', text: sentenceOf(error) });
       // A refused strain is entered anew: under other identities it is another one.
-      change({ fills: entered.value.fills.map((fill) => ({ ...fill, jugId: newId() })) });
+      change({ fills: fills.value.map((fill) => ({ ...fill, jugId: newId() })) });
       await batches.load().catch(() => undefined);
       return false;
     } finally {
-      doing.value = false;
+      busy.value = false;
     }
   }
 
   return {
-    entered,
-    free,
+    /** What the form shows, as plain values. */
+    form: computed(() => ({
+      entered: entered.value,
+      startedAt: batch.value.startedAt,
+      now: shelf.now,
+      zone: shelf.zone,
+      free: free.value,
+      expected: expected.value,
+      whyNot: fills.value.map(whyNot),
+      busy: busy.value,
+      format: format.value,
+    })),
     change,
     setFill,
-    addFill: () =>
-      change({
-        fills: [
-          ...entered.value.fills,
-          newFill(entered.value.fills.map(({ vesselId }) => vesselId)),
-        ],
-      }),
-    dropFill: (i: number) => change({ fills: entered.value.fills.toSpliced(i, 1) }),
-    predicted,
-    timing,
-    timingText,
-    wrongOf,
-    wholeMl,
-    densityGPerMl,
-    doing,
+    addFill: () => {
+      const taken = fills.value.map(({ vesselId }) => vesselId);
+      change({ fills: [...fills.value, emptyFill(newId(), taken)] });
+    },
+    dropFill: (i: number) => change({ fills: fills.value.toSpliced(i, 1) }),
     strain,
-    format,
   };
 }
+
+export type Strain = ReturnType<typeof useStrain>;

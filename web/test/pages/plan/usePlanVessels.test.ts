@@ -1,3 +1,4 @@
+import { useEventState } from '../../../src/stores/eventState.ts';
 import { expect } from 'chai';
 import { ref } from 'vue';
 import { usePlanVessels } from '../../../src/pages/plan/usePlanVessels.ts';
@@ -74,14 +75,15 @@ describe('usePlanVessels', () => {
       status: 'strained',
       needsCleaning: true,
     });
-    stores.batches.$patch({ batches: [before] });
+    useEventState().$patch({ batches: [before] });
     expect(filter.value).to.equal('It takes 2 bags, and 1 of 3 is free: not washed since Lot 9.');
     expect(isUnwashed.value).to.equal(true);
+    browser.answer(() => ({ status: 0, body: null }));
     await washed();
     expect(browser.asked.find(({ method }) => method === 'POST')).to.deep.include({
       path: '/api/batches/before/actuals',
     });
-    stores.batches.$patch({ batches: [batchOf({ plan: held })] });
+    useEventState().$patch({ batches: [batchOf({ plan: held })] });
     expect(filter.value).to.equal('It takes 2 bags, and 1 of 3 is free: the others steep.');
     expect(isUnwashed.value).to.equal(false);
     stores.drafts.takePlan({ ...stores.drafts.plan, doseG: 2000, waterG: 9000 });

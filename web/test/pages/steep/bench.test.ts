@@ -71,11 +71,7 @@ describe('a batch at the bench', () => {
         const bench = useBench(shown);
         const step = computed(() => bench.inHand.value?.step ?? null);
         const measured = useStepValue({ batchId: computed(() => batch.id), step });
-        const filling = useFilling({
-          batch: shown,
-          actuals: bench.actuals,
-          isOn: () => step.value?.note === 'filled',
-        });
+        const filling = useFilling(shown);
         const button = useLargeButton({
           batch: shown,
           bench,

@@ -38,41 +38,44 @@ describe('useStrain', () => {
     });
 
   it('offers the jugs that are empty, and takes nothing for what came out', async () => {
-    const { free, entered } = await open();
-    expect(free.value.map(({ id }) => id)).to.deep.equal(['jug-2', 'jug-3', 'jug-4']);
-    expect(entered.value.fills[0]).to.include({ vesselId: 'jug-2', amount: null });
-    expect(entered.value).to.include({ strengthFrac: null, strainedMs: null });
+    const { form } = await open();
+    const { free, entered } = form.value;
+    expect(free.map(({ id }) => id)).to.deep.equal(['jug-2', 'jug-3', 'jug-4']);
+    expect(entered.fills[0]).to.include({ vesselId: 'jug-2', amount: null });
+    expect(entered).to.include({ strengthFrac: null, strainedMs: null });
   });
 
   it('fills the same jug while others are filled meanwhile, so that its field stays', async () => {
-    const { entered, batch, jugs } = await open();
-    const { jugId, vesselId } = entered.value.fills[0]!;
+    const { form, batch, jugs } = await open();
+    const { jugId, vesselId } = form.value.entered.fills[0]!;
     await jugs.load();
     batch.value = batchOf();
-    expect(entered.value.fills[0]!.vesselId).not.to.equal(vesselId);
-    expect(entered.value.fills[0]!.jugId).to.equal(jugId);
+    expect(form.value.entered.fills[0]!.vesselId).not.to.equal(vesselId);
+    expect(form.value.entered.fills[0]!.jugId).to.equal(jugId);
   });
 
   it('says what early and late do, by the hours that it had', async () => {
-    const { change, timingText, timing, predicted } = await open();
+    const { change, form } = await open();
     // 07:40 now, planned to 08:10.
-    expect(timingText.value).to.match(/^30.min early: /);
-    const planned = predicted.value.strengthFrac;
+    expect(form.value.expected.timingText).to.match(/^30.min early: /);
+    const planned = form.value.expected.strengthFrac;
     change({ strainedMs: Date.parse('2026-06-12T13:40:00Z') });
-    expect(timingText.value).to.match(/^17.h 30.min early: \d\.\d.% instead of \d\.\d.%\.$/);
-    expect(timing.value.isFarOff).to.equal(true);
-    expect(predicted.value.strengthFrac).to.be.below(0.6 * planned);
+    expect(form.value.expected.timingText).to.match(
+      /^17.h 30.min early: \d\.\d.% instead of \d\.\d.%\.$/,
+    );
+    expect(form.value.expected.isFarOff).to.equal(true);
+    expect(form.value.expected.strengthFrac).to.be.below(0.6 * planned);
   });
 
   it('says what does not fit, and sends each amount as it was seen', async () => {
-    const { setFill, addFill, wrongOf, entered, strain } = await open();
+    const { setFill, addFill, form, strain } = await open();
     setFill(0, { vesselId: 'jug-3', amount: 1900, seenAs: 'volume' });
-    expect(wrongOf(entered.value.fills[0]!)).to.match(/takes 1\.50.L: 40\d.mL do not fit/);
+    expect(form.value.whyNot[0]).to.match(/takes 1\.50.L: 40\d.mL do not fit/);
     setFill(0, { amount: 1400 });
-    expect(wrongOf(entered.value.fills[0]!)).to.equal('');
+    expect(form.value.whyNot[0]).to.equal('');
     addFill();
     setFill(1, { vesselId: 'other', amount: 480, seenAs: 'mass' });
-    const [a, b] = entered.value.fills;
+    const [a, b] = form.value.entered.fills;
     expect(await strain()).to.equal(true);
     const sent = browser.asked.find(({ method }) => method === 'POST')!;
     expect(sent.body).to.deep.equal({
@@ -83,20 +86,20 @@ describe('useStrain', () => {
       strainedAt: '2026-06-13T06:40:00.000Z',
     });
     // What was entered of it is done with.
-    expect(entered.value.fills[0]!.amount).to.equal(null);
+    expect(form.value.entered.fills[0]!.amount).to.equal(null);
   });
 
   it('keeps what was entered where the server refuses it, and tells it anew', async () => {
     const detail = 'Jug 2 still holds Jug 2.';
-    const { setFill, entered, strain, notice } = await open(() => ({
+    const { setFill, form, strain, notice } = await open(() => ({
       status: 409,
       body: { detail },
     }));
     setFill(0, { amount: 900 });
-    const { jugId } = entered.value.fills[0]!;
+    const { jugId } = form.value.entered.fills[0]!;
     expect(await strain()).to.equal(false);
     expect(notice.shown?.text).to.equal(detail);
-    expect(entered.value.fills[0]!.amount).to.equal(900);
-    expect(entered.value.fills[0]!.jugId).not.to.equal(jugId);
+    expect(form.value.entered.fills[0]!.amount).to.equal(900);
+    expect(form.value.entered.fills[0]!.jugId).not.to.equal(jugId);
   });
 });
