@@ -8,6 +8,9 @@ import { useOutbox } from '../src/stores/outbox.ts';
 import { useShop } from '../src/stores/shop.ts';
 import { installBrowser } from './browser.ts';
 
+// Other tests replace it while they run.
+const native = globalThis.fetch;
+
 /** How a request fares on the way: it arrives, it does not, or its answer is lost. */
 export type Line = 'up' | 'down' | 'answer lost';
 
@@ -26,7 +29,6 @@ export interface Tablets {
 export type Tablet = Awaited<ReturnType<typeof openTablet>>;
 
 export async function openTablets(): Promise<Tablets> {
-  const native = globalThis.fetch;
   const { storage } = installBrowser();
   const server = await openLidoServer();
   const listening = server.app.listen(0, '127.0.0.1');

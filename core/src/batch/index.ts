@@ -47,5 +47,6 @@ export { type Mend, runningSteep, type RunningSteep } from './running.ts';
 export { startedBatch, steepHoursOf, vesselOf } from './start.ts';
 export { brewAt, predictStrain, strainTiming, type StrainTiming } from './strain.ts';
 export { roundedToBench, roundedToMeasures, splitBatch } from './split.ts';
+export { usualPlan } from './usualPlan.ts';
 export { vesselIdOf, vesselInUse, vesselNameOf } from './vesselInUse.ts';
 export { strengthByDay } from './strengthByDay.ts';

@@ -1,3 +1,4 @@
+import { caffeineAtStrength } from '../coffee/caffeineAtStrength.ts';
 import { findRoot } from '../numeric/findRoot.ts';
 import { amountsToStrength } from './toStrength.ts';
 import {
@@ -137,21 +138,18 @@ function fillFor(setting: Setting, concentrateG: number, most: number): number {
  * @returns 0–1; null where no concentrate does
  */
 export function neededStrengthFrac({ input }: Setting): number | null {
-  const { strengthFrac: now, caffeineMgPerG } = input.concentrate;
   const over = (strengthFrac: number): number => {
-    // Caffeine comes with the solids.
-    const perSolids = now === 0 ? 0 : caffeineMgPerG / now;
     const stronger = drinkSetting({
       ...input,
       concentrate: {
         ...input.concentrate,
         strengthFrac,
-        caffeineMgPerG: perSolids * strengthFrac,
+        caffeineMgPerG: caffeineAtStrength({ ...input.concentrate, wantedFrac: strengthFrac }),
       },
     });
     const miss = 'caffeineMg' in input.target ? caffeineMiss : strengthMiss;
     return miss(stronger, { concentrateG: mostConcentrate(stronger), fillG: 0 });
   };
   if (over(1) < 0) return null;
-  return findRoot({ f: over, low: now, high: 1 });
+  return findRoot({ f: over, low: input.concentrate.strengthFrac, high: 1 });
 }

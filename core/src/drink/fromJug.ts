@@ -1,3 +1,4 @@
+import type { MeasuredDrink } from './measured.ts';
 import type { DrinkInput } from './setting.ts';
 import type { DrinkSolution } from './solve.ts';
 
@@ -26,6 +27,36 @@ export const drawnG = (solved: {
   solved.solution.status === 'met'
     ? fromJugG({ drink: solved.input, solution: solved.solution })
     : null;
+
+/**
+ * What one drink takes of the jug as it is poured.
+ *
+ * @param input.measured as the bar's tools give it; null where nothing is rounded
+ * @returns concentrate, mL; and with the coffee that its cubes were frozen from, g
+ */
+export function pouredFromJug(input: {
+  solved: {
+    readonly input: Pick<DrinkInput, 'glass' | 'concentrate'>;
+    readonly solution: Pick<DrinkSolution, 'concentrateG' | 'concentrateMl'>;
+  };
+  measured: Pick<MeasuredDrink, 'solution' | 'concentrate' | 'iceG'> | null;
+}): { readonly massG: number; readonly concentrateMl: number } {
+  const { solved, measured } = input;
+  const { glass, concentrate } = solved.input;
+  if (!measured)
+    return {
+      massG: fromJugG({ drink: solved.input, solution: solved.solution }),
+      concentrateMl: solved.solution.concentrateMl,
+    };
+  const ice = glass.ice ? { ...glass.ice, massG: measured.iceG } : null;
+  return {
+    massG: fromJugG({
+      drink: { glass: { ...glass, ice }, concentrate },
+      solution: measured.solution,
+    }),
+    concentrateMl: measured.concentrate.volumeMl,
+  };
+}
 
 /**
  * How many of a drink a jug still holds.

@@ -5,7 +5,7 @@ export { buildOrder, type BuildStep, topLayer, type TopLayer } from './build.ts'
 export { type Bulk, bulkOf, type SiphonPlan, siphonPlan } from './bulk.ts';
 export { drinkChanges } from './changes.ts';
 export { type DrinkCost, drinkCost } from './cost.ts';
-export { drawnG, drinksLeft, fromJugG } from './fromJug.ts';
+export { drawnG, drinksLeft, fromJugG, pouredFromJug } from './fromJug.ts';
 export { diluentTempC } from './diluentTemp.ts';
 export { explainDrink } from './explain.ts';
 export { EXPLAINED_OF_DRINK, type ExplainedOfDrink } from './explainedOfDrink.ts';

@@ -1,3 +1,4 @@
+import { caffeineAtStrength } from '../coffee/caffeineAtStrength.ts';
 import { CONSTANTS } from '../constants.ts';
 import { solveAmounts } from './amounts.ts';
 import { drinkSetting, type DrinkInput } from './setting.ts';
@@ -68,16 +69,9 @@ export function withRemedy(input: DrinkInput, remedy: Remedy): DrinkInput {
     case 'chill':
       return { ...input, glass: { ...glass, chilledToC: remedy.tempC } };
     case 'stronger_batch': {
-      // Caffeine comes with the solids.
-      const per = remedy.strengthFrac / concentrate.strengthFrac;
-      return {
-        ...input,
-        concentrate: {
-          ...concentrate,
-          strengthFrac: remedy.strengthFrac,
-          caffeineMgPerG: concentrate.caffeineMgPerG * per,
-        },
-      };
+      const { strengthFrac } = remedy;
+      const caffeineMgPerG = caffeineAtStrength({ ...concentrate, wantedFrac: strengthFrac });
+      return { ...input, concentrate: { ...concentrate, strengthFrac, caffeineMgPerG } };
     }
     case 'less_added':
       return {

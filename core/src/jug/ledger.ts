@@ -1,3 +1,4 @@
+import { caffeineAtStrength } from '../coffee/caffeineAtStrength.ts';
 import { blended, roomFor } from './balance.ts';
 import type { JugEntryKind } from './schema.ts';
 
@@ -103,8 +104,10 @@ function contentAfter(input: {
     case 'read':
       return {
         strengthFrac: row.strengthFrac ?? state.strengthFrac,
-        // Caffeine comes out with the solids: a stronger reading holds more of both.
-        caffeineMgPerG: scaled(state.caffeineMgPerG, row.strengthFrac, state.strengthFrac),
+        caffeineMgPerG: caffeineAtStrength({
+          ...state,
+          wantedFrac: row.strengthFrac ?? state.strengthFrac,
+        }),
         readBy: 'refractometer',
       };
     case 'watered':
@@ -115,9 +118,6 @@ function contentAfter(input: {
       return {};
   }
 }
-
-const scaled = (value: number, to: number | null, from: number): number =>
-  to === null || from === 0 ? value : (value * to) / from;
 
 const WATER = { strengthFrac: 0, caffeineMgPerG: 0, pricePerKg: 0, useBy: null };
 
@@ -251,7 +251,7 @@ function refilled(jug: JugState, { massG }: LedgerRow, correction: LedgerRow): J
   return {
     ...jug,
     strengthFrac,
-    caffeineMgPerG: scaled(jug.caffeineMgPerG, strengthFrac, jug.strengthFrac),
+    caffeineMgPerG: caffeineAtStrength({ ...jug, wantedFrac: strengthFrac }),
     // The same coffee was paid for, whatever came out of it.
     pricePerKg:
       jug.pricePerKg === null || filledG === 0 ? null : (jug.pricePerKg * massG) / filledG,

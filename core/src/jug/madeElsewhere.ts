@@ -1,3 +1,4 @@
+import { caffeineAtStrength } from '../coffee/caffeineAtStrength.ts';
 import { brew, type BrewInput } from '../brew/brew.ts';
 import { modelOf, USUAL_MODEL } from '../brew/model.ts';
 import { brewRange } from '../brew/range.ts';
@@ -44,7 +45,7 @@ export function madeElsewhere(input: {
     return { strengthFrac: found, readBy: 'prediction', caffeineMgPerG, range };
   }
   const usual = brew(steepOf(USUAL_STEEP, rooms), model);
-  const withSolids = (frac: number) => (usual.caffeineMgPerG * frac) / usual.strengthFrac;
+  const withSolids = (frac: number) => caffeineAtStrength({ ...usual, wantedFrac: frac });
   if (!estimate) {
     const read = strengthFrac ?? usual.strengthFrac;
     return {

@@ -1,4 +1,5 @@
 import type { FiltrationMethod } from '../brew/filtration.ts';
+import { steepHoursOf } from '../batch/start.ts';
 import type { Plan } from '../batch/schema.ts';
 
 /** Before the steep, while it stands, and after it. */
@@ -36,12 +37,11 @@ const bed =
 const inStages = ({ wetting }: Plan): boolean => wetting === 'stages';
 const isStrained = ({ filtration }: Plan): boolean => filtration.method !== 'on-grounds';
 const isHeld = (plan: Plan): boolean => plan.bed === 'held';
-const endHours = ({ steep }: Plan): number => steep.reduce((sum, { hours }) => sum + hours, 0);
 /** Hours at which a plan goes from one place to the next. */
 const moveHours = ({ steep }: Plan): number[] =>
-  steep.slice(1).map((_, i) => steep.slice(0, i + 1).reduce((sum, { hours }) => sum + hours, 0));
+  steep.slice(1).map((_, i) => steepHoursOf({ steep: steep.slice(0, i + 1) }));
 const agitations = (plan: Plan): number[] =>
-  plan.agitationHours.filter((hours) => hours < endHours(plan)).toSorted((a, b) => a - b);
+  plan.agitationHours.filter((hours) => hours < steepHoursOf(plan)).toSorted((a, b) => a - b);
 
 /**
  * The usual steps of a batch in the order of the work. Waits and what to watch for are common practice.
@@ -181,7 +181,7 @@ export const STEP_TEMPLATES: readonly StepTemplate[] = [
     watch: 'Clean hands, clean vessel below.',
     note: 'done',
     button: 'Straining',
-    atHours: (plan) => [endHours(plan)],
+    atHours: (plan) => [steepHoursOf(plan)],
     when: isStrained,
   },
   {

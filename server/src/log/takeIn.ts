@@ -4,6 +4,7 @@ import {
   NOTHING_NOTED,
   startedBatch,
   steepHoursOf,
+  usualPlan,
   type Batch,
   type BatchActual,
   type Plan,
@@ -35,24 +36,13 @@ function asBatch(of: {
   const { old, shop, coffees } = of;
   const named = coffees.find(({ name }) => name.toLowerCase() === old.coffeeName.toLowerCase());
   const coffee = named ?? { ...USUAL_COFFEES[0]!, name: old.coffeeName };
+  const { doseG, waterG, grind, place, hours } = old;
+  const tempC = place === 'fridge' ? shop.fridgeC : shop.roomC;
   const plan: Plan = {
-    coffeeId: coffee.id,
-    vesselId: ANY_VESSEL_ID,
-    grind: old.grind,
-    doseG: old.doseG,
-    waterG: old.waterG,
-    waterC: shop.waterC,
-    wetting: shop.defaults.wetting,
-    steep: [
-      {
-        place: old.place,
-        tempC: old.place === 'fridge' ? shop.fridgeC : shop.roomC,
-        hours: old.hours,
-      },
-    ],
-    agitationHours: [],
-    bed: 'loose',
-    filtration: { method: shop.defaults.method, rinseG: 0 },
+    ...usualPlan({ shop, coffeeId: coffee.id, vesselId: ANY_VESSEL_ID, doseG }),
+    waterG,
+    grind,
+    steep: [{ place, hours, tempC }],
   };
   const vessel = anyVessel(slurryMl({ ...plan, tempC: plan.waterC }));
   const startedAt = new Date(old.startedAt);

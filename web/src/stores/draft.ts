@@ -1,4 +1,4 @@
-import { brewSetting, type Draft, type Plan } from '@ratio/core/batch';
+import { brewSetting, usualPlan, type Draft, type Plan } from '@ratio/core/batch';
 import {
   ANY_VESSEL_ID,
   BATCH_LIMITS,
@@ -261,23 +261,14 @@ export const useDraft = defineStore('draft', () => {
     theirs.value = null;
     saving.value = 'saved';
     if (!shop) return;
-    const { grind, ratio, place, hours, wetting, method } = shop.defaults;
-    const { doseG } = fresh.plan;
+    const { coffeeId, vesselId, doseG } = fresh.plan;
     draft.value = {
       ...fresh,
       targets: [
-        { key: 'ratio', value: ratio },
+        { key: 'ratio', value: shop.defaults.ratio },
         { key: 'doseG', value: doseG },
       ],
-      plan: withShelf({
-        ...fresh.plan,
-        grind,
-        wetting,
-        waterG: ratio * doseG,
-        waterC: shop.waterC,
-        steep: [{ place, hours, tempC: place === 'fridge' ? shop.fridgeC : shop.roomC }],
-        filtration: { method, rinseG: 0 },
-      }),
+      plan: withShelf(usualPlan({ shop, coffeeId, vesselId, doseG })),
     };
   }
 

@@ -1,5 +1,6 @@
 import { expect } from 'chai';
 import { createPinia, setActivePinia } from 'pinia';
+import { useEventState } from '../../src/stores/eventState.ts';
 import { useDrinks } from '../../src/stores/drinks.ts';
 import { onHandMl, useJugs } from '../../src/stores/jugs.ts';
 import { useMenu } from '../../src/stores/menu.ts';
@@ -62,6 +63,18 @@ describe('jugs and the menu from them', () => {
         at: '2026-06-13T06:40:00.000Z',
       },
     });
+  });
+
+  it('show a count that waits for the server, and what is poured from it since', async () => {
+    browser.answer((request) =>
+      request.method === 'POST' ? { status: 0, body: null } : lidoShelf(request),
+    );
+    const jugs = useJugs();
+    const jug = jugOf({ id: 'oldest', onHandG: 3000 });
+    useEventState().$patch({ jugs: [jug] });
+    await jugs.enter(jug, { id: 'count', kind: 'counted', massG: 1200, note: '' });
+    await jugs.pour({ jug, id: 'draw', massG: 100, note: 'Lido black' });
+    expect(jugs.onHand.map(({ onHandG }) => onHandG)).to.deep.equal([1100]);
   });
 
   it('solve the whole menu, and again when a weaker jug is taken', () => {

@@ -1,4 +1,4 @@
-import { steepHoursOf, type Plan } from '@ratio/core/batch';
+import { steepHoursOf, usualPlan, type Plan } from '@ratio/core/batch';
 import { helpsOf, latestStart, nextBatch } from '@ratio/core/day';
 import { storedCoffeeMl } from '@ratio/core/matter';
 import { percentText } from '@ratio/core/units';
@@ -36,20 +36,7 @@ export function useNextBatch(shown: DayShown, supply: Supply) {
       coffees.find(({ name }) => name === runsOut) ??
       coffees[0];
     if (!shop || !coffee) return null;
-    const { grind, ratio, place, hours, wetting, method } = shop.defaults;
-    return {
-      coffeeId: coffee.id,
-      vesselId: '',
-      grind,
-      wetting,
-      doseG: USUAL_DOSE_G,
-      waterG: ratio * USUAL_DOSE_G,
-      waterC: shop.waterC,
-      steep: [{ place, hours, tempC: place === 'fridge' ? shop.fridgeC : shop.roomC }],
-      agitationHours: [],
-      bed: 'loose',
-      filtration: { method, rinseG: 0 },
-    };
+    return usualPlan({ shop, coffeeId: coffee.id, vesselId: '', doseG: USUAL_DOSE_G });
   });
   const crew = computed(() => ({
     fromHours: shelf.shop?.crewFromHours ?? 0,

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { caffeineAtStrength } from '@ratio/core/coffee';
 import type { HouseRecipe, Ingredient, MadeRecipe } from '@ratio/core/pantry';
 import { computed } from 'vue';
 import { massKind, percentKind } from '../../components/fields/amountKind.ts';
@@ -20,12 +21,10 @@ const frozen = computed(() => (props.process.method === 'freeze' ? props.process
 const setFrozen = (change: Partial<Frozen>, what: string): void => {
   if (frozen.value) emit('change', { ...frozen.value, ...change }, what);
 };
-/** Caffeine stays with the solids. */
 function setStrength(strengthFrac: number): void {
   if (!frozen.value) return;
-  const { caffeineMgPerG, strengthFrac: before } = frozen.value;
-  const scaled = (caffeineMgPerG * strengthFrac) / (before || strengthFrac || 1);
-  setFrozen({ strengthFrac, caffeineMgPerG: scaled }, 'another strength');
+  const caffeineMgPerG = caffeineAtStrength({ ...frozen.value, wantedFrac: strengthFrac });
+  setFrozen({ strengthFrac, caffeineMgPerG }, 'another strength');
 }
 </script>
 

@@ -1,3 +1,4 @@
+import { caffeineAtStrength } from '@ratio/core/coffee';
 import {
   blended,
   blendToStrengthG,
@@ -95,12 +96,8 @@ export function useJug() {
   /** What the menu becomes with the jug at another strength. */
   function menuAt(strengthFrac: number, onHandG: number) {
     if (!jug.value) return { met: 0, short: [] as string[], counts: [] };
-    const per = strengthFrac / (jug.value.strengthFrac || 1);
-    const from = {
-      strengthFrac,
-      caffeineMgPerG: jug.value.caffeineMgPerG * per,
-      onHandG,
-    };
+    const caffeineMgPerG = caffeineAtStrength({ ...jug.value, wantedFrac: strengthFrac });
+    const from = { strengthFrac, caffeineMgPerG, onHandG };
     const counts = drinks.drinks.map((drink) => ({
       name: drink.name,
       count: menu.countOf(from, drink),

@@ -1,3 +1,4 @@
+import { pricePerKgOfBrew } from '@ratio/core/batch';
 import { computed, ref } from 'vue';
 import { clockTime } from '../../format/formatClock.ts';
 import { onHandMl } from '../../stores/jugs.ts';
@@ -42,7 +43,7 @@ export function useMenuFrom() {
         coffeeName,
         strengthFrac,
         caffeineMgPerG,
-        pricePerKg: coffee?.pricePerKg == null ? null : (coffee.pricePerKg * plan.doseG) / brewG,
+        pricePerKg: pricePerKgOfBrew({ pricePerKg: coffee?.pricePerKg, doseG: plan.doseG, brewG }),
         onHandG: brewG,
         onHandMl: onHandMl({ onHandG: brewG, strengthFrac }),
         lowFrac: strengthLowFrac,

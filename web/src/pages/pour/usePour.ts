@@ -116,7 +116,7 @@ export function usePour() {
     ...building,
     ...useDragging({ hand, solution, minute }),
     ...useRemedies({ hand, solved }),
-    ...usePouring({ drink, solved, count, changed }),
+    ...usePouring({ drink, solved, measured, count, changed }),
     ownIceName,
     shelf,
     jugs,

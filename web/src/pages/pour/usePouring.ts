@@ -1,9 +1,9 @@
 import {
-  drawnG,
   drinksLeft,
-  fromJugG,
+  pouredFromJug,
   THIS_ONCE,
   type Drink,
+  type MeasuredDrink,
   type SolvedDrink,
 } from '@ratio/core/drink';
 import { computed, ref, type Ref } from 'vue';
@@ -17,27 +17,29 @@ import { useNotice } from '../../stores/notice.ts';
 export function usePouring(of: {
   drink: Readonly<Ref<Drink | null>>;
   solved: Readonly<Ref<SolvedDrink | null>>;
+  /** Rounded to the bar's tools; null where nothing is rounded. */
+  measured: Readonly<Ref<MeasuredDrink | null>>;
   count: Readonly<Ref<number>>;
   /** What is different from the usual, in words; null where nothing is, or where there is no usual. */
   changed: Readonly<Ref<string | null>>;
 }) {
-  const { drink, solved, count, changed } = of;
+  const { drink, solved, measured, count, changed } = of;
   const jugs = useJugs();
   const menu = useDrinks();
   const notice = useNotice();
   const format = useAmountFormat();
   const pouring = ref(false);
 
-  /** What one takes out of the jug, its coffee cubes too, g. */
-  const eachG = computed(() =>
-    solved.value ? fromJugG({ drink: solved.value.input, solution: solved.value.solution }) : 0,
+  /** What one takes out of the jug as the chosen tool gives it, its coffee cubes too. */
+  const each = computed(() =>
+    solved.value ? pouredFromJug({ solved: solved.value, measured: measured.value }) : null,
   );
-  const wholeG = computed(() => count.value * eachG.value);
+  const wholeG = computed(() => count.value * (each.value?.massG ?? 0));
   const enough = computed(() => jugs.chosen.onHandG >= wholeG.value);
   /** How many of it the jug still holds. */
   const left = computed(() =>
     drinksLeft({
-      eachG: solved.value && drawnG(solved.value),
+      eachG: solved.value?.solution.status === 'met' ? each.value!.massG : null,
       onHandG: jugs.chosen.onHandG,
     }),
   );
@@ -53,16 +55,20 @@ export function usePouring(of: {
   }
   async function pour(): Promise<void> {
     const jug = jugs.chosen;
-    if (jugs.isAssumed || !drink.value || !solved.value) return;
+    const poured = drink.value;
+    if (jugs.isAssumed || !poured || !each.value) return;
     pouring.value = true;
+    // As it stands when the button is pressed: another drink may be in hand when the answer comes.
     const id = newId();
-    const n = count.value;
-    const name = n === 1 ? drink.value.name : `${n} × ${drink.value.name}`;
+    const change = changed.value;
+    const massG = wholeG.value;
+    const name = count.value === 1 ? poured.name : `${count.value} × ${poured.name}`;
+    const amount = format.value.volume(count.value * each.value.concentrateMl);
     try {
-      await jugs.pour({ jug, id, massG: wholeG.value, note: name });
-      const text = `${name}: ${format.value.volume(n * solved.value.solution.concentrateMl)} from ${jug.label}.`;
+      await jugs.pour({ jug, id, massG, note: name });
+      const text = `${name}: ${amount} from ${jug.label}.`;
       notice.say({ tone: 'done', text, undo: () => jugs.undo(jug, id) });
-      if (changed.value !== null) await noteAsked(drink.value, changed.value);
+      if (change !== null) await noteAsked(poured, change);
     } catch (error) {
       notice.say({ tone: 'wrong', text: sentenceOf(error) });
     } finally {

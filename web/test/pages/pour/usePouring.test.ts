@@ -1,3 +1,4 @@
+import { massOfStoredG } from '@ratio/core/matter';
 import { expect } from 'chai';
 import { usePour } from '../../../src/pages/pour/usePour.ts';
 import { useNotice } from '../../../src/stores/notice.ts';
@@ -26,12 +27,36 @@ describe('usePouring', () => {
 
   it('takes the concentrate of so many glasses out of the jug, and says how much', async () => {
     const { page, notice } = await open();
+    page.measuring.value = 'exact';
     page.count.value = 3;
     await page.pour();
     const { concentrateG } = page.solution.value!;
     expect(sent()[0]).to.include({ kind: 'poured', note: '3 × Lido black' });
     expect(sent()[0]!.massG).to.be.closeTo(3 * concentrateG, 1e-9);
     expect(notice.notice!.text).to.match(/^3 × Lido black: \d+\smL from Jug 1\.$/);
+  });
+
+  it('books what the chosen tool pours: six by the jigger are six times its mark', async () => {
+    const { page, notice } = await open();
+    page.count.value = 6;
+    const markMl = page.measured.value!.concentrate.volumeMl;
+    expect(page.solution.value!.concentrateMl).not.to.be.closeTo(markMl, 0.1);
+    await page.pour();
+    // The strength of the jug in hand is 3.5 %.
+    const massG = massOfStoredG({ volumeMl: 6 * markMl, strengthFrac: 0.035 });
+    expect(sent()[0]!.massG).to.be.closeTo(massG, 0.5);
+    expect(notice.notice!.text).to.contain(`${6 * markMl}\u202fmL from Jug 1`);
+  });
+
+  it('names and remembers the drink that was poured, whatever is in hand when the answer comes', async () => {
+    const { page, notice } = await open();
+    page.hand.adjust('stronger');
+    const pouring = page.pour();
+    page.hand.choose('milk-tide');
+    await pouring;
+    expect(notice.notice!.text).to.match(/^Lido black: /u);
+    const [version] = browser.asked.filter(({ path }) => path.endsWith('/versions'));
+    expect(version!.path).to.equal('/api/drinks/lido-black/versions');
   });
 
   it('undoes the row that it made', async () => {
@@ -57,6 +82,7 @@ describe('usePouring', () => {
 
   it('counts what the jug still holds, and sees that it is too little', async () => {
     const { page } = await open(accepts, jugOf({ onHandG: 200 }));
+    page.measuring.value = 'exact';
     const { concentrateG } = page.solution.value!;
     expect(page.left.value).to.equal(Math.floor(200 / concentrateG));
     expect(page.enough.value).to.equal(true);
