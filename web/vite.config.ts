@@ -1,49 +1,11 @@
 import { fileURLToPath } from 'node:url';
 import vue from '@vitejs/plugin-vue';
 import icons from 'unplugin-icons/vite';
-import { defineConfig, type Plugin } from 'vite';
+import { defineConfig } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
-import { compiledOnArrival } from './build/compiledOnArrival.ts';
 import { compressedAhead } from './build/compressedAhead.ts';
-import { documentFirst, FIRST } from './build/documentFirst.ts';
-import {
-  asHighAsItsRows,
-  asHighAsItsStyle,
-  keptRows,
-  plainColumns,
-  rowsByPlace,
-  scriptBesideStyles,
-} from './build/mended.ts';
-import { withoutVariants } from './build/withoutVariants.ts';
-import { writtenDown } from './build/writtenDown.ts';
 
-const ours = (file: string): string =>
-  fileURLToPath(new URL(`src/instead/${file}`, import.meta.url));
-/** Takes a file of ours for a package that others ask for. */
-const instead = (packageName: string, file: string) => ({
-  find: new RegExp(`^${packageName}$`),
-  replacement: ours(file),
-});
-
-/** Parts of Element Plus that bring others along, what of those is never shown here, and what stands in. */
-const UNUSED = [
-  ['table', /(?:\/filter-panel|(?:checkbox|tooltip)\/index)\.mjs$/, 'unused.ts'],
-  ['pagination', /\/sizes2\.mjs$/, 'unused.ts'],
-  ['slider', /\/input-number\/index\.mjs$/, 'unused.ts'],
-  ['slider', /\/tooltip\/index\.mjs$/, 'noTooltip.ts'],
-] as const;
-const withoutUnused: Plugin = {
-  name: 'without-unused',
-  enforce: 'pre',
-  resolveId(asked, by = '') {
-    const found = UNUSED.find(
-      ([part, brings]) => by.includes(`/element-plus/es/components/${part}/`) && brings.test(asked),
-    );
-    return found ? ours(found[2]) : null;
-  },
-};
-
-/** Small parts of the core that most pages ask for. */
+/** Small parts of the core that most pages import. */
 const SHARED =
   /core\/src\/(?:batch\/schedule|calendar\/useBy|drink\/(?:fromJug|liquidColour))|fields\/LinkButton|drawings\/colour|d3-array\//;
 const FIELDS =
@@ -56,33 +18,20 @@ const PANTRY = /core\/src\/pantry\/|stores\/pantry/;
 export default defineConfig({
   resolve: {
     alias: [
-      instead('temporal-polyfill', 'temporal.ts'),
-      instead('@ctrl/tinycolor', 'noTint.ts'),
-      instead('zod', 'withoutEval.ts'),
-      instead('d3-color', 'noColours.ts'),
-      instead('@element-plus/icons-vue', 'elementIcons.ts'),
-      instead('async-validator', 'noRules.ts'),
-      instead('\\./isEqual\\.js', 'isEqual.ts'),
+      {
+        find: /^@element-plus\/icons-vue$/,
+        replacement: fileURLToPath(new URL('src/elementIcons.ts', import.meta.url)),
+      },
     ],
   },
   plugins: [
     vue(),
     icons({ compiler: 'vue3', scale: 1.2 }),
-    documentFirst,
-    withoutUnused,
-    plainColumns,
-    keptRows,
-    rowsByPlace,
-    asHighAsItsRows,
-    asHighAsItsStyle,
-    scriptBesideStyles,
-    compiledOnArrival,
     compressedAhead,
-    writtenDown,
     // Where the browser allows it, pages open without the server.
     VitePWA({
       registerType: 'autoUpdate',
-      // A page does it once it stands.
+      // The application registers it once its page stands.
       injectRegister: null,
       manifest: false,
       workbox: {
@@ -95,28 +44,22 @@ export default defineConfig({
   ],
   // Every component here and in Element Plus has a setup.
   define: { __VUE_OPTIONS_API__: 'false' },
-  css: { postcss: { plugins: [withoutVariants] } },
   worker: { format: 'es' },
   build: {
     target: 'es2022',
     assetsInlineLimit: 0,
-    manifest: true,
-    // Scripts find what they import by themselves: to ask for each by a link took longer.
-    modulePreload: {
-      polyfill: false,
-      resolveDependencies: () => [],
-    },
+    // Read by the worker that fetches every file ahead, and by the bench.
+    manifest: 'manifest.json',
     rolldownOptions: {
-      // Of the icons each page takes its own.
+      // Each page takes its own icons.
       treeshake: { moduleSideEffects: [{ test: /~icons|elementIcons/, sideEffects: false }] },
       output: {
         codeSplitting: {
           groups: [
-            // Before any schema is made Zod is told not to probe for eval: in a chunk of its own.
-            { name: 'withoutEval', test: /withoutEval|node_modules\/zod\// },
-            { name: FIRST[0], test: /node_modules/, tags: ['$initial'] },
-            { name: FIRST[1], tags: ['$initial'] },
-            // What the stations share: small parts that are never fetched one without the other.
+            // Before any schema is made Zod is told not to probe for eval.
+            { name: 'zodWithoutEval', test: /zodWithoutEval|node_modules\/zod\/v4\/core\/core\./ },
+            { name: 'kit', test: /node_modules/, tags: ['$initial'] },
+            { name: 'common', tags: ['$initial'] },
             { name: 'icons', test: /~icons/, minShareCount: 2 },
             { name: 'shared', test: SHARED, minShareCount: 2 },
             { name: 'fields', test: FIELDS, minShareCount: 2 },

@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { fetchedPart } from './components/figures/fetchedPart.ts';
+import { lazyComponent } from './components/figures/lazyComponent.ts';
 import { RouterLink, RouterView, useRoute, useRouter } from 'vue-router';
-import InTurn from './components/figures/InTurn.vue';
 import NoticeBar from './components/navigation/NoticeBar.vue';
 import StateStrip from './components/navigation/StateStrip.vue';
 import TheLine from './components/navigation/TheLine.vue';
@@ -23,10 +22,10 @@ import { useSettings } from './stores/settings.ts';
 import { ElButton } from 'element-plus';
 import { authorOf } from './format/authorOf.ts';
 
-const FinderPage = fetchedPart(() => import('./pages/finder/FinderPage.vue'));
-const KeysHelp = fetchedPart(() => import('./components/navigation/KeysHelp.vue'));
-const SetAsideStrip = fetchedPart(() => import('./components/navigation/SetAsideStrip.vue'));
-const SignInPage = fetchedPart(() => import('./pages/people/SignInPage.vue'));
+const FinderPage = lazyComponent(() => import('./pages/finder/FinderPage.vue'));
+const KeysHelp = lazyComponent(() => import('./components/navigation/KeysHelp.vue'));
+const SetAsideStrip = lazyComponent(() => import('./components/navigation/SetAsideStrip.vue'));
+const SignInPage = lazyComponent(() => import('./pages/people/SignInPage.vue'));
 
 /** Stands until both the shop and the page are there; the document says the same before it is read. */
 const FETCHING = 'Fetching the shop …';
@@ -126,14 +125,14 @@ useKeys({
       <ElButton @click="start.load">Try again</ElButton>
     </div>
   </main>
-  <InTurn>
-    <NoticeBar
-      :notice="notices.shown"
-      :raised="isBare"
-      @undo="notices.undo"
-      @close="notices.dismiss"
-    />
-  </InTurn>
+
+  <NoticeBar
+    :notice="notices.shown"
+    :raised="isBare"
+    @undo="notices.undo"
+    @close="notices.dismiss"
+  />
+
   <KeysHelp v-if="help" v-model="help" />
   <FinderPage v-if="finding" v-model="finding" v-model:sought="sought" />
 </template>

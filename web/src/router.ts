@@ -1,19 +1,9 @@
 import { createRouter, createWebHistory, START_LOCATION } from 'vue-router';
-import { nextTask } from './composables/nextTask.ts';
 import { whenIdle } from './composables/whenIdle.ts';
 import { PAGES } from './pages.ts';
 import { useNotice } from './stores/notice.ts';
 
 const load = import.meta.glob('./pages/**/*Page.vue');
-
-/** A page's modules are read by one task, and it is put up by the next. */
-const inTwoTasks =
-  <T>(read: () => Promise<T>) =>
-  async (): Promise<T> => {
-    const page = await read();
-    await nextTask();
-    return page;
-  };
 
 export const router = createRouter({
   history: createWebHistory(),
@@ -23,12 +13,12 @@ export const router = createRouter({
     { path: '/', redirect: '/bench' },
     ...PAGES.map(({ path, file, ...meta }) => ({
       path,
-      component: inTwoTasks(load[`./pages/${file}.vue`]!),
+      component: load[`./pages/${file}.vue`]!,
       meta,
     })),
     {
       path: '/:rest(.*)*',
-      component: inTwoTasks(load['./pages/lost/LostPage.vue']!),
+      component: load['./pages/lost/LostPage.vue']!,
       meta: { title: 'No such page' },
     },
   ],

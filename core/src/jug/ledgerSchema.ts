@@ -4,13 +4,13 @@ import type { LedgerRow } from './ledger.ts';
 import { JUG_ENTRY_KINDS, jugSchema } from './schema.ts';
 
 /** A jug as it is stored. */
-export const storedJugSchema = jugSchema.extend({
+const storedJugSchema = jugSchema.extend({
   /** The request that filled it, where it was made elsewhere; null where a batch was strained into it. */
   request: z.looseObject({}).nullable().optional(),
 });
 
 /** A ledger row as it is written. */
-export const ledgerEntrySchema = z.object({
+const ledgerEntrySchema = z.object({
   id: idSchema,
   jugId: idSchema,
   kind: z.enum(JUG_ENTRY_KINDS),

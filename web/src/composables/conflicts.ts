@@ -1,6 +1,5 @@
+import { isEqual } from '@ratio/core/document';
 import { isRecord } from '../kept/json.ts';
-
-const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 
 /**
  * Fields that two people changed to different things, as paths such as `mill.name`.
@@ -11,7 +10,7 @@ const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.str
  */
 export function conflicts(input: { before: unknown; after: unknown; now: unknown }): string[] {
   const { before, after, now } = input;
-  if (same(before, after) || same(before, now) || same(after, now)) return [];
+  if (isEqual(before, after) || isEqual(before, now) || isEqual(after, now)) return [];
   if (!isRecord(before) || !isRecord(after) || !isRecord(now)) return [''];
   const keys = new Set([...Object.keys(before), ...Object.keys(after), ...Object.keys(now)]);
   return [...keys].flatMap((key) =>

@@ -1,3 +1,4 @@
+import { isEqual } from '@ratio/core/document';
 import { isRecord } from '../kept/json.ts';
 
 /**
@@ -13,7 +14,7 @@ export function rebased<T>(input: { before: T; after: T; now: T }): T {
 }
 
 function merge(before: unknown, after: unknown, now: unknown): unknown {
-  if (JSON.stringify(before) === JSON.stringify(after)) return now;
+  if (isEqual(before, after)) return now;
   if (isRecord(before) && isRecord(after) && isRecord(now)) {
     const keys = new Set([...Object.keys(now), ...Object.keys(after)]);
     const entries = [...keys]

@@ -3,7 +3,6 @@ import { soonTime } from '../format/formatClock.ts';
 import { onHandMl } from '../stores/jugs.ts';
 import { useAmountFormat } from './useAmountFormat.ts';
 import { useMenuCount } from './useMenuCount.ts';
-import { useSettled } from './useSettled.ts';
 import { useStores } from '../stores/useStores.ts';
 
 const DAY_MS = 86_400_000;
@@ -47,9 +46,7 @@ export function useLine() {
     const text = `${held} in ${onHand.length} jug${onHand.length === 1 ? '' : 's'}`;
     return { text: soon > 0 ? `${text}, use up ${soon}` : text, due: soon > 0 };
   });
-  // The menu is counted once the page stands.
-  const isSettled = useSettled();
-  const counted = useMenuCount('draws', () => (isSettled.value ? [jugs.chosen] : null));
+  const counted = useMenuCount('draws', () => [jugs.chosen]);
   const pour = computed(() => {
     const short = [...(counted.value?.[0]?.values() ?? [])].filter(
       (eachG) => eachG === null,

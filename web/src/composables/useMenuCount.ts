@@ -1,6 +1,6 @@
+import { whenIdle } from './whenIdle.ts';
 import { shallowRef, watch, type Ref } from 'vue';
 import { useMenuCounts } from '../stores/menuCounts.ts';
-import { nextPicture } from './nextPicture.ts';
 import type { JugStrength } from '../workers/menuCounter.ts';
 
 type MassesG = ReadonlyMap<string, number | null>;
@@ -22,7 +22,7 @@ export function useMenuCount(
   const counted = shallowRef<readonly MassesG[] | null>(null);
   askers += 1;
   // A page that opens is drawn first.
-  const drawn = nextPicture();
+  const opened = new Promise<void>((resolve) => whenIdle(resolve));
   let latest = 0;
   const asker = `${what} ${askers}`;
   watch(
@@ -33,7 +33,7 @@ export function useMenuCount(
       if (bar === '' || asked === null) return;
       latest += 1;
       const mine = latest;
-      await drawn;
+      await opened;
       if (mine !== latest) return;
       const counter = await counts.counter().catch(() => null);
       if (counter === null || mine !== latest) return;

@@ -1,23 +1,13 @@
-const idle =
-  globalThis.requestIdleCallback?.bind(globalThis) ?? ((work: () => void) => setTimeout(work, 50));
-const waiting: (() => void)[] = [];
-
-function next(): void {
-  const work = waiting.shift();
-  if (waiting.length > 0) idle(next);
-  work?.();
-}
-
 /**
- * Does things one after another when the page has nothing else to do, so that opening it never waits.
+ * Runs work when the browser has nothing else to do, so that opening a page does not wait for it.
  *
- * @returns takes a thing back that is not done yet
+ * @returns cancels work that has not run yet
  */
 export function whenIdle(work: () => void): () => void {
-  waiting.push(work);
-  if (waiting.length === 1) idle(next);
-  return () => {
-    const i = waiting.indexOf(work);
-    if (i >= 0) waiting.splice(i, 1);
-  };
+  if (!('requestIdleCallback' in globalThis)) {
+    const timer = setTimeout(work, 50);
+    return () => clearTimeout(timer);
+  }
+  const handle = requestIdleCallback(work);
+  return () => cancelIdleCallback(handle);
 }

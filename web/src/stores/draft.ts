@@ -1,3 +1,4 @@
+import { isEqual } from '@ratio/core/document';
 import { brewSetting, usualPlan, type Draft, type Plan } from '@ratio/core/batch';
 import {
   ANY_VESSEL_ID,
@@ -19,7 +20,6 @@ import { ask, newId, RequestProblem, Unreachable } from '../api/client.ts';
 import { useBatches } from './batches.ts';
 import { useSession } from './session.ts';
 import { useShop } from './shop.ts';
-import { isSame } from '../composables/isSame.ts';
 import { useStored } from '../composables/useStored.ts';
 import type { Kept } from '../kept/shapes.ts';
 
@@ -216,7 +216,7 @@ export const useDraft = defineStore('draft', () => {
   function letGoOfStarted(): boolean {
     const started = batches.withId(draft.value.id);
     if (!started) return false;
-    if (isSame(started.plan, startingPlan.value)) restart();
+    if (isEqual(started.plan, startingPlan.value)) restart();
     else renewed();
     return true;
   }

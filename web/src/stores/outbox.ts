@@ -1,9 +1,9 @@
+import { isEqual } from '@ratio/core/document';
 import { useEventListener, useTimeoutFn } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { ask, newId, RequestProblem } from '../api/client.ts';
 import { conflicts } from '../composables/conflicts.ts';
-import { isSame } from '../composables/isSame.ts';
 import { rebased } from '../composables/rebased.ts';
 import { isObject, readJson } from '../kept/json.ts';
 import { useSetAside } from './setAside.ts';
@@ -178,7 +178,7 @@ export const useOutbox = defineStore('outbox', () => {
     const { id: _, version: now, ...there } = (current ?? {}) as Record<string, unknown>;
     const { id, method, body, before } = write;
     const isDone =
-      method === 'DELETE' ? (current ?? null) === null : method === 'PUT' && isSame(there, body);
+      method === 'DELETE' ? (current ?? null) === null : method === 'PUT' && isEqual(there, body);
     // Its answer was lost, or somebody did the very same.
     if (isDone) return done(id, current);
     const fields =

@@ -2,7 +2,6 @@ import { defineStore } from 'pinia';
 import { ref } from 'vue';
 import { beginFirstAnswers, endFirstAnswers } from '../api/firstAnswers.ts';
 import { onSignInAsked, sentenceOf } from '../api/client.ts';
-import { nextTask } from '../composables/nextTask.ts';
 import { useBatches } from './batches.ts';
 import { useDraft } from './draft.ts';
 import { useDrinks } from './drinks.ts';
@@ -34,8 +33,6 @@ export const useStart = defineStore('start', () => {
       await Promise.all(first.map((store) => store.load()));
       // A draft may be one of the batches by now.
       await drafts.load();
-      // What was read is taken in by one task, and a page is put up by the next.
-      await nextTask();
       state.value = 'ready';
       // What was kept from before may have got through behind what was read.
       if (isSending) void outbox.send().then(refresh);

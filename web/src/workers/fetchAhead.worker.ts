@@ -1,9 +1,15 @@
-/** Fetches every file that is not here yet, one after another, so that it is here without the server. */
+interface Chunk {
+  readonly file: string;
+  readonly css?: readonly string[];
+}
+
+/** Fetches every file of the build, one after another, so that it is in the browser without the server. */
 async function fetchAhead(): Promise<void> {
-  const answer = await fetch('/later-files.json');
+  const answer = await fetch('/manifest.json');
   if (!answer.ok) return;
-  for (const file of (await answer.json()) as readonly string[])
-    await fetch(file, { priority: 'low' }).then((one) => one.arrayBuffer());
+  const chunks = Object.values((await answer.json()) as Record<string, Chunk>);
+  for (const file of new Set(chunks.flatMap(({ file: script, css = [] }) => [script, ...css])))
+    await fetch(`/${file}`, { priority: 'low' }).then((one) => one.arrayBuffer());
 }
 
 void fetchAhead()

@@ -1,3 +1,4 @@
+import '../zodWithoutEval.ts';
 import type { BatchInFull } from '@ratio/core/batch';
 import { fitLog, observationOf, type Fit } from '@ratio/core/learn';
 import { expose } from 'comlink';

@@ -1,3 +1,4 @@
+import '../zodWithoutEval.ts';
 import { expose } from 'comlink';
 import { createMenuCounter } from './menuCounter.ts';
 

@@ -1,3 +1,4 @@
+import '../zodWithoutEval.ts';
 import { planInput, scoopOf, type Plan } from '@ratio/core/batch';
 import { createMonteCarlo, type BrewModel, type MonteCarloResult } from '@ratio/core/brew';
 import { expose } from 'comlink';

@@ -1,7 +1,7 @@
+import { whenIdle } from '../composables/whenIdle.ts';
 import type { MonteCarloResult } from '@ratio/core/brew';
 import { proxy, type Remote } from 'comlink';
 import { effectScope, shallowRef, watch, type Ref } from 'vue';
-import { nextPicture } from '../composables/nextPicture.ts';
 import type { RangeJob, RangeWorker } from './range.worker.ts';
 import { useThread } from './useThread.ts';
 
@@ -16,14 +16,14 @@ export function useSampledRange(job: Ref<RangeJob | null>): Ref<MonteCarloResult
   const scope = effectScope();
   let remote: Remote<RangeWorker> | undefined;
   // What is predicted stands first: two threads at once would draw neither.
-  const drawn = nextPicture();
+  const opened = new Promise<void>((resolve) => whenIdle(resolve));
   let asked = 0;
   watch(
     job,
     async (next) => {
       asked += 1;
       const mine = asked;
-      await drawn;
+      await opened;
       if (!next || mine !== asked || !scope.active) return;
       remote ??= scope.run(() =>
         useThread<RangeWorker>(

@@ -1,5 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
+import { conflicts } from '../../src/composables/conflicts.ts';
 import { inOrder } from '../../src/composables/inOrder.ts';
 import { rebased } from '../../src/composables/rebased.ts';
 
@@ -44,6 +45,14 @@ describe('rebased', () => {
       coarse: '30',
       medium: '20',
     });
+  });
+
+  it('is no conflict where the keys of a part of a list come in another order', () => {
+    const parts = { before: [{ g: 1, at: 2 }], after: [{ at: 2, g: 1 }], now: [{ g: 9, at: 2 }] };
+    expect(conflicts(parts)).to.deep.equal([]);
+    expect(rebased(parts)).to.deep.equal(parts.now);
+    const undone = { before: { a: 1, b: undefined }, after: { a: 1 }, now: { a: 2 } };
+    expect(conflicts(undone)).to.deep.equal([]);
   });
 
   it('is the change itself where nothing came meanwhile, and nothing where nothing was changed', () => {

@@ -1,5 +1,4 @@
 import type { D3DragEvent, DragContainerElement } from 'd3-drag';
-import { nextPicture } from '../../composables/nextPicture.ts';
 import { onScopeDispose, watch, type Ref } from 'vue';
 
 type DragEvent = D3DragEvent<SVGGElement, unknown, unknown>;
@@ -20,7 +19,6 @@ export function useSvgDrag(input: {
   // Fetched behind what is shown: keys move it before, a pointer a moment later. Where it does not come,
   // it is asked for again when somebody reaches for the handle.
   async function attach(handle: SVGGElement): Promise<void> {
-    await nextPicture();
     const fetched = await Promise.all([import('d3-drag'), import('d3-selection')]).catch(
       () => null,
     );

@@ -1,8 +1,8 @@
 <script setup lang="ts">
+import { whenever } from '@vueuse/core';
 import { ElButton } from 'element-plus';
 import { ref } from 'vue';
-import { fetchedPart } from '../figures/fetchedPart.ts';
-import { wasEver } from '../figures/wasEver.ts';
+import { lazyComponent } from '../figures/lazyComponent.ts';
 import CalendarIcon from '~icons/lucide/calendar';
 
 /** For whoever would rather tap a day, and an hour where it has one, than type it. */
@@ -19,10 +19,15 @@ const { label, from, to } = defineProps<{
 }>();
 const emit = defineEmits<{ pick: [text: string] }>();
 
-const DayPanel = fetchedPart(() => import('./DayPanel.vue'));
+const DayPanel = lazyComponent(() => import('./DayPanel.vue'));
 const button = ref<{ $el: HTMLElement } | null>(null);
 const isOpen = ref(false);
-const wasOpen = wasEver(() => isOpen.value);
+const wasOpen = ref(false);
+whenever(
+  () => isOpen.value,
+  () => (wasOpen.value = true),
+  { immediate: true },
+);
 </script>
 
 <template>

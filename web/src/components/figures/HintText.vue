@@ -1,17 +1,22 @@
 <script setup lang="ts">
+import { whenever } from '@vueuse/core';
 import { ref, useTemplateRef } from 'vue';
-import { fetchedPart } from './fetchedPart.ts';
-import { wasEver } from './wasEver.ts';
+import { lazyComponent } from './lazyComponent.ts';
 
 /** A text that says more where it is pointed at, touched or reached by key. */
 defineProps<{ hint: string }>();
 defineOptions({ inheritAttrs: false });
 
-const HintTip = fetchedPart(() => import('./HintTip.vue'));
+const HintTip = lazyComponent(() => import('./HintTip.vue'));
 const text = useTemplateRef<HTMLElement>('text');
 const isPointedAt = ref(false);
 const isInHand = ref(false);
-const wasAsked = wasEver(() => isPointedAt.value || isInHand.value);
+const wasAsked = ref(false);
+whenever(
+  () => isPointedAt.value || isInHand.value,
+  () => (wasAsked.value = true),
+  { immediate: true },
+);
 </script>
 
 <template>

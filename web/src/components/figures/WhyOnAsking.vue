@@ -1,9 +1,8 @@
 <script setup lang="ts" generic="K extends string">
 import type { Explanation } from '@ratio/core/explanation';
-import { useEventListener } from '@vueuse/core';
+import { useEventListener, whenever } from '@vueuse/core';
 import { computed, ref, shallowRef, watch } from 'vue';
-import { fetchedPart } from './fetchedPart.ts';
-import { wasEver } from './wasEver.ts';
+import { lazyComponent } from './lazyComponent.ts';
 import type { AmountFormat } from '../../format/amountFormat.ts';
 
 /**
@@ -19,8 +18,13 @@ const props = defineProps<{
 /** The number that somebody asks about. */
 const asked = defineModel<K | null>({ required: true });
 
-const WhyPopover = fetchedPart(() => import('./WhyPopover.vue'));
-const wasAsked = wasEver(() => asked.value !== null);
+const WhyPopover = lazyComponent(() => import('./WhyPopover.vue'));
+const wasAsked = ref(false);
+whenever(
+  () => asked.value !== null,
+  () => (wasAsked.value = true),
+  { immediate: true },
+);
 /** The numbers that one came by. */
 const trail = ref<string[]>([]);
 const titleOf = (key: string | undefined): string =>

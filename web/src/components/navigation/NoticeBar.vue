@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { fetchedAhead } from '../figures/fetchedPart.ts';
+import NoticeAlert from './NoticeAlert.vue';
 
 /** What just happened, and an undo; a reader hears it, so that its place is there before it. */
 defineProps<{
@@ -8,8 +8,6 @@ defineProps<{
   raised?: boolean;
 }>();
 const emit = defineEmits<{ undo: []; close: [] }>();
-
-const NoticeAlert = fetchedAhead(() => import('./NoticeAlert.vue'));
 </script>
 
 <template>

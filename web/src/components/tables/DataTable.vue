@@ -4,11 +4,9 @@ import { ElTable, ElTableColumn } from 'element-plus';
 import 'element-plus/theme-chalk/el-scrollbar.css';
 import 'element-plus/theme-chalk/el-table.css';
 import { useMediaQuery } from '@vueuse/core';
-import { computed, onMounted, ref } from 'vue';
-import { nextTask } from '../../composables/nextTask.ts';
-import { useInPieces } from '../../composables/useInPieces.ts';
+import { computed, ref } from 'vue';
 import LinkButton from '../fields/LinkButton.vue';
-import { ROW_PX, type DataColumn } from './dataColumn.ts';
+import type { DataColumn } from './dataColumn.ts';
 
 /**
  * Rows in columns: sorted by a tap on a heading, the headings and the first column staying in sight, rows
@@ -37,9 +35,6 @@ defineSlots<{
   below?: () => unknown;
 }>();
 
-/** So many rows are put up in one go, in a task that holds nothing up. */
-const PIECE = 4;
-
 /** By which column it is sorted; as the rows come before a heading is touched. */
 const sorting = ref<{ prop: string | null; order: 'ascending' | 'descending' | null } | null>(null);
 const sorted = computed(() => {
@@ -52,13 +47,8 @@ const sorted = computed(() => {
 const isAll = ref(false);
 const asked = computed(() => (isAll.value ? sorted.value : sorted.value.slice(0, props.first)));
 const others = computed(() => sorted.value.length - asked.value.length);
-const shown = useInPieces(() => asked.value, PIECE);
 /** Asked for by each cell, so that it follows where its column becomes another one. */
 const byKey = computed(() => new Map(props.columns.map((column) => [column.key, column])));
-/** The columns are laid out first: a table that has its rows from the start puts each up four times. */
-const hasColumns = ref(false);
-onMounted(() => void nextTask().then(() => (hasColumns.value = true)));
-const isWhole = computed(() => hasColumns.value && shown.value.length === asked.value.length);
 const isPrinting = useMediaQuery('print');
 const classOf = ({ row }: { row: T }): string => props.rowClass?.(row) ?? '';
 const onPaper = (column: DataColumn<T>): boolean => column.on !== 'screen';
@@ -72,12 +62,11 @@ const onScreen = (column: DataColumn<T>): boolean => column.on !== 'paper';
       :class="{ tappable }"
       role="group"
       :aria-label="label"
-      :data="hasColumns ? [...shown] : []"
+      :data="[...asked]"
       native-scrollbar
       :row-key="keyOf"
       :expand-row-keys="[...(openKeys ?? [])]"
       :row-class-name="classOf"
-      :style="isWhole ? {} : { minHeight: `${ROW_PX * (asked.length + 1)}px` }"
       @row-click="emit('choose', $event)"
       @sort-change="sorting = $event"
     >
@@ -149,10 +138,10 @@ const onScreen = (column: DataColumn<T>): boolean => column.on !== 'paper';
         </tr>
       </tbody>
     </table>
-    <p v-if="isWhole && others > 0" class="others no-print">
+    <p v-if="others > 0" class="others no-print">
       <LinkButton @click="isAll = true">Show the other {{ others }}</LinkButton>
     </p>
-    <slot v-if="isWhole" name="below" />
+    <slot name="below" />
   </div>
 </template>
 

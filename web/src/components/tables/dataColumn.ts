@@ -1,6 +1,3 @@
-/** How high a row of one line is: what stands below waits there for the rows. */
-export const ROW_PX = 42;
-
 /** A column of a table: its heading, what stands in it, what it sorts by. */
 export interface DataColumn<T> {
   readonly key: string;

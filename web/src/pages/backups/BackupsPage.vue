@@ -1,14 +1,13 @@
 <script setup lang="ts">
+import CopiesTable from './CopiesTable.vue';
 import { ElButton } from 'element-plus';
 import LinkButton from '../../components/fields/LinkButton.vue';
-import { useFetched } from '../../components/figures/useFetched.ts';
 import { useOneFile } from '../../composables/useOneFile.ts';
 import { useShop } from '../../stores/shop.ts';
 import { useArchive } from './useArchive.ts';
 import { useBackups } from './useBackups.ts';
 
 /** Copies of the whole shop, and the way back to one of them. */
-const { part: CopiesTable, isHere } = useFetched(() => import('./CopiesTable.vue'));
 const shelf = useShop();
 const LISTS = [
   'batches',
@@ -54,7 +53,7 @@ const { backups, state, failure, load, busy, restoring, make, restore } = useBac
       <h2>No copy yet</h2>
       <p>The first one of the day is made within ten minutes.</p>
     </div>
-    <section v-if="state !== 'loading' && isHere" aria-labelledby="archive">
+    <section v-if="state !== 'loading'" aria-labelledby="archive">
       <h2 id="archive" class="section-head">Everything out and in</h2>
       <p class="soft">
         An archive is for another machine or another program: a zip of JSON Lines with its schema.

@@ -4,7 +4,6 @@ import { scaleLinear } from 'd3-scale';
 import { computed, ref } from 'vue';
 import { RouterLink } from 'vue-router';
 import ChartTable from '../../components/charts/ChartTable.vue';
-import InTurn from '../../components/figures/InTurn.vue';
 import { hourMark, timeOfDay } from '../../format/formatClock.ts';
 import { cutText } from '../../format/cutText.ts';
 import DayJugBar from './DayJugBar.vue';
@@ -161,7 +160,7 @@ const rows = computed(() => [
             <tspan x="0" dy="15" class="soft-text">{{ one.note }}</tspan>
           </text>
         </g>
-        <InTurn v-for="steep in vessel.steeps" :key="steep.id">
+        <template v-for="steep in vessel.steeps" :key="steep.id">
           <DaySteepBar
             :steep
             :vessel-name="vessel.name"
@@ -174,23 +173,22 @@ const rows = computed(() => [
             @move-end="emit('moveEnd', steep.id, $event)"
             @move-start="emit('moveStart', $event)"
           />
-        </InTurn>
+        </template>
       </g>
 
       <g v-if="jugs.length > 0" :transform="`translate(${jugX} 0)`">
         <text class="name" y="20">Jugs</text>
-        <InTurn>
-          <DayJugBar
-            v-for="(jug, k) in jugs"
-            :key="jug.id"
-            :jug
-            :width="jugWidth - 12"
-            :y
-            :to-hours="hours.to"
-            :most-y="height - FOOT - 18"
-            :transform="`translate(${k * jugWidth} 0)`"
-          />
-        </InTurn>
+
+        <DayJugBar
+          v-for="(jug, k) in jugs"
+          :key="jug.id"
+          :jug
+          :width="jugWidth - 12"
+          :y
+          :to-hours="hours.to"
+          :most-y="height - FOOT - 18"
+          :transform="`translate(${k * jugWidth} 0)`"
+        />
       </g>
 
       <g v-if="makes.length > 0" :transform="`translate(${makeX} 0)`">

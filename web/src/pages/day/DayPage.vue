@@ -1,15 +1,12 @@
 <script setup lang="ts">
+import DayRest from './DayRest.vue';
 import { ElButton } from 'element-plus';
 import { useSwipe } from '@vueuse/core';
-import { computed, ref, watch } from 'vue';
+import { computed, ref } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
 import BackIcon from '~icons/lucide/chevron-left';
 import AheadIcon from '~icons/lucide/chevron-right';
-import InTurn from '../../components/figures/InTurn.vue';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
-import { useFetched } from '../../components/figures/useFetched.ts';
-import { useTurn } from '../../composables/useTurn.ts';
-import { useWhole } from '../../composables/useWhole.ts';
 import { useKeys } from '../../composables/useKeys.ts';
 import { timeOfDay } from '../../format/formatClock.ts';
 import { useStores } from '../../stores/useStores.ts';
@@ -29,15 +26,11 @@ import { useSteepColumns } from './useSteepColumns.ts';
 import { useSupply } from './useSupply.ts';
 import { useToMake } from './useToMake.ts';
 
-const { part: DayRest } = useFetched(() => import('./DayRest.vue'));
-
 const { shelf, batches, jugs: onHand } = useStores();
 const router = useRouter();
 const shown = useDayShown();
 const supply = useSupply(shown);
 const { columns } = useSteepColumns(shown);
-// How far each steep is takes a task of its own, before it is drawn.
-watch(useTurn(), () => void columns.value, { flush: 'sync' });
 const { columns: jugs } = useJugColumns(shown, supply);
 const { makes } = useToMake(shown);
 const hand = useHands();
@@ -58,8 +51,9 @@ const runsOut = computed(() => ({
   helps: helps.value,
   isKnown: days.pours !== null,
 }));
-/** What is below the next thing. */
-const isRead = useWhole([handOver.read, supply.read]);
+/** What is below the next thing is shown together, so that nothing moves when more of it comes. */
+const isRead = ref(false);
+void Promise.all([handOver.read, supply.read]).then(() => (isRead.value = true));
 const { moved, asked, move, leave, moveEnd, moveStart } = useMoves(shown);
 void batches.loadRunning().catch(() => undefined);
 
@@ -132,7 +126,7 @@ const print = (): void => window.print();
           <RouterLink to="/set-up">Set up in five questions</RouterLink>
         </p>
       </div>
-      <InTurn v-else>
+      <template v-else>
         <DayClock
           :columns
           :jugs
@@ -144,7 +138,7 @@ const print = (): void => window.print();
           @move-end="moveEnd"
           @move-start="moveStart"
         />
-      </InTurn>
+      </template>
       <MovedStrain v-if="asked" v-bind="asked" @move="move" @leave="leave" />
     </section>
     <aside aria-label="What needs a hand">

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import type { CheckList } from '@ratio/core/day';
 import { useRefusals } from '../../components/fields/refusals.ts';
-import InTurn from '../../components/figures/InTurn.vue';
 import type { AmountFormat } from '../../format/amountFormat.ts';
 import HandOver from './HandOver.vue';
 import RunsOutPanel from './RunsOutPanel.vue';
@@ -29,28 +28,24 @@ useRefusals();
 </script>
 
 <template>
-  <InTurn>
-    <ShiftNotes
-      v-bind="shifts"
-      @note="emit('note', $event)"
-      @take-back="(id, date) => emit('takeBack', id, date)"
-    />
-  </InTurn>
-  <InTurn>
-    <RunsOutPanel v-bind="runsOut" />
-  </InTurn>
-  <InTurn>
-    <UseUpList
-      :list="useUp"
-      :money="format.money"
-      @throw="(one, reason) => emit('throw', one, reason)"
-    />
-    <HandOver
-      :lists
-      :counts
-      :format
-      @check="(list, item, rowId) => emit('check', list, item, rowId)"
-      @count="(id, volumeMl, reason) => emit('count', id, volumeMl, reason)"
-    />
-  </InTurn>
+  <ShiftNotes
+    v-bind="shifts"
+    @note="emit('note', $event)"
+    @take-back="(id, date) => emit('takeBack', id, date)"
+  />
+
+  <RunsOutPanel v-bind="runsOut" />
+
+  <UseUpList
+    :list="useUp"
+    :money="format.money"
+    @throw="(one, reason) => emit('throw', one, reason)"
+  />
+  <HandOver
+    :lists
+    :counts
+    :format
+    @check="(list, item, rowId) => emit('check', list, item, rowId)"
+    @count="(id, volumeMl, reason) => emit('count', id, volumeMl, reason)"
+  />
 </template>

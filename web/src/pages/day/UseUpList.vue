@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { shallowRef } from 'vue';
 import LinkButton from '../../components/fields/LinkButton.vue';
-import { fetchedPart } from '../../components/figures/fetchedPart.ts';
+import { lazyComponent } from '../../components/figures/lazyComponent.ts';
 import type { UseUp } from './useUseUp.ts';
 
-const ThrowAway = fetchedPart(() => import('./ThrowAway.vue'));
+const ThrowAway = lazyComponent(() => import('./ThrowAway.vue'));
 
 /** What has to be used up or thrown away, with the reason. */
 defineProps<{ list: readonly UseUp[]; money: (price: number) => string }>();

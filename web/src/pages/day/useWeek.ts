@@ -1,9 +1,8 @@
 import { batchCalendar, type CalendarEntry } from '@ratio/core/day';
 import { dateAfter, localDate } from '@ratio/core/calendar';
 import { until } from '@vueuse/core';
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
 import { dateName, hourTime } from '../../format/formatClock.ts';
-import { useWhole } from '../../composables/useWhole.ts';
 import { useDays } from '../../stores/days.ts';
 import { usePantry } from '../../stores/pantry.ts';
 import { useStores } from '../../stores/useStores.ts';
@@ -72,6 +71,7 @@ export function useWeek() {
     const all = supply.allGone.value;
     return all?.atMs == null ? null : { date: dateOf(all.atMs), at: at(all.atMs) };
   });
-  const isRead = useWhole([supply.read, until(needs).not.toBeNull()]);
+  const isRead = ref(false);
+  void Promise.all([supply.read, until(needs).not.toBeNull()]).then(() => (isRead.value = true));
   return { week, advice, gone, isRead, shop: computed(() => shelf.shop) };
 }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { whenever } from '@vueuse/core';
 import { useSession } from '../../stores/session.ts';
 import { densityGPerMl, energyKcal } from '@ratio/core/matter';
 import { measuredGPerMl, type Ingredient } from '@ratio/core/pantry';
@@ -9,18 +10,16 @@ import { OPENED_DAYS, pricePerMassKind } from '../../components/fields/amountKin
 import AddIcon from '~icons/lucide/plus';
 import AmountField from '../../components/fields/AmountField.vue';
 import LinkButton from '../../components/fields/LinkButton.vue';
-import { fetchedPart } from '../../components/figures/fetchedPart.ts';
+import { lazyComponent } from '../../components/figures/lazyComponent.ts';
 import HintText from '../../components/figures/HintText.vue';
 import OpenState from '../../components/figures/OpenState.vue';
-import { useFetched } from '../../components/figures/useFetched.ts';
-import { wasEver } from '../../components/figures/wasEver.ts';
 import type { DataColumn } from '../../components/tables/dataColumn.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { useKeys } from '../../composables/useKeys.ts';
 import { useIngredients } from './useIngredients.ts';
 
-const { part: DataTable } = useFetched(() => import('../../components/tables/DataTable.vue'));
-const PackageDialog = fetchedPart(() => import('./PackageDialog.vue'));
+const DataTable = lazyComponent(() => import('../../components/tables/DataTable.vue'));
+const PackageDialog = lazyComponent(() => import('./PackageDialog.vue'));
 
 const session = useSession();
 const { sought, rows, open, ownOf, isBuiltIn, save, remove, ...own } = useIngredients();
@@ -36,7 +35,12 @@ const MARKS = {
   ours: 'ours',
 } as const;
 const isOpen = ref(false);
-const wasOpened = wasEver(() => isOpen.value);
+const wasOpened = ref(false);
+whenever(
+  () => isOpen.value,
+  () => (wasOpened.value = true),
+  { immediate: true },
+);
 function openPackage(one: Ingredient): void {
   edit(one);
   isOpen.value = true;

@@ -1,9 +1,9 @@
 <script setup lang="ts">
+import { lazyComponent } from '../../components/figures/lazyComponent.ts';
 import { storedCoffeeMl } from '@ratio/core/matter';
 import { computed, ref } from 'vue';
 import { RouterLink } from 'vue-router';
 import PickButtons from '../../components/fields/PickButtons.vue';
-import { useFetched } from '../../components/figures/useFetched.ts';
 import { onHandMl } from '../../stores/jugs.ts';
 import { useSession } from '../../stores/session.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
@@ -12,8 +12,8 @@ import JugHead from './JugHead.vue';
 import StrengthCards from './StrengthCards.vue';
 import { useJugBench } from './useJugBench.ts';
 
+const JugLedger = lazyComponent(() => import('./JugLedger.vue'));
 /** One jug: read it, thin it, blend it, stretch it, each as a balance before it is done. */
-const { part: JugLedger } = useFetched(() => import('./JugLedger.vue'));
 const bench = useJugBench();
 const { jug, entries, others, shelf, jugs } = bench;
 const format = useAmountFormat();

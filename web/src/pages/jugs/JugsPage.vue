@@ -12,7 +12,6 @@ import JugDrawing from '../../components/drawings/JugDrawing.vue';
 import { cssColour } from '../../components/drawings/colour.ts';
 import { useSession } from '../../stores/session.ts';
 import { onHandMl } from '../../stores/jugs.ts';
-import InTurn from '../../components/figures/InTurn.vue';
 import LinkButton from '../../components/fields/LinkButton.vue';
 import ToBatches from '../../components/navigation/ToBatches.vue';
 
@@ -57,7 +56,7 @@ async function pourFrom(jug: Jug): Promise<void> {
       <RouterLink to="/jugs/new">Note a jug that was made elsewhere</RouterLink>
     </p>
     <ul v-if="rows.length > 0">
-      <InTurn v-for="{ jug, ...row } in rows" :key="jug.id">
+      <template v-for="{ jug, ...row } in rows" :key="jug.id">
         <li>
           <JugDrawing
             :capacity-ml="jug.capacityMl"
@@ -91,7 +90,7 @@ async function pourFrom(jug: Jug): Promise<void> {
             <RouterLink :to="`/jugs/${jug.id}`">Read, thin, blend</RouterLink>
           </div>
         </li>
-      </InTurn>
+      </template>
     </ul>
     <div v-else class="empty">
       <h2>No jug holds concentrate</h2>

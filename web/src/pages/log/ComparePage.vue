@@ -1,13 +1,12 @@
 <script setup lang="ts">
+import DataTable from '../../components/tables/DataTable.vue';
 import { ElButton } from 'element-plus';
 import { RouterLink } from 'vue-router';
 import LinkButton from '../../components/fields/LinkButton.vue';
-import { useFetched } from '../../components/figures/useFetched.ts';
 import LogWays from './LogWays.vue';
 import { SIDES, useComparePage } from './useComparePage.ts';
 
 /** Two batches side by side: what was different in, what came out, what explains it. */
-const { part: DataTable } = useFetched(() => import('../../components/tables/DataTable.vue'));
 const page = useComparePage();
 const { isAsked, state, failure, load, names, ids, rows, columns, explained, like } = page;
 </script>

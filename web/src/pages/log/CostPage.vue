@@ -1,18 +1,14 @@
 <script setup lang="ts">
+import DataTable from '../../components/tables/DataTable.vue';
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
 import LinkButton from '../../components/fields/LinkButton.vue';
-import InTurn from '../../components/figures/InTurn.vue';
-import { useFetched } from '../../components/figures/useFetched.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import type { DataColumn } from '../../components/tables/dataColumn.ts';
 import LogWays from './LogWays.vue';
 import { useCostPage } from './useCostPage.ts';
 
 /** What the coffee costs by the week, what is thrown away, and what another way would be worth. */
-const { part: DataTable, isHere } = useFetched(
-  () => import('../../components/tables/DataTable.vue'),
-);
 const { state, failure, load, lines, changes, about } = useCostPage();
 type Line = (typeof lines.value)[number];
 const format = useAmountFormat();
@@ -63,17 +59,16 @@ const columns = computed<readonly DataColumn<Line>[]>(() => [
           </li>
         </ul>
       </section>
-      <InTurn v-if="isHere">
-        <section aria-labelledby="weeks">
-          <h2 id="weeks" class="section-head">By week</h2>
-          <p class="soft">
-            By today’s price of each coffee. As a table for a spreadsheet:
-            <a href="/api/export/batches.csv" download>batches</a>,
-            <a href="/api/export/entries.csv" download>jugs’ rows</a>.
-          </p>
-          <DataTable label="Weeks" :rows="lines" :key-of="({ date }) => date" :columns />
-        </section>
-      </InTurn>
+
+      <section aria-labelledby="weeks">
+        <h2 id="weeks" class="section-head">By week</h2>
+        <p class="soft">
+          By today’s price of each coffee. As a table for a spreadsheet:
+          <a href="/api/export/batches.csv" download>batches</a>,
+          <a href="/api/export/entries.csv" download>jugs’ rows</a>.
+        </p>
+        <DataTable label="Weeks" :rows="lines" :key-of="({ date }) => date" :columns />
+      </section>
     </template>
   </div>
 </template>

@@ -5,7 +5,7 @@ import 'element-plus/theme-chalk/el-progress.css';
 import { computed } from 'vue';
 import ChoiceField from '../../components/fields/ChoiceField.vue';
 import ChoiceRow from '../../components/fields/ChoiceRow.vue';
-import { fetchedPart } from '../../components/figures/fetchedPart.ts';
+import { lazyComponent } from '../../components/figures/lazyComponent.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { useOneFile } from '../../composables/useOneFile.ts';
 import { useShop } from '../../stores/shop.ts';
@@ -13,7 +13,7 @@ import { useOldLogReader } from '../../workers/useOldLogReader.ts';
 import LogWays from './LogWays.vue';
 import { useImportPage } from './useImportPage.ts';
 
-const OldLogPreview = fetchedPart(() => import('./OldLogPreview.vue'));
+const OldLogPreview = lazyComponent(() => import('./OldLogPreview.vue'));
 
 /** An old log out of a spreadsheet: columns, units, a look at it, and what cannot be read. */
 const shelf = useShop();

@@ -1,21 +1,19 @@
 <script setup lang="ts">
+import { lazyComponent } from '../../components/figures/lazyComponent.ts';
 import { ElButton } from 'element-plus';
 import { RouterLink, useRouter } from 'vue-router';
 import DriftChart from '../../components/charts/DriftChart.vue';
 import FoundChart from '../../components/charts/FoundChart.vue';
 import ChoiceField from '../../components/fields/ChoiceField.vue';
 import LinkButton from '../../components/fields/LinkButton.vue';
-import { fetchedPart } from '../../components/figures/fetchedPart.ts';
 import ToBatches from '../../components/navigation/ToBatches.vue';
-import { ROW_PX } from '../../components/tables/dataColumn.ts';
 import { useBatches } from '../../stores/batches.ts';
 import { useSession } from '../../stores/session.ts';
 import { useLearning } from '../../workers/useLearning.ts';
 import LogWays from './LogWays.vue';
 import { useLearningPage } from './useLearningPage.ts';
 
-const TaughtTable = fetchedPart(() => import('./TaughtTable.vue'));
-
+const TaughtTable = lazyComponent(() => import('./TaughtTable.vue'));
 /** Predicted against found, and what the log teaches the model by it. */
 const session = useSession();
 const batches = useBatches();
@@ -84,9 +82,7 @@ const { next, canAccept, batchCount, acceptLearned, useVersion, inUse, versions,
           {{ inUse }} Below: how much each coffee gives and how fast, over what the handbook says.
           It comes from {{ batchCount }} batches; it is within the brackets 9 times in 10.
         </p>
-        <div :style="{ minHeight: `${ROW_PX * (taught.length + 1)}px` }">
-          <TaughtTable :rows="taught" />
-        </div>
+        <TaughtTable :rows="taught" />
         <p v-for="text in retained" :key="text" class="soft">Liquid retained, {{ text }}.</p>
         <p v-if="loss !== ''" class="soft">{{ loss }}</p>
         <p v-if="scoop !== ''" class="soft">{{ scoop }}</p>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { lazyComponent } from '../../components/figures/lazyComponent.ts';
 import { GRIND_NAMES } from '@ratio/core/coffee';
 import type { LogSort } from '@ratio/core/log';
 import { ElButton, ElCheckbox, ElInput, ElPagination } from 'element-plus';
@@ -11,13 +12,13 @@ import DateField from '../../components/fields/DateField.vue';
 import LinkButton from '../../components/fields/LinkButton.vue';
 import FoldAway from '../../components/figures/FoldAway.vue';
 import WrongAddress from '../../components/figures/WrongAddress.vue';
-import DataTable from '../../components/tables/DataTable.vue';
 import { useShop } from '../../stores/shop.ts';
 import { useSession } from '../../stores/session.ts';
 import LogWays from './LogWays.vue';
 import { useLogColumns } from './useLogColumns.ts';
 import { useLogPage } from './useLogPage.ts';
 
+const DataTable = lazyComponent(() => import('../../components/tables/DataTable.vue'));
 /** Every batch as a line: found by words, coffee, grind and date. */
 const shelf = useShop();
 const session = useSession();

@@ -23,7 +23,6 @@ import ChoiceField from '../../components/fields/ChoiceField.vue';
 import PickRow from '../../components/fields/PickRow.vue';
 import HoursListField from '../../components/fields/HoursListField.vue';
 import ChoiceRow from '../../components/fields/ChoiceRow.vue';
-import InTurn from '../../components/figures/InTurn.vue';
 import LockButton from '../../components/fields/LockButton.vue';
 import SteepPieces from './SteepPieces.vue';
 
@@ -144,139 +143,134 @@ function setDose(value: number, quantity: Expected): void {
       :options="grinds"
       @update:model-value="emit('change', { grind: $event })"
     />
-    <InTurn>
-      <ChoiceRow label="Coffee in" :note="doseNote">
+
+    <ChoiceRow label="Coffee in" :note="doseNote">
+      <AmountField
+        label="Coffee in"
+        :value="plan.doseG"
+        :kind="measuredKind(format, { step: 5, min: 5, max: 50000, gPerMl: loose })"
+        :refused="refusal('doseG')"
+        @change="setDose"
+      />
+      <template #action>
+        <LockButton what="coffee" v-bind="lockOf('doseG')" @lock="emit('lock', 'doseG')" />
+      </template>
+    </ChoiceRow>
+    <ChoiceRow
+      label="Water in"
+      :note="`${format.volume(plan.waterG / waterDensity)}${plan.waterC >= 28 ? ', warm start: faster' : ''}`"
+    >
+      <div class="pair">
         <AmountField
-          label="Coffee in"
-          :value="plan.doseG"
-          :kind="measuredKind(format, { step: 5, min: 5, max: 50000, gPerMl: loose })"
-          :refused="refusal('doseG')"
-          @change="setDose"
+          label="Water in"
+          :value="plan.waterG"
+          :kind="measuredKind(format, { step: 10, min: 10, max: 500000, gPerMl: waterDensity })"
+          :refused="refusal('waterG')"
+          @change="(value) => emit('amount', 'waterG', value)"
         />
-        <template #action>
-          <LockButton what="coffee" v-bind="lockOf('doseG')" @lock="emit('lock', 'doseG')" />
-        </template>
-      </ChoiceRow>
-      <ChoiceRow
-        label="Water in"
-        :note="`${format.volume(plan.waterG / waterDensity)}${plan.waterC >= 28 ? ', warm start: faster' : ''}`"
-      >
-        <div class="pair">
-          <AmountField
-            label="Water in"
-            :value="plan.waterG"
-            :kind="measuredKind(format, { step: 10, min: 10, max: 500000, gPerMl: waterDensity })"
-            :refused="refusal('waterG')"
-            @change="(value) => emit('amount', 'waterG', value)"
-          />
-          <span class="soft at">at</span>
-          <AmountField
-            label="Water temperature"
-            class="temp"
-            :value="plan.waterC"
-            :kind="tempKind(format, { step: 1, min: 0, max: 95 })"
-            @change="(waterC) => emit('change', { waterC })"
-          />
-        </div>
-        <template #action>
-          <LockButton what="water" v-bind="lockOf('waterG')" @lock="emit('lock', 'waterG')" />
-        </template>
-      </ChoiceRow>
-    </InTurn>
-    <InTurn>
-      <ChoiceRow label="Ratio, coffee to water" note="by mass">
+        <span class="soft at">at</span>
         <AmountField
-          label="Ratio"
-          :value="ratio"
-          :kind="ratioKind({ step: 0.1, min: 0.5, max: 100 })"
-          :refused="refusal('ratio')"
-          @change="(value) => emit('amount', 'ratio', value)"
+          label="Water temperature"
+          class="temp"
+          :value="plan.waterC"
+          :kind="tempKind(format, { step: 1, min: 0, max: 95 })"
+          @change="(waterC) => emit('change', { waterC })"
         />
-        <template #action>
-          <LockButton what="ratio" v-bind="lockOf('ratio')" @lock="emit('lock', 'ratio')" />
-        </template>
-      </ChoiceRow>
-      <PickRow
-        label="Vessel"
-        :note="`${format.volume(vessel.brimMl)}, ${100 * (vessel.shaken ? CONSTANTS.shakenHeadspaceFrac : CONSTANTS.headspaceFrac).value} % kept free`"
-        :model-value="vessel.id"
-        :options="vessels"
-        @update:model-value="emit('change', { vesselId: $event })"
-      />
-      <div v-if="vesselWrong !== ''" class="in-use" role="alert">
-        <p class="due">{{ vesselWrong }}</p>
-        <ElButton v-if="vesselDirty" link type="primary" @click="emit('cleaned')"
-          >It is clean</ElButton
-        >
-        <ElButton
-          v-for="{ id, name } in otherVessels"
-          :key="id"
-          link
-          type="primary"
-          @click="emit('change', { vesselId: id })"
-          >{{ name }}</ElButton
-        >
       </div>
-      <p v-if="fridge !== ''" class="due in-use" role="status">{{ fridge }}</p>
-      <div v-if="filter !== ''" class="in-use" role="status">
-        <p class="due">{{ filter }}</p>
-        <ElButton v-if="filterUnwashed" link type="primary" @click="emit('washed')"
-          >It is washed</ElButton
-        >
-      </div>
-      <PickRow
-        label="Wetting"
-        :note="WETTINGS[plan.wetting].reason"
-        :model-value="plan.wetting"
-        :options="wettings"
-        @update:model-value="emit('change', { wetting: $event })"
+      <template #action>
+        <LockButton what="water" v-bind="lockOf('waterG')" @lock="emit('lock', 'waterG')" />
+      </template>
+    </ChoiceRow>
+
+    <ChoiceRow label="Ratio, coffee to water" note="by mass">
+      <AmountField
+        label="Ratio"
+        :value="ratio"
+        :kind="ratioKind({ step: 0.1, min: 0.5, max: 100 })"
+        :refused="refusal('ratio')"
+        @change="(value) => emit('amount', 'ratio', value)"
       />
-      <ChoiceRow
-        label="Steep"
-        :note="
-          plan.steep.length > 1 ? 'one place after another' : format.temp(plan.steep[0]!.tempC)
-        "
+      <template #action>
+        <LockButton what="ratio" v-bind="lockOf('ratio')" @lock="emit('lock', 'ratio')" />
+      </template>
+    </ChoiceRow>
+    <PickRow
+      label="Vessel"
+      :note="`${format.volume(vessel.brimMl)}, ${100 * (vessel.shaken ? CONSTANTS.shakenHeadspaceFrac : CONSTANTS.headspaceFrac).value} % kept free`"
+      :model-value="vessel.id"
+      :options="vessels"
+      @update:model-value="emit('change', { vesselId: $event })"
+    />
+    <div v-if="vesselWrong !== ''" class="in-use" role="alert">
+      <p class="due">{{ vesselWrong }}</p>
+      <ElButton v-if="vesselDirty" link type="primary" @click="emit('cleaned')"
+        >It is clean</ElButton
       >
-        <SteepPieces
-          :pieces="plan.steep"
-          :fridge-c
-          :room-c
-          @change="emit('change', { steep: $event })"
-        />
-      </ChoiceRow>
-    </InTurn>
-    <InTurn>
-      <PickRow
-        label="Grounds"
-        note="how they lie in the water"
-        :model-value="plan.bed"
-        :options="BEDS"
-        @update:model-value="emit('change', { bed: $event })"
+      <ElButton
+        v-for="{ id, name } in otherVessels"
+        :key="id"
+        link
+        type="primary"
+        @click="emit('change', { vesselId: id })"
+        >{{ name }}</ElButton
+      >
+    </div>
+    <p v-if="fridge !== ''" class="due in-use" role="status">{{ fridge }}</p>
+    <div v-if="filter !== ''" class="in-use" role="status">
+      <p class="due">{{ filter }}</p>
+      <ElButton v-if="filterUnwashed" link type="primary" @click="emit('washed')"
+        >It is washed</ElButton
+      >
+    </div>
+    <PickRow
+      label="Wetting"
+      :note="WETTINGS[plan.wetting].reason"
+      :model-value="plan.wetting"
+      :options="wettings"
+      @update:model-value="emit('change', { wetting: $event })"
+    />
+    <ChoiceRow
+      label="Steep"
+      :note="plan.steep.length > 1 ? 'one place after another' : format.temp(plan.steep[0]!.tempC)"
+    >
+      <SteepPieces
+        :pieces="plan.steep"
+        :fridge-c
+        :room-c
+        @change="emit('change', { steep: $event })"
       />
-      <ChoiceRow label="Stir" note="once or twice; more makes it cloudy">
-        <HoursListField
-          label="Stir at"
-          :hours="plan.agitationHours"
-          placeholder="not at all"
-          may-be-empty
-          @change="emit('change', { agitationHours: $event })"
+    </ChoiceRow>
+
+    <PickRow
+      label="Grounds"
+      note="how they lie in the water"
+      :model-value="plan.bed"
+      :options="BEDS"
+      @update:model-value="emit('change', { bed: $event })"
+    />
+    <ChoiceRow label="Stir" note="once or twice; more makes it cloudy">
+      <HoursListField
+        label="Stir at"
+        :hours="plan.agitationHours"
+        placeholder="not at all"
+        may-be-empty
+        @change="emit('change', { agitationHours: $event })"
+      />
+    </ChoiceRow>
+    <ChoiceRow label="Strain" :note="FILTRATIONS[plan.filtration.method].reason">
+      <div class="pair">
+        <ChoiceField
+          label="Strain"
+          :model-value="plan.filtration.method"
+          :options="filtrations"
+          @update:model-value="
+            emit('change', { filtration: { ...plan.filtration, method: $event } })
+          "
         />
-      </ChoiceRow>
-      <ChoiceRow label="Strain" :note="FILTRATIONS[plan.filtration.method].reason">
-        <div class="pair">
-          <ChoiceField
-            label="Strain"
-            :model-value="plan.filtration.method"
-            :options="filtrations"
-            @update:model-value="
-              emit('change', { filtration: { ...plan.filtration, method: $event } })
-            "
-          />
-          <span class="soft at">rinse</span>
-          <AmountField class="temp" v-bind="rinse" @change="setRinse" />
-        </div>
-      </ChoiceRow>
-    </InTurn>
+        <span class="soft at">rinse</span>
+        <AmountField class="temp" v-bind="rinse" @change="setRinse" />
+      </div>
+    </ChoiceRow>
   </form>
 </template>
 

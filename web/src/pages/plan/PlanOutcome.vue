@@ -18,7 +18,6 @@ import AmountField from '../../components/fields/AmountField.vue';
 import LockButton from '../../components/fields/LockButton.vue';
 import AskedFigure from '../../components/figures/AskedFigure.vue';
 import CautionList from '../../components/figures/CautionList.vue';
-import InTurn from '../../components/figures/InTurn.vue';
 import LinkButton from '../../components/fields/LinkButton.vue';
 
 /** What comes out of the plan. Brew and strength are figures to read and to set. */
@@ -161,36 +160,34 @@ const noStart = computed(() => {
       <slot name="night" />
     </div>
     <div class="rest">
-      <InTurn>
-        <div v-if="result.outcome.brewG > 0" class="counted">
-          <ul v-if="pours.length > 0" class="pours" aria-label="Pours">
-            <li v-for="{ drink, count } in pours" :key="drink.id">
-              <span class="label">{{ drink.name }}</span>
-              <AmountField
-                v-if="count > 0"
-                :label="`How many ${drink.name}`"
-                :value="count"
-                :kind="numberKind({ step: 1, min: 1, max: 5000 })"
-                @change="(many) => emit('drinks', drink.id, many)"
-              />
-              <span v-else class="due">too weak</span>
-            </li>
-          </ul>
-        </div>
-        <div class="pair">
-          <AskedFigure
-            v-for="{ about, ...figure } in asked"
-            :key="about"
-            v-bind="figure"
-            @why="emit('why', about)"
-          />
-        </div>
-        <InTurn>
-          <CautionList :cautions="cautions.warn" :format />
-          <slot name="clock" />
-          <CautionList class="noted" :cautions="cautions.note" :format />
-        </InTurn>
-      </InTurn>
+      <div v-if="result.outcome.brewG > 0" class="counted">
+        <ul v-if="pours.length > 0" class="pours" aria-label="Pours">
+          <li v-for="{ drink, count } in pours" :key="drink.id">
+            <span class="label">{{ drink.name }}</span>
+            <AmountField
+              v-if="count > 0"
+              :label="`How many ${drink.name}`"
+              :value="count"
+              :kind="numberKind({ step: 1, min: 1, max: 5000 })"
+              @change="(many) => emit('drinks', drink.id, many)"
+            />
+            <span v-else class="due">too weak</span>
+          </li>
+        </ul>
+      </div>
+      <div class="pair">
+        <AskedFigure
+          v-for="{ about, ...figure } in asked"
+          :key="about"
+          v-bind="figure"
+          @why="emit('why', about)"
+        />
+      </div>
+
+      <CautionList :cautions="cautions.warn" :format />
+      <slot name="clock" />
+      <CautionList class="noted" :cautions="cautions.note" :format />
+
       <div class="start no-print">
         <ActButton
           v-if="mayStart"

@@ -1,19 +1,18 @@
 <script setup lang="ts">
+import BatchSheet from './BatchSheet.vue';
 import { ANY_VESSEL_ID } from '@ratio/core/brew';
 import { usualCoffee } from '@ratio/core/coffee';
 import { storeToRefs } from 'pinia';
-import { watch } from 'vue';
-import { useTurn } from '../../composables/useTurn.ts';
-import { useFetched } from '../../components/figures/useFetched.ts';
-import { fetchedPart } from '../../components/figures/fetchedPart.ts';
+import { lazyComponent } from '../../components/figures/lazyComponent.ts';
 import { RouterLink } from 'vue-router';
 import SteepDrawing from '../../components/drawings/SteepDrawing.vue';
 import { useRefusals } from '../../components/fields/refusals.ts';
 import { useDraft } from '../../stores/draft.ts';
 import { useSession } from '../../stores/session.ts';
 import { useShop } from '../../stores/shop.ts';
-import InTurn from '../../components/figures/InTurn.vue';
 import WhyOnAsking from '../../components/figures/WhyOnAsking.vue';
+import ReleaseChart from '../../components/charts/ReleaseChart.vue';
+import PlanExtras from './PlanExtras.vue';
 import AssumedLine from './AssumedLine.vue';
 import NobodyIn from './NobodyIn.vue';
 import PlanChoices from './PlanChoices.vue';
@@ -32,13 +31,8 @@ import { useStartSteep } from './useStartSteep.ts';
 import { useVariants } from './useVariants.ts';
 import LinkButton from '../../components/fields/LinkButton.vue';
 
-const { part: BatchSheet, isHere: isSheetHere } = useFetched(() => import('./BatchSheet.vue'));
-const DraftConflict = fetchedPart(() => import('./DraftConflict.vue'));
-const CompareTable = fetchedPart(() => import('./CompareTable.vue'));
-const fetchChart = () => import('../../components/charts/ReleaseChart.vue');
-const ReleaseChart = fetchedPart(fetchChart);
-// Below the chart, and so after it.
-const PlanExtras = fetchedPart(() => fetchChart().then(() => import('./PlanExtras.vue')));
+const DraftConflict = lazyComponent(() => import('./DraftConflict.vue'));
+const CompareTable = lazyComponent(() => import('./CompareTable.vue'));
 const session = useSession();
 const shelf = useShop();
 const drafts = useDraft();
@@ -57,9 +51,6 @@ const { asked, explained, rangeText, narrowedBy } = usePlanWhy(page);
 const { starting, start } = useStartSteep();
 const print = (): void => window.print();
 const drawnWidth = useDrawnWidth();
-/** It is predicted by a task of its own; then what everybody comes for is put up first. */
-watch(useTurn(), () => void result.value, { flush: 'sync' });
-const isOutcomeOn = useTurn();
 </script>
 
 <template>
@@ -114,43 +105,40 @@ const isOutcomeOn = useTurn();
     </div>
     <section class="middle" aria-label="The vessel, and the steep by hours">
       <!-- What is predicted, the drawing, the figures beside it, and what is below it. -->
-      <InTurn>
-        <AssumedLine
-          v-if="usualCoffee(coffee.id) || plan.vesselId === ANY_VESSEL_ID"
-          :coffee-id="coffee.id"
-          :any-vessel="plan.vesselId === ANY_VESSEL_ID"
-          :may-shelve="session.can('leads')"
-          @coffee="drafts.change({ coffeeId: $event })"
-        />
-        <p v-if="failure" class="due" role="alert">{{ failure }}</p>
-      </InTurn>
-      <InTurn>
-        <SteepDrawing v-if="drawing" v-bind="drawing" :width="drawnWidth" @level="setLevel" />
-        <InTurn>
-          <ReleaseChart
-            v-if="chart"
-            v-bind="chart"
-            :width="drawnWidth"
-            :clock-at="clock.clockAt"
-            :windows="clock.windows.value"
-            :others="variants.others.value"
-            :compared="extras.comparedCurve.value"
-            @hours="setHours"
-          />
-        </InTurn>
-        <InTurn>
-          <PlanExtras
-            :suggestions="extras.suggestions.value"
-            :split="extras.split.value"
-            :nearly-done="extras.nearlyDone.value"
-            :by-day="extras.byDay.value"
-            :compare-with="extras.compareWith.value"
-            @take="extras.take"
-            @compare-with="extras.compareWith.value = $event"
-            @why="asked = $event"
-          />
-        </InTurn>
-      </InTurn>
+
+      <AssumedLine
+        v-if="usualCoffee(coffee.id) || plan.vesselId === ANY_VESSEL_ID"
+        :coffee-id="coffee.id"
+        :any-vessel="plan.vesselId === ANY_VESSEL_ID"
+        :may-shelve="session.can('leads')"
+        @coffee="drafts.change({ coffeeId: $event })"
+      />
+      <p v-if="failure" class="due" role="alert">{{ failure }}</p>
+
+      <SteepDrawing v-if="drawing" v-bind="drawing" :width="drawnWidth" @level="setLevel" />
+
+      <ReleaseChart
+        v-if="chart"
+        v-bind="chart"
+        :width="drawnWidth"
+        :clock-at="clock.clockAt"
+        :windows="clock.windows.value"
+        :others="variants.others.value"
+        :compared="extras.comparedCurve.value"
+        @hours="setHours"
+      />
+
+      <PlanExtras
+        :suggestions="extras.suggestions.value"
+        :split="extras.split.value"
+        :nearly-done="extras.nearlyDone.value"
+        :by-day="extras.byDay.value"
+        :compare-with="extras.compareWith.value"
+        @take="extras.take"
+        @compare-with="extras.compareWith.value = $event"
+        @why="asked = $event"
+      />
+
       <CompareTable
         v-if="variants.rows.value.length > 0"
         :rows="variants.rows.value"
@@ -160,7 +148,7 @@ const isOutcomeOn = useTurn();
       />
     </section>
     <PlanOutcome
-      v-if="isOutcomeOn && result"
+      v-if="result"
       :result
       :sampled
       :targets="draft.targets"
@@ -209,7 +197,7 @@ const isOutcomeOn = useTurn();
     </PlanOutcome>
     <WhyOnAsking v-model="asked" :explained :range="rangeText" :narrowed-by :format />
   </div>
-  <BatchSheet v-if="isSheetHere && sheet" v-bind="sheet" />
+  <BatchSheet v-if="sheet" v-bind="sheet" />
 </template>
 
 <style scoped>

@@ -13,7 +13,6 @@ import { computed, watchEffect } from 'vue';
 import { cssColour } from '../../components/drawings/colour.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { useMenuCount } from '../../composables/useMenuCount.ts';
-import { useSettled } from '../../composables/useSettled.ts';
 import { duration } from '../../format/formatClock.ts';
 import type { RangeJob } from '../../workers/range.worker.ts';
 import { useSampledRange } from '../../workers/useSampledRange.ts';
@@ -65,11 +64,8 @@ export function usePlan() {
   const result = computed(() => ('outcome' in predicted.value ? predicted.value : null));
   const failure = computed(() => ('failure' in predicted.value ? predicted.value.failure : ''));
 
-  // The figures first: what is worked out beside the page waits until it stands.
-  const isSettled = useSettled();
-  const settled = computed(() => (isSettled.value ? result.value : null));
   const job = computed<RangeJob | null>(() => {
-    if (!settled.value) return null;
+    if (!result.value) return null;
     return {
       plan: plan.value,
       model: model.value,
@@ -128,7 +124,7 @@ export function usePlan() {
     };
   });
 
-  const drawn = useMenuCount('draws', () => settled.value && [settled.value.outcome]);
+  const drawn = useMenuCount('draws', () => result.value && [result.value.outcome]);
   /** How many of the first few drinks it makes; 0 where it is too weak for one. */
   const pours = computed(() => {
     const found = result.value;

@@ -1,10 +1,10 @@
+import { explainPlan } from './explainPlan.ts';
 import type { Explained, PlanOutcome } from '@ratio/core/batch';
 import { NARROWED_BY, type MonteCarloResult } from '@ratio/core/brew';
 import { percentText } from '@ratio/core/units';
 import { storeToRefs } from 'pinia';
 import { computed, ref, type Ref } from 'vue';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
-import { useOnAsking } from '../../composables/useOnAsking.ts';
 import { useDraft } from '../../stores/draft.ts';
 
 /** Below this share of a range's variance an input is not named. */
@@ -19,14 +19,10 @@ export function usePlanWhy(input: {
   const { plan, coffee, model } = storeToRefs(useDraft());
   const format = useAmountFormat();
   const asked = ref<Explained | null>(null);
-  const explain = useOnAsking(
-    () => asked.value,
-    () => import('./explainPlan.ts'),
-  );
   /** Every number of it, as one leads to another; null until somebody asks. */
   const explained = computed(() =>
-    explain.value && asked.value && result.value && coffee.value && model.value
-      ? explain.value.explainPlan({
+    asked.value && result.value && coffee.value && model.value
+      ? explainPlan({
           plan: plan.value,
           model: model.value,
           pricePerKg: coffee.value.pricePerKg,

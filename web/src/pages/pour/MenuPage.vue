@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { lazyComponent } from '../../components/figures/lazyComponent.ts';
 import { ElButton } from 'element-plus';
 import { computed } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
@@ -12,10 +13,10 @@ import { inUnits } from '../../format/inUnits.ts';
 import { listText } from '../../format/listText.ts';
 import { jugOption } from '../../format/jugOption.ts';
 import IceToday from './IceToday.vue';
-import MenuTable from './MenuTable.vue';
 import { useMenuFrom } from './useMenuFrom.ts';
 import { useMenuTable } from './useMenuTable.ts';
 
+const MenuTable = lazyComponent(() => import('./MenuTable.vue'));
 /** The whole menu as a ladder of strengths from one jug or batch: what it reaches, holds and costs. */
 const shelf = useShop();
 const { sources, source, rows, atRisk, take } = useMenuFrom();

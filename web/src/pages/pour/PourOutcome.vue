@@ -16,12 +16,11 @@ import {
 } from '@ratio/core/drink';
 import { ElButton } from 'element-plus';
 import { computed, ref, watch } from 'vue';
-import { fetchedAhead, fetchedPart } from '../../components/figures/fetchedPart.ts';
+import { lazyComponent } from '../../components/figures/lazyComponent.ts';
 import { RouterLink } from 'vue-router';
 import ActButton from '../../components/fields/ActButton.vue';
 import LinkButton from '../../components/fields/LinkButton.vue';
 import FoldAway from '../../components/figures/FoldAway.vue';
-import InTurn from '../../components/figures/InTurn.vue';
 import CautionList from '../../components/figures/CautionList.vue';
 import { onPhone } from '../../components/figures/onPhone.ts';
 import { firstUnseen } from '../../components/figures/firstUnseen.ts';
@@ -35,10 +34,10 @@ import type { AmountFormat } from '../../format/amountFormat.ts';
 import type { BuildRow } from './useBuild.ts';
 import type { Measuring } from './usePour.ts';
 
+const StandChart = lazyComponent(() => import('../../components/charts/StandChart.vue'));
+const KeepRow = lazyComponent(() => import('./KeepRow.vue'));
 // Once something is changed.
-const KeepRow = fetchedAhead(() => import('./KeepRow.vue'));
-const BulkCard = fetchedPart(() => import('./BulkCard.vue'));
-const StandChart = fetchedPart(() => import('../../components/charts/StandChart.vue'));
+const BulkCard = lazyComponent(() => import('./BulkCard.vue'));
 
 /** The one drink: its strength, how it stands, what to pour, and the button that pours it. */
 const props = defineProps<{
@@ -71,8 +70,6 @@ const props = defineProps<{
   pouring: boolean;
   /** Whether the jug is only assumed: nothing is counted out of it. */
   assumed: boolean;
-  /** Whether more than the strength is there by now: a page is put up in stages. */
-  isWhole: boolean;
   format: AmountFormat;
 }>();
 const emit = defineEmits<{
@@ -145,71 +142,69 @@ const unseenWarning = computed(() =>
       :remedies
       @apply="emit('apply', $event)"
     />
-    <template v-if="isWhole">
-      <FoldAway class="taste" title="After a sip: weaker, stronger, sweeter">
-        <TasteRow @adjust="emit('adjust', $event)" />
-      </FoldAway>
-      <p v-for="{ way, people } in wishes" :key="way" class="asked no-print">
-        {{ people }} asked for it {{ way }}.
-        <ElButton @click="emit('adjust', way)">Make it {{ way }}</ElButton>
-      </p>
-      <KeepRow
-        v-if="changes"
-        :changes
-        :is-new
-        :keeping
-        @usual="emit('usual')"
-        @keep="emit('keep', $event)"
-      />
-      <FoldAway
-        v-if="solution.timeline().length > 0"
-        class="stands"
-        title="While the ice melts"
-        :always="isChartFolded"
-      >
-        <div class="room" :style="{ '--chart': chartHeight }">
-          <InTurn>
-            <StandChart
-              :timeline="solution.timeline()"
-              :other="otherIce"
-              :own-name="ownIceName"
-              :window="drinkingWindowOf(solved)"
-              :minute
-              :last-sip-minutes="lastSip"
-              :height="chartHeight"
-              :format
-              @minute="emit('aim', { atMinutes: $event })"
-            />
-          </InTurn>
-        </div>
-      </FoldAway>
-      <BuildList
-        class="build"
-        :build
-        :rounding
-        :measuring
-        :count
-        @update:measuring="$event && emit('measuring', $event)"
-        @update:count="$event && emit('count', $event)"
-      />
-      <p v-if="hotText" class="fine">{{ hotText }}</p>
-      <BulkCard v-if="bulk" :bulk :format />
-      <DrinkFacts
-        :caffeine-mg="each(solution.caffeineMg)"
-        :energy-kcal="each(solution.energyKcal)"
-        :sugar-g="each(solution.sugarG)"
-        :alcohol-frac="solution.alcoholFrac"
-        :cost="cost ? costText(cost, format.money) : '–'"
-        :price="format.money(drink.price)"
-        :margin
-        :unpriced="cost?.unknown ?? []"
-        :allergens="solved.allergens"
-        :servings="drink.servings"
-        :left
-        @why="emit('why', $event)"
-      />
-      <div ref="cautionList"><CautionList :cautions :format /></div>
-    </template>
+
+    <FoldAway class="taste" title="After a sip: weaker, stronger, sweeter">
+      <TasteRow @adjust="emit('adjust', $event)" />
+    </FoldAway>
+    <p v-for="{ way, people } in wishes" :key="way" class="asked no-print">
+      {{ people }} asked for it {{ way }}.
+      <ElButton @click="emit('adjust', way)">Make it {{ way }}</ElButton>
+    </p>
+    <KeepRow
+      v-if="changes"
+      :changes
+      :is-new
+      :keeping
+      @usual="emit('usual')"
+      @keep="emit('keep', $event)"
+    />
+    <FoldAway
+      v-if="solution.timeline().length > 0"
+      class="stands"
+      title="While the ice melts"
+      :always="isChartFolded"
+    >
+      <div class="room" :style="{ '--chart': chartHeight }">
+        <StandChart
+          :timeline="solution.timeline()"
+          :other="otherIce"
+          :own-name="ownIceName"
+          :window="drinkingWindowOf(solved)"
+          :minute
+          :last-sip-minutes="lastSip"
+          :height="chartHeight"
+          :format
+          @minute="emit('aim', { atMinutes: $event })"
+        />
+      </div>
+    </FoldAway>
+    <BuildList
+      class="build"
+      :build
+      :rounding
+      :measuring
+      :count
+      @update:measuring="$event && emit('measuring', $event)"
+      @update:count="$event && emit('count', $event)"
+    />
+    <p v-if="hotText" class="fine">{{ hotText }}</p>
+    <BulkCard v-if="bulk" :bulk :format />
+    <DrinkFacts
+      :caffeine-mg="each(solution.caffeineMg)"
+      :energy-kcal="each(solution.energyKcal)"
+      :sugar-g="each(solution.sugarG)"
+      :alcohol-frac="solution.alcoholFrac"
+      :cost="cost ? costText(cost, format.money) : '–'"
+      :price="format.money(drink.price)"
+      :margin
+      :unpriced="cost?.unknown ?? []"
+      :allergens="solved.allergens"
+      :servings="drink.servings"
+      :left
+      @why="emit('why', $event)"
+    />
+    <div ref="cautionList"><CautionList :cautions :format /></div>
+
     <div class="go no-print">
       <p v-if="assumed" class="fine">
         Pour it so. To count what is poured,

@@ -1,20 +1,19 @@
 <script setup lang="ts">
 import type { Jug } from '@ratio/core/jug';
 import { computed, ref, watch } from 'vue';
-import { fetchedPart } from '../../components/figures/fetchedPart.ts';
+import { lazyComponent } from '../../components/figures/lazyComponent.ts';
 import { ElButton } from 'element-plus';
 import { RouterLink } from 'vue-router';
 import PickButtons from '../../components/fields/PickButtons.vue';
 import FoldAway from '../../components/figures/FoldAway.vue';
-import { useInPieces } from '../../composables/useInPieces.ts';
-import { useSettled } from '../../composables/useSettled.ts';
-import { useTurn } from '../../composables/useTurn.ts';
 import { useKeys } from '../../composables/useKeys.ts';
 import { onHandMl } from '../../stores/jugs.ts';
 import { useStores } from '../../stores/useStores.ts';
 import { sentenceOf } from '../../api/client.ts';
 import { useRefusals } from '../../components/fields/refusals.ts';
 import { useSession } from '../../stores/session.ts';
+import GlassDrawing from '../../components/drawings/GlassDrawing.vue';
+import MenuLadder from './MenuLadder.vue';
 import PourOutcome from './PourOutcome.vue';
 import DrinkWhy from './DrinkWhy.vue';
 import { useDrinkVersions } from './useDrinkVersions.ts';
@@ -22,14 +21,8 @@ import { usePour } from './usePour.ts';
 import { usePourOutcome } from './usePourOutcome.ts';
 import { usePourWhy } from './usePourWhy.ts';
 
-const GlassDrawing = fetchedPart(() => import('../../components/drawings/GlassDrawing.vue'));
-const MenuLadder = fetchedPart(() => import('./MenuLadder.vue'));
-const DrinkMake = fetchedPart(() => import('./DrinkMake.vue'));
-const DrinkVersions = fetchedPart(() => import('./DrinkVersions.vue'));
-/** The strength first, then what it takes, the glass, and what else could be poured. */
-const isWhole = useTurn();
-const isDrawn = useTurn();
-const hasLadder = useTurn();
+const DrinkMake = lazyComponent(() => import('./DrinkMake.vue'));
+const DrinkVersions = lazyComponent(() => import('./DrinkVersions.vue'));
 const page = usePour();
 const { hand, drink, solved, solution, jugs, menu, format, layers, measuring, count } = page;
 const { isNew, keeping } = hand;
@@ -37,18 +30,14 @@ const outcome = usePourOutcome(page);
 const { asked, explained } = usePourWhy(page);
 const view = ref<'pour' | 'make' | 'versions'>('pour');
 const session = useSession();
-const isSettled = useSettled();
 // Who changes the menu is told what is asked for; to others it is history, fetched when they look.
 const versions = useDrinkVersions(
   drink,
-  computed(() => view.value === 'versions' || (isSettled.value && session.can('brews'))),
+  computed(() => view.value === 'versions' || session.can('brews')),
 );
 useRefusals();
 const { drinks, notice } = useStores();
-/** Drinks of the ladder that are solved in one go. */
-const RUNGS = 3;
-const inLadder = useInPieces(() => (hasLadder.value ? drinks.drinks : []), RUNGS);
-const ladder = computed(() => menu.rowsOf(inLadder.value, jugs.chosen));
+const ladder = computed(() => menu.rowsOf(drinks.drinks, jugs.chosen));
 /** How many drinks of the usual menu nobody has kept yet. */
 const menuIsUsual = computed(() => (session.can('brews') ? drinks.usual.length : 0));
 async function keepUsual(): Promise<void> {
@@ -93,11 +82,9 @@ useKeys({ n: startNew });
     <FoldAway
       v-model:open="othersOpen"
       class="left no-print"
-      :class="{ below: !isWhole }"
       :title="`Other drinks, other jugs: ${drinks.drinks.length} from ${jugs.chosen.label}`"
     >
       <MenuLadder
-        v-if="hasLadder"
         :rows="ladder"
         :may-add="session.can('brews')"
         :chosen-id="isNew ? '' : drink.id"
@@ -116,10 +103,9 @@ useKeys({ n: startNew });
         @keep-usual="keepUsual"
       />
     </FoldAway>
-    <FoldAway class="middle" :class="{ below: !isWhole }" title="The glass, to scale">
+    <FoldAway class="middle" title="The glass, to scale">
       <section aria-label="The glass">
         <GlassDrawing
-          v-if="isDrawn"
           :cup-ml="drink.cupMl"
           :kind="drink.glass"
           :layers
@@ -140,8 +126,7 @@ useKeys({ n: startNew });
       <PourOutcome
         v-if="view === 'pour' && outcome"
         v-bind="outcome"
-        :is-whole
-        :other-ice="isDrawn ? page.otherIce.value : null"
+        :other-ice="page.otherIce.value"
         :assumed="jugs.isAssumed"
         :wishes="session.can('brews') && !outcome.changes ? versions.asked.value : []"
         @aim="page.aim"

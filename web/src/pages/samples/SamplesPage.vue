@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { lazyComponent } from '../../components/figures/lazyComponent.ts';
 import { MOST_SAMPLES } from '@ratio/core/batch';
 import { GRIND_NAMES } from '@ratio/core/coffee';
 import { ElButton, ElCheckbox, ElCheckboxGroup } from 'element-plus';
@@ -7,11 +8,10 @@ import { RouterLink } from 'vue-router';
 import PickRow from '../../components/fields/PickRow.vue';
 import ChoiceRow from '../../components/fields/ChoiceRow.vue';
 import HoursListField from '../../components/fields/HoursListField.vue';
-import { useFetched } from '../../components/figures/useFetched.ts';
 import ListField from '../../components/fields/ListField.vue';
 import { useSampleSets } from './useSampleSets.ts';
 
-const { part: SampleTable, isHere } = useFetched(() => import('./SampleTable.vue'));
+const SampleTable = lazyComponent(() => import('./SampleTable.vue'));
 const { shelf, samples, coffee, jar, jarId, ratios, grinds, hours, count, jars, busy, ...page } =
   useSampleSets();
 const { mass, strainAt, startedText, pickGrinds, start, score, take, takeNew } = page;
@@ -65,19 +65,17 @@ const print = (): void => window.print();
       </ChoiceRow>
     </form>
     <section v-if="jars.length > 0" aria-label="The set">
-      <template v-if="isHere">
-        <p class="go no-print">
-          <ElButton type="primary" :loading="busy" @click="start">Start them together</ElButton>
-          <ElButton @click="print">Print the bench sheet</ElButton>
-        </p>
-        <SampleTable
-          :jars
-          :write-mass="mass"
-          :strain-at="strainAt(null)"
-          :scored="false"
-          @take="takeNew"
-        />
-      </template>
+      <p class="go no-print">
+        <ElButton type="primary" :loading="busy" @click="start">Start them together</ElButton>
+        <ElButton @click="print">Print the bench sheet</ElButton>
+      </p>
+      <SampleTable
+        :jars
+        :write-mass="mass"
+        :strain-at="strainAt(null)"
+        :scored="false"
+        @take="takeNew"
+      />
     </section>
     <div v-else-if="!jar" class="empty">
       <h2>No jar is on the shelf yet</h2>
@@ -89,7 +87,7 @@ const print = (): void => window.print();
       ratios, grinds or hours.
     </p>
     <section
-      v-for="set in isHere ? samples.sets : []"
+      v-for="set in samples.sets"
       :key="set.id"
       class="kept no-print"
       :aria-label="`Set of ${set.coffeeName}`"

@@ -1,12 +1,17 @@
 <script setup lang="ts">
+import { whenever } from '@vueuse/core';
 import { collapseContextKey, ElCollapseItem } from 'element-plus';
-import { inject } from 'vue';
-import { wasEver } from '../../components/figures/wasEver.ts';
+import { inject, ref } from 'vue';
 
 /** One thing of the shelf: a line, open for its fields, which are there from the first opening on. */
 const props = defineProps<{ id: string; name: string; says: string }>();
 const lines = inject(collapseContextKey);
-const wasOpen = wasEver(() => lines?.activeNames.value.includes(props.id) ?? false);
+const wasOpen = ref(false);
+whenever(
+  () => lines?.activeNames.value.includes(props.id) ?? false,
+  () => (wasOpen.value = true),
+  { immediate: true },
+);
 </script>
 
 <template>

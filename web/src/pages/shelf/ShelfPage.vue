@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import StepsCard from './StepsCard.vue';
+import NewBag from './NewBag.vue';
 import { ElButton, ElCollapse } from 'element-plus';
 import 'element-plus/theme-chalk/el-collapse.css';
 import 'element-plus/theme-chalk/el-collapse-item.css';
@@ -7,7 +9,6 @@ import { computed, ref } from 'vue';
 import { RouterLink } from 'vue-router';
 import { useSession } from '../../stores/session.ts';
 import { useShop } from '../../stores/shop.ts';
-import { fetchedAhead } from '../../components/figures/fetchedPart.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { useKeys } from '../../composables/useKeys.ts';
 import BarCard from './BarCard.vue';
@@ -15,7 +16,6 @@ import ChecklistsCard from './ChecklistsCard.vue';
 import CoffeeRow from './CoffeeRow.vue';
 import DefaultsCard from './DefaultsCard.vue';
 import FiltersCard from './FiltersCard.vue';
-import InTurn from '../../components/figures/InTurn.vue';
 import LinkButton from '../../components/fields/LinkButton.vue';
 import MillCard from './MillCard.vue';
 import RoomsCard from './RoomsCard.vue';
@@ -23,9 +23,6 @@ import ShelfLine from './ShelfLine.vue';
 import { useShelfEdits } from './useShelfEdits.ts';
 import { useShelfLines } from './useShelfLines.ts';
 import VesselCard from './VesselCard.vue';
-
-const NewBag = fetchedAhead(() => import('./NewBag.vue'));
-const StepsCard = fetchedAhead(() => import('./StepsCard.vue'));
 
 const shelf = useShop();
 const session = useSession();
@@ -96,7 +93,7 @@ function change(change: Partial<Shop>, what: string): void {
         No coffee yet. A bag that arrived is the first.
       </p>
     </section>
-    <InTurn v-for="{ use, id, head, add } in VESSELS" :key="use">
+    <template v-for="{ use, id, head, add } in VESSELS" :key="use">
       <section :aria-labelledby="id">
         <h2 :id class="section-head with-way">
           {{ head }} <LinkButton @click="addVessel(use)">{{ add }}</LinkButton>
@@ -117,39 +114,39 @@ function change(change: Partial<Shop>, what: string): void {
           </ShelfLine>
         </ElCollapse>
       </section>
-    </InTurn>
-    <InTurn>
-      <section v-if="shop" aria-labelledby="shop">
-        <h2 id="shop" class="section-head">The shop</h2>
-        <ElCollapse v-model="open" accordion>
-          <ShelfLine id="mill" name="The mill’s dial for each grind" :says="lines.mill(shop)">
-            <MillCard :mill="shop.mill" @change="change" />
-          </ShelfLine>
-          <ShelfLine id="defaults" name="What a new plan begins with" :says="lines.defaults(shop)">
-            <DefaultsCard :defaults="shop.defaults" @change="change" />
-          </ShelfLine>
-          <ShelfLine id="steps" name="The steps of a batch" :says="lines.steps(shop)">
-            <StepsCard :shop @change="change" @photo="edits.stepPhoto" />
-          </ShelfLine>
-          <ShelfLine
-            id="checklists"
-            name="Lists of opening and closing"
-            :says="lines.checklists(shop)"
-          >
-            <ChecklistsCard :checklists="shop.checklists" @change="change" />
-          </ShelfLine>
-          <ShelfLine id="filters" name="Scoop and filters" :says="lines.filters(shop)">
-            <FiltersCard :shop :format @change="change" />
-          </ShelfLine>
-          <ShelfLine id="bar" name="The bar’s tools" :says="lines.bar(shop)">
-            <BarCard :bar="shop.bar" :format @change="(bar, what) => change({ bar }, what)" />
-          </ShelfLine>
-          <ShelfLine id="rooms" name="Rooms and hours" :says="lines.rooms(shop)">
-            <RoomsCard :shop :format @change="change" />
-          </ShelfLine>
-        </ElCollapse>
-      </section>
-    </InTurn>
+    </template>
+
+    <section v-if="shop" aria-labelledby="shop">
+      <h2 id="shop" class="section-head">The shop</h2>
+      <ElCollapse v-model="open" accordion>
+        <ShelfLine id="mill" name="The mill’s dial for each grind" :says="lines.mill(shop)">
+          <MillCard :mill="shop.mill" @change="change" />
+        </ShelfLine>
+        <ShelfLine id="defaults" name="What a new plan begins with" :says="lines.defaults(shop)">
+          <DefaultsCard :defaults="shop.defaults" @change="change" />
+        </ShelfLine>
+        <ShelfLine id="steps" name="The steps of a batch" :says="lines.steps(shop)">
+          <StepsCard :shop @change="change" @photo="edits.stepPhoto" />
+        </ShelfLine>
+        <ShelfLine
+          id="checklists"
+          name="Lists of opening and closing"
+          :says="lines.checklists(shop)"
+        >
+          <ChecklistsCard :checklists="shop.checklists" @change="change" />
+        </ShelfLine>
+        <ShelfLine id="filters" name="Scoop and filters" :says="lines.filters(shop)">
+          <FiltersCard :shop :format @change="change" />
+        </ShelfLine>
+        <ShelfLine id="bar" name="The bar’s tools" :says="lines.bar(shop)">
+          <BarCard :bar="shop.bar" :format @change="(bar, what) => change({ bar }, what)" />
+        </ShelfLine>
+        <ShelfLine id="rooms" name="Rooms and hours" :says="lines.rooms(shop)">
+          <RoomsCard :shop :format @change="change" />
+        </ShelfLine>
+      </ElCollapse>
+    </section>
+
     <NewBag
       v-if="bagIsOpen"
       v-model="bagIsOpen"

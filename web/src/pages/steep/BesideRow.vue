@@ -1,12 +1,13 @@
 <script setup lang="ts">
+import { lazyComponent } from '../../components/figures/lazyComponent.ts';
+import { whenever } from '@vueuse/core';
 import type { Vessel } from '@ratio/core/brew';
 import { ElButton } from 'element-plus';
 import { computed, ref } from 'vue';
-import { fetchedAhead } from '../../components/figures/fetchedPart.ts';
-import { wasEver } from '../../components/figures/wasEver.ts';
 import type { AmountFormat } from '../../format/amountFormat.ts';
 import type { AskedBeside, Noted } from './useBench.ts';
 
+const BesideDialog = lazyComponent(() => import('./BesideDialog.vue'));
 /** What happens to a steep beside its steps: noted as it happens, or as it was seen. */
 const props = defineProps<{
   format: AmountFormat;
@@ -23,9 +24,13 @@ const emit = defineEmits<{
   split: [of: { vesselId: string; shareFrac: number; note: string }];
 }>();
 
-const BesideDialog = fetchedAhead(() => import('./BesideDialog.vue'));
 const asked = ref<AskedBeside | null>(null);
-const wasAsked = wasEver(() => asked.value !== null);
+const wasAsked = ref(false);
+whenever(
+  () => asked.value !== null,
+  () => (wasAsked.value = true),
+  { immediate: true },
+);
 /** Those that take all of it. */
 const whole = computed(() => props.vessels.filter(({ brimMl }) => brimMl >= props.wholeMl));
 const otherPlace = computed(() => (props.place === 'fridge' ? 'counter' : 'fridge'));

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import StrainForm from './StrainForm.vue';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { useStores } from '../../stores/useStores.ts';
 import { vesselNameOf, type Batch } from '@ratio/core/batch';
@@ -8,14 +9,11 @@ import 'element-plus/theme-chalk/el-progress.css';
 import { computed, onMounted, ref } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
 import { clockTime, dayName, fromNow } from '../../format/formatClock.ts';
-import InTurn from '../../components/figures/InTurn.vue';
 import StandingVessel from '../../components/drawings/StandingVessel.vue';
-import { useFetched } from '../../components/figures/useFetched.ts';
 import { useNextSteps } from './useNextSteps.ts';
 import { useStanding } from './useStanding.ts';
 import { useStrain } from './useStrain.ts';
 
-const { part: StrainForm, isHere: isFormHere } = useFetched(() => import('./StrainForm.vue'));
 const { shelf, batches, jugs } = useStores();
 const router = useRouter();
 
@@ -24,7 +22,6 @@ const pickedId = ref<string | null>(null);
 const open = computed<Batch>(
   () => batches.steeping.find(({ id }) => id === pickedId.value) ?? batches.steeping[0]!,
 );
-const shown = computed(() => batches.steeping.slice(0, isFormHere.value ? undefined : 1));
 const strain = useStrain(open);
 const standing = useStanding();
 const format = useAmountFormat();
@@ -54,7 +51,7 @@ async function strainIt(): Promise<void> {
   <div class="page">
     <h1>Steeping</h1>
     <ul v-if="batches.steeping.length > 0">
-      <InTurn v-for="batch in shown" :key="batch.id">
+      <template v-for="batch in batches.steeping" :key="batch.id">
         <li class="batch">
           <StandingVessel class="drawn" v-bind="standing.get(batch.id)!.drawn" />
           <div class="what">
@@ -129,14 +126,14 @@ async function strainIt(): Promise<void> {
           />
           <ElButton v-else class="whole open" @click="pickedId = batch.id">Strain it</ElButton>
         </li>
-      </InTurn>
+      </template>
     </ul>
     <div v-else class="empty">
       <h2>Nothing is steeping</h2>
       <p>A running batch stands here with its clock until it is strained.</p>
       <p><RouterLink to="/plan">Plan a batch</RouterLink></p>
     </div>
-    <InTurn v-if="isFormHere && batches.past.length > 0">
+    <template v-if="batches.past.length > 0">
       <h2 class="before">
         Before <RouterLink to="/log" class="all">all of them in the log</RouterLink>
       </h2>
@@ -162,7 +159,7 @@ async function strainIt(): Promise<void> {
           }}</span>
         </li>
       </ul>
-    </InTurn>
+    </template>
   </div>
 </template>
 

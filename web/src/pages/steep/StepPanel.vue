@@ -1,8 +1,8 @@
 <script setup lang="ts">
+import StrainForm from './StrainForm.vue';
 import type { Batch } from '@ratio/core/batch';
 import type { StepState } from '@ratio/core/steps';
 import LinkButton from '../../components/fields/LinkButton.vue';
-import { fetchedAhead } from '../../components/figures/fetchedPart.ts';
 import type { AmountFormat } from '../../format/amountFormat.ts';
 import StepFigure from './StepFigure.vue';
 import type { Fill } from './fills.ts';
@@ -31,8 +31,6 @@ const emit = defineEmits<{
   addFill: [];
   dropFill: [i: number];
 }>();
-
-const StrainForm = fetchedAhead(() => import('./StrainForm.vue'));
 </script>
 
 <template>
