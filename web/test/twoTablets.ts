@@ -12,7 +12,7 @@ import { installBrowser } from './browser.ts';
 const native = globalThis.fetch;
 
 /** How a request fares on the way: it arrives, it does not, or its answer is lost. */
-export type Line = 'up' | 'down' | 'answer lost';
+type Line = 'up' | 'down' | 'answer lost';
 
 /** A real server, and tablets that reach it over a line that a test breaks. */
 export interface Tablets {

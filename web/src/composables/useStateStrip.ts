@@ -21,16 +21,10 @@ export function useStateStrip(refresh: () => Promise<unknown>) {
   const heldBy = (id: string) => outbox.held.find(({ write }) => write.id === id);
 
   const strip = computed(() => ({
-    stopped:
-      outbox.stopped ||
-      (drafts.saving === 'offline' || photos.isStopped ? 'The server does not answer.' : ''),
+    stopped: outbox.stopped || (photos.isStopped ? 'The server does not answer.' : ''),
     away: connection.away,
-    waiting: [
-      ...outbox.waiting.map(({ what }) => what),
-      ...photos.waiting.map(({ what }) => what),
-      ...(drafts.saving === 'offline' ? ['the plan on the bench'] : []),
-    ],
-    draftRefused: drafts.saving === 'refused' ? drafts.refusal : '',
+    waiting: [...outbox.waiting.map(({ what }) => what), ...photos.waiting.map(({ what }) => what)],
+    draftRefused: drafts.refusal,
     held: outbox.held.map((held) => ({
       id: held.write.id,
       what: held.write.what,

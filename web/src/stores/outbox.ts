@@ -20,6 +20,11 @@ export interface Write {
   readonly before?: unknown;
   /** What it is about, for whoever stands at the page. */
   readonly what: string;
+  /**
+   * An earlier write to the same address that has not been sent is replaced by it. What is written is kept
+   * elsewhere on the tablet too: nobody decides about it where the server refuses it after a reload.
+   */
+  readonly replaces?: true;
 }
 /** A write that the server refused, with the reason: somebody decides. */
 export interface Held {
@@ -113,6 +118,8 @@ export const useOutbox = defineStore('outbox', () => {
     { immediate: false },
   );
   let sending: Promise<void> | null = null;
+  /** The write that is on its way. */
+  let sentId: string | null = null;
 
   /** Sends what waits, the oldest first, as long as it gets through. */
   function send(): Promise<void> {
@@ -132,6 +139,7 @@ export const useOutbox = defineStore('outbox', () => {
   async function sendOne(write: Write): Promise<boolean> {
     const { id, method, path, body, version } = write;
     try {
+      sentId = id;
       const answer = await ask<unknown>(path, {
         method,
         ...(body === undefined ? {} : { body }),
@@ -139,6 +147,7 @@ export const useOutbox = defineStore('outbox', () => {
       });
       return done(id, answer);
     } catch (error) {
+      sentId = null;
       if (!isDecided(error)) {
         stop(error);
         return false;
@@ -150,12 +159,13 @@ export const useOutbox = defineStore('outbox', () => {
       waiters.delete(id);
       // Whoever waits for it says so; nobody does after a reload.
       if (waiter) waiter.reject(error);
-      else hold({ write, reason: problem.detail, fields: [] });
+      else if (!write.replaces) hold({ write, reason: problem.detail, fields: [] });
       return true;
     }
   }
 
   function done(id: string, answer: unknown): true {
+    sentId = null;
     waiters.get(id)?.arrive(answer);
     change(without(id));
     waiters.get(id)?.resolve({ kept: false, answer });
@@ -178,7 +188,9 @@ export const useOutbox = defineStore('outbox', () => {
     const { id: _, version: now, ...there } = (current ?? {}) as Record<string, unknown>;
     const { id, method, body, before } = write;
     const isDone =
-      method === 'DELETE' ? (current ?? null) === null : method === 'PUT' && isEqual(there, body);
+      method === 'DELETE'
+        ? (current ?? null) === null
+        : method === 'PUT' && isEqual(sameKeys(there, body), body);
     // Its answer was lost, or somebody did the very same.
     if (isDone) return done(id, current);
     const fields =
@@ -200,7 +212,7 @@ export const useOutbox = defineStore('outbox', () => {
     waiters.delete(id);
     waiter?.reject(error);
     // What both changed is shown with both versions; for the rest, whoever waits for it says so.
-    if (fields || !waiter)
+    if (!write.replaces && (fields || !waiter))
       hold({ write, reason: error.problem.detail, current, fields: fields ?? [] });
     return true;
   }
@@ -225,7 +237,12 @@ export const useOutbox = defineStore('outbox', () => {
       arrive: (answer: T) => void = () => undefined,
     ): Promise<Sent<T>> {
       const id = newId();
-      change((now) => ({ ...now, waiting: [...now.waiting, { ...of, id }] }));
+      const isReplaced = (one: Write): boolean =>
+        of.replaces === true && one.path === of.path && one.id !== sentId;
+      change((now) => ({
+        ...now,
+        waiting: [...now.waiting.filter((one) => !isReplaced(one)), { ...of, id }],
+      }));
       const sent = new Promise<Sent<unknown>>((resolve, reject) =>
         waiters.set(id, {
           resolve,
@@ -256,3 +273,7 @@ export const useOutbox = defineStore('outbox', () => {
       change((now) => ({ ...now, held: now.held.filter((one) => one.write.id !== write.id) })),
   };
 });
+
+/** Of a stored document the keys that a write has: the server keeps more of some, such as when it was saved. */
+const sameKeys = (stored: Record<string, unknown>, body: unknown): object =>
+  Object.fromEntries(Object.keys(isObject(body) ? body : {}).map((key) => [key, stored[key]]));

@@ -32,11 +32,12 @@ describe('useStateStrip', () => {
     expect(isNews.value).to.equal(false);
     const pour = { jug: jugOf(), id: 'p', massG: 2000, note: 'Lido black' };
     await stores.jugs.pour(pour);
+    stores.drafts.fillIn();
     stores.drafts.setAmount('doseG', 700);
     await stores.drafts.save();
     expect(strip.value.stopped).to.contain('does not answer');
     expect(isNews.value).to.equal(true);
-    expect(strip.value.waiting).to.deep.equal(['Lido black from Jug 1', 'the plan on the bench']);
+    expect(strip.value.waiting).to.deep.equal(['Lido black from Jug 1', 'The plan']);
     isAway = false;
     await tryNow();
     expect(refreshed).to.equal(1);

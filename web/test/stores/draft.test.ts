@@ -2,6 +2,7 @@ import { expect } from 'chai';
 import { createPinia, setActivePinia } from 'pinia';
 import { nextTick } from 'vue';
 import { LATELY_PATH, useBatches } from '../../src/stores/batches.ts';
+import { useOutbox } from '../../src/stores/outbox.ts';
 import { useDraft } from '../../src/stores/draft.ts';
 import { useShop } from '../../src/stores/shop.ts';
 import { batchOf } from '../documents.ts';
@@ -298,7 +299,7 @@ describe('useDraft', () => {
       browser.answer(saving(() => ({ status: 400, body: refused })));
       drafts.setAmount('doseG', 700);
       await wait(SAVED_BY_MS);
-      expect([drafts.saving, drafts.refusal]).to.deep.equal(['refused', 'The water is too much.']);
+      expect(drafts.refusal).to.equal('The water is too much.');
       const before = saves().length;
       await wait(SAVED_BY_MS);
       expect(saves()).to.have.length(before);
@@ -308,11 +309,67 @@ describe('useDraft', () => {
       browser.answer(saving(() => ({ status: 0, body: null })));
       drafts.setAmount('doseG', 700);
       await wait(SAVED_BY_MS);
-      expect(drafts.saving).to.equal('offline');
-      expect(drafts.draft.unsaved).to.equal(true);
+      drafts.setAmount('doseG', 720);
+      await wait(SAVED_BY_MS);
+      // It waits with all other writes, once, as it was typed last.
+      const { waiting } = useOutbox();
+      expect(waiting).to.have.length(1);
+      expect(waiting[0]).to.deep.include({ what: 'The plan', version: 0 });
+      expect(waiting[0]!.body).to.have.nested.property('plan.doseG', 720);
       browser.answer(savesIt);
-      await drafts.save();
-      expect(drafts.draft.unsaved).to.equal(false);
+      await useOutbox().send();
+      expect(useOutbox().waiting).to.have.length(0);
+    });
+
+    it('is not told that another tablet changed it while its own write is on its way', async () => {
+      let version = 0;
+      browser.answer(
+        saving((body, seen) => {
+          if (seen !== `"${version}"`)
+            return { status: 412, body: { detail: 'stale', code: 'stale', current: null } };
+          version += 1;
+          return { status: 200, body: { ...(body as object), id, version, savedAt: SAVED_AT } };
+        }),
+      );
+      const { id } = drafts.draft;
+      const { fetch } = globalThis;
+      globalThis.fetch = async (...asked) => {
+        await wait(SAVED_BY_MS + 200);
+        return fetch(...asked);
+      };
+      drafts.setAmount('doseG', 700);
+      await wait(SAVED_BY_MS);
+      drafts.setAmount('doseG', 720);
+      await wait(3 * SAVED_BY_MS + 600);
+      globalThis.fetch = fetch;
+      expect(drafts.theirs).to.equal(null);
+      expect(drafts.draft).to.include({ id, version: 2, unsaved: false });
+    });
+
+    it('is not sent before it has a coffee and a vessel', async () => {
+      browser.answer(savesIt);
+      drafts.change({ coffeeId: '', vesselId: '' });
+      drafts.setAmount('doseG', 700);
+      await wait(SAVED_BY_MS);
+      expect(saves()).to.have.length(0);
+    });
+
+    it('gives way in a second tab that holds it from between two changes of the first', async () => {
+      browser.answer(savesIt);
+      drafts.setAmount('doseG', 300);
+      await nextTick();
+      // The second tab reads what the browser stores, and so as not saved yet.
+      setActivePinia(createPinia());
+      await useShop().load();
+      const [second, batches] = [useDraft(), useBatches()];
+      expect(second.draft).to.include({ id: drafts.draft.id, unsaved: true });
+      drafts.change({ vesselId: 'wide-jar' });
+      const batch = batchOf({ id: drafts.draft.id, plan: drafts.plan });
+      browser.answer(isBatch(batch));
+      await batches.load();
+      await second.load();
+      expect(second.plan.doseG).to.equal(850);
+      expect(second.draft).to.include({ version: 0, unsaved: false });
     });
   });
 });
