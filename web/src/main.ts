@@ -18,9 +18,10 @@ import { fetchAhead, router } from './router.ts';
 void begin();
 
 async function begin(): Promise<void> {
+  const app = createApp(App).use(createPinia());
   // Before a store reads what the browser holds.
   await checkKept();
-  createApp(App).use(createPinia()).use(router).mount('#app');
+  app.use(router).mount('#app');
   await router.isReady();
   fetchAhead();
 }

@@ -95,7 +95,8 @@ export const useBatches = defineStore('batches', () => {
   /** @returns the batch; null while the start is kept here because the server does not answer */
   async function start(request: StartBatchRequest, what: string): Promise<Batch | null> {
     const timed = { ...request, startedAt: request.startedAt ?? nowIso() };
-    const sent = await outbox.write<Batch>(post('/api/batches', timed, what));
+    const write = post('/api/batches', timed, what);
+    const sent = await outbox.write<Batch>(write);
     if (sent.kept) return null;
     await load();
     return sent.answer;
@@ -109,14 +110,18 @@ export const useBatches = defineStore('batches', () => {
   }
 
   async function split(id: string, request: SplitBatchRequest, what: string): Promise<void> {
-    const sent = await outbox.write(post(`${pathOf(id)}/split`, request, what));
+    const write = post(`${pathOf(id)}/split`, request, what);
+    const sent = await outbox.write(write);
     if (!sent.kept) await load(id);
   }
 
   async function strain(batch: Batch, request: StrainBatchRequest): Promise<void> {
     const what = `${batch.coffeeName}: strained`;
-    const write = post(`${pathOf(batch.id)}/strain`, request, what);
-    const sent = await outbox.write({ ...write, version: batch.version });
+    const write = {
+      ...post(`${pathOf(batch.id)}/strain`, request, what),
+      version: batch.version,
+    };
+    const sent = await outbox.write(write);
     if (!sent.kept) await load();
   }
 

@@ -25,7 +25,7 @@ export const useEventState = defineStore('eventState', () => {
     const full = [...inFull.value.values()];
     const emptied = ledger.value?.jugs.filter(({ onHandG }) => onHandG === 0) ?? [];
     return {
-      batches: new Map([...full, ...batches.value].map((batch) => [batch.id, batch])),
+      batches: newestOfEach([...batches.value, ...full]),
       observations: new Map(full.map(({ id, actuals }) => [id, actuals])),
       probes: new Map(full.map(({ id, probes }) => [id, probes])),
       jugs: new Map<string, StoredJug>([...emptied, ...jugs.value].map((jug) => [jug.id, jug])),
@@ -55,5 +55,44 @@ export const useEventState = defineStore('eventState', () => {
     }, lastRead.value);
   });
 
+  /**
+   * Takes in what an acknowledged write led to, until all of it is read again: nothing on the page goes back
+   * to how it was before.
+   */
+  outbox.onAcknowledged((write) => {
+    const event = eventOf(write);
+    if (!event || !context.value) return;
+    const decision = decide(lastRead.value, event, context.value);
+    if (decision.status === 'refused') return;
+    const { rows } = decision;
+    batches.value = withDocuments(batches.value, rows.batches ?? []);
+    jugs.value = withDocuments(jugs.value, rows.jugs ?? []);
+    const known = new Map(inFull.value);
+    for (const batch of rows.batches ?? []) {
+      const before = known.get(batch.id) ?? { actuals: [], photos: [], probes: [] };
+      known.set(batch.id, { ...before, ...batch });
+    }
+    for (const row of rows.observations ?? []) {
+      const batch = known.get(row.batchId);
+      if (batch)
+        known.set(batch.id, { ...batch, actuals: [...batch.actuals, { author: '', ...row }] });
+    }
+    inFull.value = known;
+    if (ledger.value) ledger.value = { ...ledger.value, entries: [...decision.state.entries] };
+  });
+
   return { batches, inFull, jugs, ledger, waiting, now };
 });
+
+/** Documents by identity in the order of the list, each in the version that was read last. */
+function newestOfEach(all: readonly Batch[]): Map<string, Batch> {
+  const newest = new Map<string, Batch>();
+  for (const one of all)
+    if (one.version > (newest.get(one.id)?.version ?? 0)) newest.set(one.id, one);
+  return newest;
+}
+
+const withDocuments = <T extends { readonly id: string }>(
+  all: readonly T[],
+  changed: readonly T[],
+): T[] => [...all.filter(({ id }) => !changed.some((one) => one.id === id)), ...changed];

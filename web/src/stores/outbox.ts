@@ -1,5 +1,5 @@
 import { isEqual } from '@ratio/core/document';
-import { useEventListener, useTimeoutFn } from '@vueuse/core';
+import { createEventHook, useEventListener, useTimeoutFn } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { ask, newId, RequestProblem } from '../api/client.ts';
@@ -145,7 +145,7 @@ export const useOutbox = defineStore('outbox', () => {
         ...(body === undefined ? {} : { body }),
         ...(version === undefined ? {} : { version }),
       });
-      return done(id, answer);
+      return done(write, answer);
     } catch (error) {
       sentId = null;
       if (!isDecided(error)) {
@@ -164,8 +164,13 @@ export const useOutbox = defineStore('outbox', () => {
     }
   }
 
-  function done(id: string, answer: unknown): true {
+  /** Hears of each write that the server took, before it leaves what is shown as waiting. */
+  const acknowledged = createEventHook<Write>();
+
+  function done(write: Write, answer: unknown): true {
+    const { id } = write;
     sentId = null;
+    void acknowledged.trigger(write);
     waiters.get(id)?.arrive(answer);
     change(without(id));
     waiters.get(id)?.resolve({ kept: false, answer });
@@ -192,7 +197,7 @@ export const useOutbox = defineStore('outbox', () => {
         ? (current ?? null) === null
         : method === 'PUT' && isEqual(sameKeys(there, body), body);
     // Its answer was lost, or somebody did the very same.
-    if (isDone) return done(id, current);
+    if (isDone) return done(write, current);
     const fields =
       method === 'PUT' && current && before !== undefined
         ? conflicts({ before, after: body, now: there })
@@ -226,6 +231,7 @@ export const useOutbox = defineStore('outbox', () => {
     held: computed(() => kept.value.held),
     stopped,
     send,
+    onAcknowledged: acknowledged.on,
     /**
      * Writes: kept here first, then sent after all that wait.
      *

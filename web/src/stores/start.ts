@@ -44,7 +44,11 @@ export const useStart = defineStore('start', () => {
     }
   }
   /** Reads the shop again behind the page that stands. */
-  const refresh = () => Promise.allSettled(first.map((store) => store.load()));
+  async function refresh(): Promise<void> {
+    await Promise.allSettled(first.map((store) => store.load()));
+    // A draft may be one of the batches by now.
+    await drafts.load().catch(() => undefined);
+  }
   void load();
   onSignInAsked(async () => {
     if (state.value !== 'ready') return;
