@@ -121,6 +121,7 @@ lookingTest(
         .evaluateAll((links) =>
           links.map((link) => new URL((link as HTMLLinkElement).href).pathname),
         );
+      expect(named.filter((path) => path.includes('Page-')).length, name).toBeGreaterThan(0);
       const times = (path: string): number => asked.filter((one) => one === path).length;
       for (const path of [...named, '/api/start']) expect(times(path), `${name} ${path}`).toBe(1);
       // Nothing is asked for by itself that the first answer has.

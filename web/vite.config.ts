@@ -50,8 +50,6 @@ export default defineConfig({
     assetsInlineLimit: 0,
     // Read by the worker that fetches every file ahead, and by the bench.
     manifest: 'manifest.json',
-    // A script whose preload failed cannot be imported again: each is imported without.
-    modulePreload: { polyfill: false, resolveDependencies: () => [] },
     rolldownOptions: {
       // Each page takes its own icons.
       treeshake: { moduleSideEffects: [{ test: /~icons|elementIcons/, sideEffects: false }] },

@@ -1,14 +1,14 @@
 import { defineAsyncComponent, type Component } from 'vue';
-
-const RETRY_MS = 3000;
+import FailedPart from './FailedPart.vue';
 
 /**
- * A component that is loaded when it is first shown; while the server is away it is tried again.
+ * A component that is loaded when it is first shown. Where it cannot be loaded it offers to reload the page:
+ * a browser does not import a script again that failed.
  *
  * @param load imports it; to Vue’s types a generic component is no `Component`
  */
 export const lazyComponent = <T>(load: () => Promise<{ default: T }>): T =>
   defineAsyncComponent({
     loader: load as () => Promise<{ default: Component }>,
-    onError: (_, retry) => void setTimeout(retry, RETRY_MS),
+    errorComponent: FailedPart,
   }) as T;
