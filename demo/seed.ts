@@ -140,7 +140,7 @@ async function seedJug(db: Database, jug: SeasonJug, transaction: Transaction): 
   const leftG = massG - rows.reduce((sum, row) => sum + row.massG, 0);
   const { version: _, id: __, ...body } = await db.jugs.get(LIDO.shopId, id, transaction);
   const lastEntryId = rows.length > 0 ? `${id}-${rows.length}` : null;
-  await db.jugs.restate(LIDO, { id, body: { ...body, onHandG: leftG, lastEntryId } }, transaction);
+  await db.jugs.update(LIDO, { id, body: { ...body, onHandG: leftG, lastEntryId } }, transaction);
 }
 
 async function brew(db: Database, { id, plan, startedHoursBefore, jug }: LidoBatch): Promise<void> {

@@ -39,7 +39,7 @@ import { openapiDocument } from './openapi/openapiDocument.ts';
 import { peopleEndpoints } from './people/endpoints.ts';
 import type { Right } from './people/rights.ts';
 import { createPeopleService } from './people/service.ts';
-import { callerFor, originOf } from './people/standing.ts';
+import { callerFor, originOf } from './people/identity.ts';
 import { pantryEndpoints } from './pantry/endpoints.ts';
 import { createPantryService } from './pantry/service.ts';
 import { mountPhotos } from './photos/routes.ts';

@@ -8,7 +8,7 @@ import type { RememberedRead } from './database/rememberReads.ts';
 import type { KeptDocuments } from './keepDocuments.ts';
 import { RIGHTS } from './people/rights.ts';
 import type { Origin, PeopleService } from './people/service.ts';
-import { callerFor, cookieKeeper, originOf, type CookieName } from './people/standing.ts';
+import { callerFor, cookieKeeper, originOf, type CookieName } from './people/identity.ts';
 import { bodyProblem, ProblemError } from './problem.ts';
 
 /** What a handler gets of a request, checked. */
@@ -66,7 +66,7 @@ export const bodyOf = <S extends z.ZodObject<{ id: z.ZodType; version: z.ZodType
   >;
 
 /** @returns the endpoints by which documents of one kind are listed and written */
-export function documentEndpoints<T extends Identified>(of: {
+export function documentEndpoints<T extends Identified>(input: {
   path: string;
   schema: z.ZodObject<{ id: z.ZodType; version: z.ZodType }> & z.ZodType<T>;
   list: string;
@@ -75,12 +75,12 @@ export function documentEndpoints<T extends Identified>(of: {
   remove?: string;
   documents: KeptDocuments<T>;
 }): Endpoint[] {
-  const { path, schema, documents, remove } = of;
+  const { path, schema, documents, remove } = input;
   const endpoints = [
     endpoint({
       method: 'get',
       path,
-      summary: of.list,
+      summary: input.list,
       answer: z.array(schema),
       isStored: true,
       handle: ({ caller }) => documents.list(caller),
@@ -88,7 +88,7 @@ export function documentEndpoints<T extends Identified>(of: {
     endpoint({
       method: 'put',
       path: `${path}/{id}`,
-      summary: of.save,
+      summary: input.save,
       body: bodyOf(schema) as z.ZodType<Omit<T, 'id' | 'version'>>,
       answer: schema,
       handle: ({ caller, body, params, seenVersion }) =>

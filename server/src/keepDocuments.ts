@@ -12,14 +12,14 @@ export interface KeptDocuments<T extends Identified> {
 }
 
 /** @returns documents that are written as they are sent, each write published to every open page */
-export const keepDocuments = <T extends Identified>(of: {
+export const keepDocuments = <T extends Identified>(input: {
   documents: Documents<T>;
   changes: Changes;
   noun: Noun;
   /** Keys that somebody who leads may change alone. */
   prices?: readonly (keyof T & string)[];
 }): KeptDocuments<T> => {
-  const { documents, changes, noun, prices = [] } = of;
+  const { documents, changes, noun, prices = [] } = input;
   return {
     list: ({ shopId }) => documents.list(shopId),
     save: async (caller, save) => {

@@ -5,8 +5,8 @@ export const machineAddresses = () =>
   Object.values(networkInterfaces()).flatMap((all) => all ?? []);
 
 /** @returns where others on the network reach this server; the machine itself where it is on none */
-export function addressesOf(of: { scheme: 'http' | 'https'; port: number }): string[] {
-  const { scheme, port } = of;
+export function addressesOf(input: { scheme: 'http' | 'https'; port: number }): string[] {
+  const { scheme, port } = input;
   const found = machineAddresses()
     .filter(({ internal, family }) => !internal && family === 'IPv4')
     .map(({ address }) => `${scheme}://${address}:${port}`);

@@ -28,11 +28,11 @@ const RESTORE_EVERY_MS = 2000;
 interface OpenShop {
   readonly answer: RequestListener;
   /** Ends what goes on by itself, so that the last requests are soon answered. */
-  readonly hush: () => void;
+  readonly stopBackground: () => void;
   readonly close: () => Promise<void>;
 }
 
-async function open(of: {
+async function open(input: {
   config: Config;
   log: Logger;
   restart: () => void;
@@ -40,7 +40,7 @@ async function open(of: {
   scheme: 'http' | 'https';
   authority: string | null;
 }): Promise<OpenShop> {
-  const { config, log, restart } = of;
+  const { config, log, restart } = input;
   const dataDir = path.resolve(config.dataDir);
   const db = await openRestored(dataDir, log);
   const shop = await openShop({ db, shopId: config.shopId });
@@ -51,7 +51,7 @@ async function open(of: {
   });
   const changes = createChanges();
   const { names } = config;
-  const { port, scheme, authority } = of;
+  const { port, scheme, authority } = input;
   const served = { names, webDir: WEB_DIR, restart, port, scheme, authority };
   const instruments = createInstrumentHub({ db, shopId: shop.id, clock, changes, log });
   await instruments.refresh();
@@ -64,7 +64,7 @@ async function open(of: {
   const restores = setInterval(() => isRestoreWaiting(dataDir) && restart(), RESTORE_EVERY_MS);
   return {
     answer: createApp(needs),
-    hush: () => {
+    stopBackground: () => {
       clearInterval(backups);
       clearInterval(restores);
       instruments.close();
@@ -123,7 +123,7 @@ async function start(): Promise<void> {
   function restart(): void {
     restarting ??= (async () => {
       answer = busy;
-      shop.hush();
+      shop.stopBackground();
       for (const end = Date.now() + PATIENCE_MS; underWay > 0 && Date.now() < end;) await wait(20);
       await shop.close();
       shop = await open({ config, log, restart, port, scheme, authority });
@@ -137,7 +137,7 @@ async function start(): Promise<void> {
   async function stop(signal: string): Promise<void> {
     log.info(`${signal}: stopping`);
     await restarting;
-    shop.hush();
+    shop.stopBackground();
     await closeServer(server);
     await shop.close();
     process.exit(0);

@@ -4,7 +4,7 @@ import type { Changes } from './changes/changes.ts';
 import { endpoint, type Endpoint } from './endpoint.ts';
 import { RIGHTS, type Right } from './people/rights.ts';
 import type { PeopleService } from './people/service.ts';
-import { callerFor } from './people/standing.ts';
+import { callerFor } from './people/identity.ts';
 import { ProblemError } from './problem.ts';
 
 /**
@@ -27,13 +27,13 @@ const READ_FIRST = [
 ] as const;
 
 /** One request for all that a page reads first; what whoever asks may not read is left out. */
-export function startEndpoint(of: {
+export function startEndpoint(input: {
   endpoints: readonly Endpoint[];
   changes: Pick<Changes, 'latest'>;
   people: PeopleService;
   shopId: string;
 }): Endpoint {
-  const { endpoints, changes, people, shopId } = of;
+  const { endpoints, changes, people, shopId } = input;
   const reads = READ_FIRST.map((address) => {
     const { pathname: path, searchParams } = new URL(address, 'http://localhost');
     const read = endpoints.find((one) => one.method === 'get' && one.path === path);

@@ -28,12 +28,12 @@ const RENEW_DAYS = 30;
  * @returns null where HTTPS is off
  * @throws {StartError} where a given file cannot be read
  */
-export async function tlsFiles(of: {
+export async function tlsFiles(input: {
   tls: Tls;
   dataDir: string;
   names: readonly string[];
 }): Promise<TlsFiles | null> {
-  const { tls, dataDir, names } = of;
+  const { tls, dataDir, names } = input;
   if (tls.by !== 'files')
     return tls.by === 'own' ? ownFiles(path.join(dataDir, 'tls'), names) : null;
   const read = (variable: string, file: string): Promise<string> =>

@@ -41,7 +41,7 @@ const route = useRoute();
 const session = useSession();
 const start = useStart();
 useChanges(() => start.state === 'ready');
-const { strip, isNews, tryNow, insist, letGo } = useStateStrip(start.refresh);
+const { strip, isNews, tryNow, insist, discard } = useStateStrip(start.refresh);
 const { stations } = useLine();
 const hands = useHands();
 useDueCall();
@@ -107,7 +107,7 @@ useKeys({
     @export="saveFile({ name: 'ratio-set-aside.json', data: aside.exported() })"
     @discard="aside.discard"
   />
-  <StateStrip v-if="isNews" v-bind="strip" @send="tryNow" @insist="insist" @let-go="letGo" />
+  <StateStrip v-if="isNews" v-bind="strip" @send="tryNow" @insist="insist" @discard="discard" />
   <main id="page" tabindex="-1" :class="{ bare: isBare }">
     <RouterView v-if="start.state === 'ready' && isAllowed" v-slot="{ Component }">
       <component :is="Component" v-if="Component" @done="signedIn" />

@@ -139,13 +139,13 @@ export function measuredSteep(input: {
  * Of what went in, the share that is still in it after what went over into another vessel, or was spilled:
  * grounds and liquid as they stand together.
  */
-function keptOf(of: {
+function keptOf(input: {
   doseG: number;
   waterG: number;
   pours: readonly { readonly massG: number }[];
   lost: readonly { readonly shareFrac: number | null; readonly massG: number | null }[];
 }): number {
-  const { doseG, waterG, pours, lost } = of;
+  const { doseG, waterG, pours, lost } = input;
   const pouredG = pours.reduce((sum, { massG }) => sum + massG, 0) || waterG;
   const wholeG = doseG + pouredG;
   return lost.reduce((kept, { shareFrac, massG }) => {

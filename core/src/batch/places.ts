@@ -58,13 +58,13 @@ export function placesAsTheyWere(input: {
 }
 
 /** A stand in pieces as its probe saw it; whole where none did. */
-function measured(of: {
+function measured(input: {
   stand: Stand;
   untilS: number;
   probes: readonly ProbeHistory[];
   beganMs: number;
 }): Omit<Stand, 'place'>[] {
-  const { stand, untilS, probes, beganMs } = of;
+  const { stand, untilS, probes, beganMs } = input;
   const sums = new Map<number, { sum: number; count: number }>();
   for (const { place, samples } of probes)
     for (const { atMs, tempC } of place === stand.place ? samples : []) {

@@ -79,5 +79,5 @@ export const scoopByTablesG = ({ plan, model }: Pick<Batch, 'plan' | 'model'>): 
 const placesOf = ({ steep }: Pick<Plan, 'steep'>) =>
   steep.map(({ hours, tempC }) => ({ durationS: hours * 3600, tempC }));
 
-const timeConstantS = (of: { doseG: number; waterG: number; waterC: number }): number =>
-  vesselTimeConstantS(slurryMl({ doseG: of.doseG, waterG: of.waterG, tempC: of.waterC }));
+const timeConstantS = (input: { doseG: number; waterG: number; waterC: number }): number =>
+  vesselTimeConstantS(slurryMl({ doseG: input.doseG, waterG: input.waterG, tempC: input.waterC }));

@@ -109,7 +109,7 @@ export function runningSteep(input: {
   };
 }
 
-function mendsOf(of: {
+function mendsOf(input: {
   aimFrac: number;
   strengthFrac: number;
   brewG: number;
@@ -118,7 +118,7 @@ function mendsOf(of: {
   at: (steepS: number) => number;
   msOf: (atS: number) => number;
 }): Mend[] {
-  const { aimFrac, strengthFrac, brewG, nowS, endS, at, msOf } = of;
+  const { aimFrac, strengthFrac, brewG, nowS, endS, at, msOf } = input;
   if (!(aimFrac > 0) || Math.abs(strengthFrac / aimFrac - 1) < AS_PLANNED_FRAC) return [];
   const reach = (low: number, high: number): Mend[] => {
     const over = (atS: number): number => at(atS) - aimFrac;

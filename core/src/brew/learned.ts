@@ -54,11 +54,11 @@ export function learnedModel(input: {
   };
 }
 const denser = (
-  of: BrewModel['looseDensityGPerMl'],
+  densities: BrewModel['looseDensityGPerMl'],
   byLog: number,
 ): BrewModel['looseDensityGPerMl'] =>
   Object.fromEntries(
-    Object.entries(of).map(([grind, gPerMl]) => [grind, gPerMl * Math.exp(byLog)]),
+    Object.entries(densities).map(([grind, gPerMl]) => [grind, gPerMl * Math.exp(byLog)]),
   ) as unknown as BrewModel['looseDensityGPerMl'];
 /**
  * How the spread of a scooped volume is shared between how a bench scoops and one scoop after another

@@ -113,7 +113,8 @@ export function brewByReadings(
   const slopes = slopesOf(ends, sigmas);
   const rangeOf = (value: number, k: number): Range => {
     const variance = slopes.reduce(
-      (sum, a, i) => sum + slopes.reduce((of, b, j) => of + a[k]! * covariance[i]![j]! * b[k]!, 0),
+      (sum, a, i) =>
+        sum + slopes.reduce((inner, b, j) => inner + a[k]! * covariance[i]![j]! * b[k]!, 0),
       0,
     );
     const reach = SHOWN_SIGMAS * Math.sqrt(Math.max(0, variance));
@@ -144,8 +145,11 @@ const slopesOf = (
   });
 
 /** What is left uncertain: one unit of knowledge of each input, and what the readings add. */
-function covarianceOf(of: { slopes: readonly number[][]; noise: readonly number[] }): number[][] {
-  const { slopes, noise } = of;
+function covarianceOf(input: {
+  slopes: readonly number[][];
+  noise: readonly number[];
+}): number[][] {
+  const { slopes, noise } = input;
   const information = slopes.map((a, i) =>
     slopes.map((b, j) =>
       noise.reduce((sum, sigma, k) => sum + (a[k]! * b[k]!) / sigma ** 2, i === j ? 1 : 0),

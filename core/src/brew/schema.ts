@@ -59,7 +59,7 @@ export type Vessel = z.infer<typeof vesselSchema>;
 
 /** What a request that measures brew must say, as a refinement and the sentence of its refusal. */
 export const eitherMassOrVolume = [
-  (of: { massG?: number | undefined; volumeMl?: number | undefined }): boolean =>
-    (of.massG === undefined) !== (of.volumeMl === undefined),
+  (input: { massG?: number | undefined; volumeMl?: number | undefined }): boolean =>
+    (input.massG === undefined) !== (input.volumeMl === undefined),
   'Give either massG or volumeMl.',
 ] as const;

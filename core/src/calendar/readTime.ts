@@ -98,13 +98,13 @@ const tidy = (text: string): string =>
     .replace(/(?:,|(?<=\d)t)\s*$/, '')
     .trim();
 
-function dayOf(of: {
+function dayOf(input: {
   text: string;
   now: Temporal.ZonedDateTime;
   looks: 'back' | 'ahead';
   time: Temporal.PlainTime;
 }): Temporal.PlainDate | null {
-  const { text, now, looks, time } = of;
+  const { text, now, looks, time } = input;
   const today = now.toPlainDate();
   const back = looks === 'back';
   // Whether the time of day is on the wrong side of now, today.
@@ -128,12 +128,12 @@ function dayOf(of: {
 }
 
 /** `12 June`, `June 12th`, `12.6.`, `2026-06-12`; without a year the nearest one on the right side. */
-function dateOf(of: {
+function dateOf(input: {
   text: string;
   today: Temporal.PlainDate;
   back: boolean;
 }): Temporal.PlainDate | null {
-  const { text, today, back } = of;
+  const { text, today, back } = input;
   const iso = /^(\d{4})-(\d{1,2})-(\d{1,2})$/.exec(text);
   if (iso) return plainDate(Number(iso[1]), Number(iso[2]), Number(iso[3]));
   const words =

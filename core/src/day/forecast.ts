@@ -129,12 +129,12 @@ export function createForecast(input: {
       low: so + quantileG(endOfToday, -Z) / pourG,
       high: so + quantileG(endOfToday, Z) / pourG,
     },
-    onDate: (of) => {
-      const { counts, noise, levelNoise } = pace.ofDate(of);
+    onDate: (date) => {
+      const { counts, noise, levelNoise } = pace.ofDate(date);
       const sum = (values: Float64Array): number => values.reduce((all, one) => all + one, 0);
       const value = sum(counts);
       const variance = value + sum(noise) + dayCv ** 2 * (1 + levelNoise) * value ** 2;
-      const whole = { date: of, quarters: QUARTERS, meanG: value, varianceG2: variance };
+      const whole = { date, quarters: QUARTERS, meanG: value, varianceG2: variance };
       return { value, low: quantileG(whole, -Z), high: quantileG(whole, Z) };
     },
     runOut: (onHandG) => ({
@@ -147,8 +147,8 @@ export function createForecast(input: {
 }
 
 /** How the level of today stands beside what was expected, by its pours so far. */
-function levelOf(of: { dayCv: number; counts: Float64Array; nowQuarter: number; so: number }) {
-  const { dayCv, counts, nowQuarter, so } = of;
+function levelOf(input: { dayCv: number; counts: Float64Array; nowQuarter: number; so: number }) {
+  const { dayCv, counts, nowQuarter, so } = input;
   const shape = 1 / Math.max(dayCv, 1e-3) ** 2;
   const whole = Math.floor(nowQuarter);
   const expected =

@@ -102,14 +102,14 @@ export function helpsOf(input: {
   ].filter((help) => !('untilMs' in help) || isBetter(help.untilMs));
 }
 
-function hurried(of: {
+function hurried(input: {
   plan: Plan;
   model: BrewModel;
   roomC: number;
   nowMs: number;
   readyByMs: number;
 }): Help[] {
-  const { plan, model, roomC, nowMs, readyByMs } = of;
+  const { plan, model, roomC, nowMs, readyByMs } = input;
   const { method } = plan.filtration;
   const lastMs = startForReadyMs({ readyMs: readyByMs, steepHours: 0, method });
   const hours = Math.floor((2 * (lastMs - nowMs)) / HOUR_MS) / 2;

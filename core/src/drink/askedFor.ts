@@ -62,8 +62,8 @@ export function askedFor(input: {
 type Body = Omit<Drink, 'id' | 'version'>;
 
 /** Which ways a drink goes from the usual. */
-function waysOf(of: { usual: Body; drink: Body; pantry: Pantry }): Adjustment[] {
-  const { usual, drink, pantry } = of;
+function waysOf(input: { usual: Body; drink: Body; pantry: Pantry }): Adjustment[] {
+  const { usual, drink, pantry } = input;
   const strength = compareTargets(drink.target, usual.target);
   const sweet = sweetMl(drink, pantry) - sweetMl(usual, pantry);
   const milk = milkMl(drink, pantry) - milkMl(usual, pantry);

@@ -26,14 +26,14 @@ export function freeVessels(input: { state: EventState; context: Pick<EventConte
      * @param of.path where the request states the amount
      * @param of.capacityMl to its mark, where it is no vessel of the shop
      */
-    take(of: {
+    take(input: {
       vesselId: string | undefined;
       massG: number;
       strengthFrac: number;
       path: string;
       capacityMl?: number | null | undefined;
     }): Into {
-      const { vesselId, path, massG, strengthFrac } = of;
+      const { vesselId, path, massG, strengthFrac } = input;
       const vessel = context.vessels.find(({ id }) => id === vesselId);
       if (vesselId !== undefined && !vessel)
         refuse('not_found', `There is no vessel “${vesselId}”.`);
@@ -44,7 +44,7 @@ export function freeVessels(input: { state: EventState; context: Pick<EventConte
           `${name} still holds ${inUse.get(vessel.id)}. Empty it first, or take another one.`,
           { issues: [{ path, message: 'This jug is not empty.' }] },
         );
-      const capacityMl = vessel ? vesselTakesMl(vessel) : (of.capacityMl ?? null);
+      const capacityMl = vessel ? vesselTakesMl(vessel) : (input.capacityMl ?? null);
       const { needMl, fits } = roomFor({ capacityMl, massG, strengthFrac });
       if (!fits) {
         const over = Math.round(needMl - capacityMl!);

@@ -6,7 +6,7 @@ export type Line =
   | { readonly says: 'temp'; readonly tempC: number }
   | { readonly says: 'brix'; readonly brix: number; readonly sampleC: number | null }
   | { readonly says: 'hello'; readonly name: string }
-  | { readonly says: 'rubbish' };
+  | { readonly says: 'malformed' };
 
 /** Longer than this no line is; what goes on is thrown away up to its end. */
 export const LONGEST_LINE = 80;
@@ -32,11 +32,11 @@ const WITHIN = {
  * °Bx, refractive index; `at` is the temperature of the drop.
  *
  * @param line without its end; blanks around it do not count
- * @returns what it says; rubbish for everything else, and for numbers that nothing measures
+ * @returns what it says; malformed for everything else, and for numbers that nothing measures
  */
 export function readLine(line: string): Line {
   const text = line.trim();
-  if (text.length > LONGEST_LINE) return { says: 'rubbish' };
+  if (text.length > LONGEST_LINE) return { says: 'malformed' };
   const mass = LINES.mass.exec(text);
   if (mass && isWithin('mass', mass[1]))
     return {
@@ -54,14 +54,14 @@ export function readLine(line: string): Line {
       sampleC: brix[3] === undefined ? null : Number(brix[3]),
     };
   const hello = LINES.hello.exec(text);
-  return hello ? { says: 'hello', name: hello[1]! } : { says: 'rubbish' };
+  return hello ? { says: 'hello', name: hello[1]! } : { says: 'malformed' };
 }
 
 const isSampleTemp = (text: string | undefined): boolean =>
   text === undefined || isWithin('temp', text);
 
-function isWithin(of: keyof typeof WITHIN, text: string | undefined): boolean {
-  const [low, high] = WITHIN[of];
+function isWithin(quantity: keyof typeof WITHIN, text: string | undefined): boolean {
+  const [low, high] = WITHIN[quantity];
   const value = Number(text);
   return value >= low && value <= high;
 }

@@ -70,7 +70,7 @@ export const instrumentStateSchema = z.object({
   /** Why, where it does not speak; what it said that nobody understands. */
   detail: z.string(),
   /** Lines that were no lines, since it connected. */
-  rubbish: z.number().int().min(0),
+  malformed: z.number().int().min(0),
   sample: sampleSchema.nullable(),
 });
 export type InstrumentState = z.infer<typeof instrumentStateSchema>;

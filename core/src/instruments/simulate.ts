@@ -28,9 +28,9 @@ export interface SimulatedScale {
   /** Something lands on it at once, or is taken off, g. */
   readonly put: (massG: number) => void;
   /** Something is poured onto it, g, at g/s. */
-  readonly pour: (of: { massG: number; gPerS: number }) => void;
+  readonly pour: (input: { massG: number; gPerS: number }) => void;
   /** @returns what it shows after so long, and whether it stands still */
-  readonly advance: (of: { s: number; atMs: number }) => { massG: number; isSteady: boolean };
+  readonly advance: (input: { s: number; atMs: number }) => { massG: number; isSteady: boolean };
 }
 
 /** @param seed of its noise; the same seed behaves the same */
@@ -47,9 +47,9 @@ export function createSimulatedScale(seed: number): SimulatedScale {
   return {
     tare: () => (tareG = feltG + driftG),
     put: (massG) => (loadG += massG),
-    pour: (of) => {
-      leftG = of.massG;
-      gPerS = of.gPerS;
+    pour: (input) => {
+      leftG = input.massG;
+      gPerS = input.gPerS;
     },
     advance: ({ s, atMs }) => {
       // A hand does not pour evenly.
@@ -66,8 +66,8 @@ export function createSimulatedScale(seed: number): SimulatedScale {
 
 /** A refractometer with a drop on its glass that comes to room temperature. */
 export interface SimulatedRefractometer {
-  readonly drop: (of: { brix: number; tempC: number }) => void;
-  readonly advance: (of: { s: number; roomC: number }) => {
+  readonly drop: (input: { brix: number; tempC: number }) => void;
+  readonly advance: (input: { s: number; roomC: number }) => {
     brix: number;
     sampleC: number;
   };
@@ -80,9 +80,9 @@ export function createSimulatedRefractometer(seed: number): SimulatedRefractomet
   let brix = 0;
   let sampleC = 20;
   return {
-    drop: (of) => {
-      brix = of.brix;
-      sampleC = of.tempC;
+    drop: (input) => {
+      brix = input.brix;
+      sampleC = input.tempC;
     },
     advance: ({ s, roomC }) => {
       sampleC += (roomC - sampleC) * (1 - Math.exp(-s / coolingS));
@@ -100,7 +100,7 @@ export function createSimulatedRefractometer(seed: number): SimulatedRefractomet
 export interface SimulatedProbe {
   /** Says the same for ever, as one does whose cable is broken. */
   readonly stick: (isStuck: boolean) => void;
-  readonly advance: (of: { s: number; placeC: number }) => { tempC: number };
+  readonly advance: (input: { s: number; placeC: number }) => { tempC: number };
 }
 
 /** @param seed of its noise and its doors; the same seed behaves the same */

@@ -75,48 +75,53 @@ const LOCAL_KEYS = ['yieldLog', 'rateLog', 'lossFrac', 'retainedG'] as const;
 const HANDBOOK: Local = { yieldLog: 0, rateLog: 0, lossFrac: 0, retainedG: 0 };
 
 /** What a batch's values are expected to be; strengths as logarithms. */
-function expected(of: Observation, local: Local, input: BrewInput = of.input): number[] {
+function expected(given: Observation, local: Local, input: BrewInput = given.input): number[] {
   const { method } = input.filtration;
   const model = {
-    ...of.model,
-    equilibriumYieldFrac: Math.min(0.4, of.model.equilibriumYieldFrac * Math.exp(local.yieldLog)),
-    diffusivity22M2PerS: of.model.diffusivity22M2PerS * Math.exp(local.rateLog),
+    ...given.model,
+    equilibriumYieldFrac: Math.min(
+      0.4,
+      given.model.equilibriumYieldFrac * Math.exp(local.yieldLog),
+    ),
+    diffusivity22M2PerS: given.model.diffusivity22M2PerS * Math.exp(local.rateLog),
     lossFrac: local.lossFrac,
     retainedGPerG: {
-      ...of.model.retainedGPerG,
-      [method]: Math.max(0, of.model.retainedGPerG[method] + local.retainedG),
+      ...given.model.retainedGPerG,
+      [method]: Math.max(0, given.model.retainedGPerG[method] + local.retainedG),
     },
   };
   const outcome = brew(input, model);
   return [
-    ...(of.strengthFrac === null ? [] : [Math.log(outcome.strengthFrac)]),
-    ...of.slurry.map(({ atS }) => Math.log(slurryStrengthFrac({ ...input, steepS: atS }, model))),
-    ...(of.brewG === null ? [] : [outcome.brewG]),
+    ...(given.strengthFrac === null ? [] : [Math.log(outcome.strengthFrac)]),
+    ...given.slurry.map(({ atS }) =>
+      Math.log(slurryStrengthFrac({ ...input, steepS: atS }, model)),
+    ),
+    ...(given.brewG === null ? [] : [outcome.brewG]),
   ];
 }
 
-const KINDS = (of: Observation): Outlier['what'][] => [
-  ...(of.strengthFrac === null ? [] : (['strength'] as const)),
-  ...of.slurry.map(() => 'slurry' as const),
-  ...(of.brewG === null ? [] : (['brew'] as const)),
+const KINDS = (observation: Observation): Outlier['what'][] => [
+  ...(observation.strengthFrac === null ? [] : (['strength'] as const)),
+  ...observation.slurry.map(() => 'slurry' as const),
+  ...(observation.brewG === null ? [] : (['brew'] as const)),
 ];
-const found = (of: Observation): number[] => [
-  ...(of.strengthFrac === null ? [] : [Math.log(of.strengthFrac)]),
-  ...of.slurry.map(({ strengthFrac }) => Math.log(strengthFrac)),
-  ...(of.brewG === null ? [] : [of.brewG]),
+const found = (input: Observation): number[] => [
+  ...(input.strengthFrac === null ? [] : [Math.log(input.strengthFrac)]),
+  ...input.slurry.map(({ strengthFrac }) => Math.log(strengthFrac)),
+  ...(input.brewG === null ? [] : [input.brewG]),
 ];
 
 /** One standard deviation of each value: the instrument's, and what a batch's own chances bring. */
-function noiseOf(of: Observation): number[] {
+function noiseOf(given: Observation): number[] {
   const own = [
-    ...(of.strengthFrac === null ? [] : [readingSigma(of.strengthFrac)]),
-    ...of.slurry.map(({ strengthFrac }) => readingSigma(strengthFrac)),
-    ...(of.brewG === null ? [] : [Math.hypot(WEIGHED.sigmaG, WEIGHED.sigmaFrac * of.brewG)]),
+    ...(given.strengthFrac === null ? [] : [readingSigma(given.strengthFrac)]),
+    ...given.slurry.map(({ strengthFrac }) => readingSigma(strengthFrac)),
+    ...(given.brewG === null ? [] : [Math.hypot(WEIGHED.sigmaG, WEIGHED.sigmaFrac * given.brewG)]),
   ];
   const moved = CHANCES.map((name) => {
     const at = (sigmas: number) =>
-      expected(of, HANDBOOK, {
-        ...of.input,
+      expected(given, HANDBOOK, {
+        ...given.input,
         deviation: { ...NO_DEVIATION, ...SHIFTS[name](sigmas, 'mill') },
       });
     const [up, down] = [at(0.5), at(-0.5)];
@@ -153,13 +158,17 @@ export function fitLog(observations: readonly Observation[]): Fit {
     if (i < ownFrom) return PRIOR.retained;
     return (i - ownFrom) % 2 === 0 ? PRIOR.yieldOwn : PRIOR.rateOwn;
   });
-  const localOf = (p: readonly number[], of: Observation): Local => ({
-    yieldLog: p[0]! + p[yieldAt(of.coffeeId)]!,
-    rateLog: p[1]! + p[yieldAt(of.coffeeId) + 1]!,
+  const localOf = (p: readonly number[], given: Observation): Local => ({
+    yieldLog: p[0]! + p[yieldAt(given.coffeeId)]!,
+    rateLog: p[1]! + p[yieldAt(given.coffeeId) + 1]!,
     lossFrac: p[2]!,
-    retainedG: p[retainedAt(of.input.filtration.method)]!,
+    retainedG: p[retainedAt(given.input.filtration.method)]!,
   });
-  const seen = observations.map((of) => ({ of, found: found(of), noise: noiseOf(of) }));
+  const seen = observations.map((input) => ({
+    of: input,
+    found: found(input),
+    noise: noiseOf(input),
+  }));
   const standardized = (p: readonly number[]): number[][] =>
     seen.map(({ of, found: values, noise }) =>
       expected(of, localOf(p, of)).map((value, i) => (value - values[i]!) / noise[i]!),
@@ -295,8 +304,11 @@ const scoopOutliers = (scoops: readonly Scoop[], { value }: Estimate): Outlier[]
 
 const within = (value: number): number => Math.min(1, Math.max(-1, value));
 
-function countsOf(of: { observations: readonly Observation[]; learned: Learned }): Fit['counts'] {
-  const { observations, learned } = of;
+function countsOf(given: {
+  observations: readonly Observation[];
+  learned: Learned;
+}): Fit['counts'] {
+  const { observations, learned } = given;
   return [...group(observations, ({ coffeeId }) => coffeeId)].map(([coffeeId, own]) => {
     const read = own.filter(({ strengthFrac }) => strengthFrac !== null);
     const offBy = (modelOfOne: (one: Observation) => Observation['model']): number =>
@@ -318,14 +330,14 @@ function countsOf(of: { observations: readonly Observation[]; learned: Learned }
   });
 }
 
-function outliersOf(of: {
+function outliersOf(input: {
   seen: readonly { of: Observation; found: readonly number[]; noise: readonly number[] }[];
   off: readonly (readonly number[])[];
 }): Outlier[] {
-  return of.seen
+  return input.seen
     .flatMap(({ of: one, found: values, noise }, k) =>
       KINDS(one).map((what, i): Outlier => {
-        const sigmas = -of.off[k]![i]!;
+        const sigmas = -input.off[k]![i]!;
         const spread = noise[i]! * sigmas;
         return {
           batchId: one.batchId,

@@ -41,12 +41,12 @@ export function measureNext(input: {
   const steep = planInput(plan);
   const [sy, sr] = [known.yieldLog.sigma, known.rateLog.sigma];
   const shared = known.correlationFrac * sy * sr;
-  type At = (of: BrewModel, deviation: typeof NO_DEVIATION) => number;
-  const end: At = (of, deviation) => Math.log(brew({ ...steep, deviation }, of).strengthFrac);
+  type At = (input: BrewModel, deviation: typeof NO_DEVIATION) => number;
+  const end: At = (input, deviation) => Math.log(brew({ ...steep, deviation }, input).strengthFrac);
   const drop =
     (share: number): At =>
-    (of, deviation) =>
-      Math.log(slurryStrengthFrac({ ...steep, deviation, steepS: share * steep.steepS }, of));
+    (input, deviation) =>
+      Math.log(slurryStrengthFrac({ ...steep, deviation, steepS: share * steep.steepS }, input));
   const STEP = 0.01;
   /** By yield and rate, and by each chance of a batch, in its standard deviations. */
   const slopes = (at: At) => {
@@ -69,7 +69,8 @@ export function measureNext(input: {
     };
   };
   const next = slopes(end);
-  const chanceVariance = (of: readonly number[]): number => of.reduce((sum, c) => sum + c * c, 0);
+  const chanceVariance = (input: readonly number[]): number =>
+    input.reduce((sum, c) => sum + c * c, 0);
   const variance = (a: { y: number; r: number }, b: { y: number; r: number }): number =>
     a.y * b.y * sy ** 2 + a.r * b.r * sr ** 2 + (a.y * b.r + a.r * b.y) * shared;
   const own = variance(next, next);

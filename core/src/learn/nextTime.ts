@@ -48,7 +48,7 @@ export function nextTime(input: {
   };
 }): NextTime[] {
   const { plan, model, aimFrac, foundFrac, scores } = input;
-  const strengthOf = (of: Plan): number => brew(planInput(of), model).strengthFrac;
+  const strengthOf = (plan: Plan): number => brew(planInput(plan), model).strengthFrac;
   const sameFrac = strengthOf(plan);
   const found: NextTime[] = [];
   const offer = (way: NextTime['way'], why: NextTime['why'], changed: Plan | null): void => {

@@ -77,13 +77,13 @@ export function progressOf(input: {
 }
 
 /** By the clock of the steep, or by a wait that began with the step before. */
-function dueOf(of: {
+function dueOf(input: {
   step: Step;
   beganMs: number;
   beforeMs: number | null;
   batch: Partial<Pick<Batch, 'endsAt' | 'plan'>>;
 }): number | null {
-  const { step, beganMs, beforeMs, batch } = of;
+  const { step, beganMs, beforeMs, batch } = input;
   // The end of the steep may have been moved.
   const isEnd = step.atS !== null && batch.plan && step.atS >= 3600 * steepHoursOf(batch.plan);
   if (isEnd && batch.endsAt) return Date.parse(batch.endsAt);

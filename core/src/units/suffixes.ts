@@ -50,7 +50,7 @@ const BARE_KEYS = [
   'plusBrix',
   'portNumber',
   'seed',
-  'rubbish',
+  'malformed',
   'quarter',
   'count',
   'page',

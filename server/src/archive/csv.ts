@@ -38,20 +38,20 @@ function flat(line: Readonly<Record<string, unknown>>, prefix = ''): [string, un
  */
 export async function writeCsv(
   db: Pick<Database, 'sequelize'>,
-  of: { list: string; shopId: string },
+  input: { list: string; shopId: string },
   to: Writable,
 ): Promise<void> {
-  const table = CSV_LISTS[of.list]!;
+  const table = CSV_LISTS[input.list]!;
   // The columns of every row are known before the first is written.
   const names = new Set<string>();
-  await readTable(db, { table, shopId: of.shopId }, async (rows) => {
+  await readTable(db, { table, shopId: input.shopId }, async (rows) => {
     for (const row of rows) for (const [name] of flat(lineOf(table, row))) names.add(name);
   });
   const fields = [...names];
   const written = (data: unknown[][]): string =>
     `${Papa.unparse(data, { escapeFormulae: true, newline: '\r\n' })}\r\n`;
   to.write(written([fields]));
-  await readTable(db, { table, shopId: of.shopId }, async (rows) => {
+  await readTable(db, { table, shopId: input.shopId }, async (rows) => {
     const data = rows.map((row) => {
       const cells = new Map(flat(lineOf(table, row)));
       return fields.map((field) => cells.get(field) ?? '');

@@ -102,14 +102,14 @@ export function lineOf(table: ShopTable, row: StoredRow): Record<string, unknown
 }
 
 /** @returns a line as a row of its table; `columns` are those that the table has beside its body */
-export function rowOf(of: {
+export function rowOf(input: {
   table: ShopTable;
   line: Readonly<Record<string, unknown>>;
   shopId: string;
   columns: readonly string[];
 }): StoredRow {
-  const { table, shopId, columns } = of;
-  const line = table === 'shops' ? { id: shopId, ...of.line } : of.line;
+  const { table, shopId, columns } = input;
+  const line = table === 'shops' ? { id: shopId, ...input.line } : input.line;
   const isColumn = (key: string): boolean => columns.includes(snake(key));
   const entries = Object.entries(line);
   const own = entries.filter(([key]) => isColumn(key)).map(([key, value]) => [snake(key), value]);

@@ -24,13 +24,13 @@ const refusal = (detail: string): ProblemError => new ProblemError('bad_archive'
  * @param isStopped asked between lines; true gives it up
  * @throws {ProblemError} bad_archive, naming file and line; the shop stays as it was
  */
-export async function readArchive(of: {
+export async function readArchive(input: {
   db: Pick<Database, 'sequelize' | 'write'>;
   shopId: string;
   file: string;
   isStopped?: () => boolean;
 }): Promise<Manifest> {
-  const { db, shopId, file, isStopped = () => false } = of;
+  const { db, shopId, file, isStopped = () => false } = input;
   const zip = await opened(file);
   try {
     const entries = await entriesOf(zip);
@@ -113,7 +113,7 @@ async function manifestOf(zip: ZipFile, entries: ReadonlyMap<string, Entry>): Pr
   throw refusal(`manifest.json, ${issue?.path.join('.')}: ${issue?.message}`);
 }
 
-async function readLines(of: {
+async function readLines(input: {
   zip: ZipFile;
   entry: Entry;
   table: ShopTable;
@@ -121,7 +121,7 @@ async function readLines(of: {
   writer: ShopWriter;
   isStopped: () => boolean;
 }): Promise<number> {
-  const { zip, entry, table, shopId, writer, isStopped } = of;
+  const { zip, entry, table, shopId, writer, isStopped } = input;
   const columns = writer.columnsOf(table);
   const schema = LINE_SCHEMAS[table];
   const stream = await streamOf(zip, entry);

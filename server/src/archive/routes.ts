@@ -19,7 +19,7 @@ const MOST_BYTES = 500e6;
 /** All of a shop out and in, and its lists as tables: files, so they stand beside the JSON endpoints. */
 export function mountArchive(
   app: Express,
-  of: {
+  input: {
     db: Database;
     changes: Changes;
     /** Takes up what is another one now and runs by itself. */
@@ -27,7 +27,7 @@ export function mountArchive(
     callerOf: (request: Request) => Promise<RoledCaller>;
   },
 ): void {
-  const { db, changes, callerOf, taken } = of;
+  const { db, changes, callerOf, taken } = input;
 
   app.get('/api/archive', async (request, response) => {
     const { shopId } = await callerOf(request);

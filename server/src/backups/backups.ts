@@ -77,11 +77,11 @@ async function makeNext({ db, by, at }: Parameters<typeof makeBackup>[0]): Promi
   const file = path.join(backupsDir(dataDir), name);
   await copyDatabase(sequelize, file);
   const { size: bytes } = await stat(file);
-  await letGo(dataDir);
+  await removeOldBackups(dataDir);
   return { name, by, at: new Date(ms).toISOString(), bytes };
 }
 
-async function letGo(dataDir: string): Promise<void> {
+async function removeOldBackups(dataDir: string): Promise<void> {
   const all = await listBackups(dataDir);
   for (const by of Object.keys(KEPT) as Backup['by'][])
     for (const { name } of all.filter((one) => one.by === by).slice(KEPT[by]))
@@ -126,7 +126,7 @@ export async function takeRestored(dataDir: string, at: Date): Promise<string | 
     await rename(file, before);
     for (const end of ['-wal', '-shm']) await rm(`${file}${end}`, { force: true });
   }
-  // A kill between the two renames is mended by the next start, which comes here again.
+  // A kill between the two renames is repaired by the next start, which comes here again.
   await rename(waiting, file);
   return before;
 }

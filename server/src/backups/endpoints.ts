@@ -23,7 +23,7 @@ async function fileOf(dataDir: string, name: string): Promise<string> {
 }
 
 /** Copies of the whole shop: made, listed, and taken back into use. */
-export const backupEndpoints = (of: {
+export const backupEndpoints = (input: {
   db: Database;
   /** Takes a file that waits into use. */
   restart: () => void;
@@ -33,7 +33,7 @@ export const backupEndpoints = (of: {
     path: '/api/backups',
     summary: 'The copies of the database, the latest first',
     answer: z.array(backupSchema),
-    handle: () => listBackups(of.db.dataDir),
+    handle: () => listBackups(input.db.dataDir),
   }),
   endpoint({
     method: 'post',
@@ -41,7 +41,7 @@ export const backupEndpoints = (of: {
     summary: 'Copy the database now, checked by opening the copy',
     answer: backupSchema,
     status: 201,
-    handle: () => makeBackup({ db: of.db, by: 'hand', at: new Date() }),
+    handle: () => makeBackup({ db: input.db, by: 'hand', at: new Date() }),
   }),
   endpoint({
     method: 'post',
@@ -50,14 +50,14 @@ export const backupEndpoints = (of: {
     answer: z.object({ name: z.string() }),
     handle: async ({ params }) => {
       const name = params['name']!;
-      const file = await fileOf(of.db.dataDir, name);
+      const file = await fileOf(input.db.dataDir, name);
       try {
-        await prepareRestore({ dataDir: of.db.dataDir, file });
+        await prepareRestore({ dataDir: input.db.dataDir, file });
       } catch (error) {
         if (error instanceof StartError) throw new ProblemError('not_possible_now', error.message);
         throw error;
       }
-      of.restart();
+      input.restart();
       return { name };
     },
   }),
@@ -66,12 +66,12 @@ export const backupEndpoints = (of: {
 /** A copy as a file to keep elsewhere. */
 export function mountBackupDownload(
   app: Express,
-  of: { db: Database; callerOf: (request: Request) => Promise<unknown> },
+  input: { db: Database; callerOf: (request: Request) => Promise<unknown> },
 ): void {
   app.get('/api/backups/:name', async (request, response) => {
-    await of.callerOf(request);
+    await input.callerOf(request);
     const { name } = request.params;
-    const file = await fileOf(of.db.dataDir, name);
+    const file = await fileOf(input.db.dataDir, name);
     response.attachment(name).type('application/vnd.sqlite3');
     createReadStream(file).pipe(response);
   });

@@ -57,11 +57,11 @@ export function calendarFile(input: {
   return `${calendar.toString()}\r\n`;
 }
 
-function zoneOf(of: { zone: string; fromMs: number; toMs: number }): ICAL.Component {
-  const { zone, fromMs } = of;
+function zoneOf(input: { zone: string; fromMs: number; toMs: number }): ICAL.Component {
+  const { zone, fromMs } = input;
   const timezone = new ICAL.Component('vtimezone');
   timezone.addPropertyWithValue('tzid', zone);
-  const transitions = zoneTransitions(of);
+  const transitions = zoneTransitions(input);
   const offsetMs = wallMs({ atMs: fromMs, zone }) - fromMs;
   // A zone that never changed, or not before the first entry, is as it is from the beginning.
   if (transitions.length === 0 || transitions[0]!.atMs > fromMs)
@@ -77,13 +77,13 @@ function zoneOf(of: { zone: string; fromMs: number; toMs: number }): ICAL.Compon
   return timezone;
 }
 
-function eventOf(of: {
+function eventOf(input: {
   entry: FiledEntry;
   zone: string;
   nowMs: number;
   link: string | null;
 }): ICAL.Component {
-  const { entry, zone, nowMs, link } = of;
+  const { entry, zone, nowMs, link } = input;
   const event = new ICAL.Component('vevent');
   const local = (atMs: number): ICAL.Time => floating(wallMs({ atMs, zone }));
   event.addPropertyWithValue('uid', `${entry.batchId}-${entry.key}@ratio`);

@@ -65,7 +65,7 @@ export function calendarEndpoints({ db, scheme, port }: Needs): readonly Endpoin
             version: _,
             ...body
           } = await db.shops.get(caller.shopId, caller.shopId, transaction);
-          await db.shops.restate(caller, { id, body: { ...body, calendarKey } }, transaction);
+          await db.shops.update(caller, { id, body: { ...body, calendarKey } }, transaction);
         });
         return answer({ calendarKey });
       },
@@ -83,9 +83,9 @@ export function calendarEndpoints({ db, scheme, port }: Needs): readonly Endpoin
 /** Calendars: of one batch for whoever may see it, and of all of them behind the secret address. */
 export function mountCalendars(
   app: Express,
-  of: Needs & { callerOf: (request: Request) => Promise<Caller> },
+  input: Needs & { callerOf: (request: Request) => Promise<Caller> },
 ): void {
-  const { db, shopId, clock, callerOf } = of;
+  const { db, shopId, clock, callerOf } = input;
 
   async function send(request: Request, response: Response, batches: Batch[]): Promise<void> {
     const shop: Shop = await db.shops.get(shopId, shopId);

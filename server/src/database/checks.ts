@@ -54,7 +54,7 @@ export function checkFolder(dataDir: string): void {
 
 /** Only its owner may read what the shop writes; somebody else's folder stays as it is. */
 function keepPrivate(dataDir: string, file: string, known: boolean): void {
-  const isOwn = (of: string): boolean => statSync(of).uid === process.getuid?.();
+  const isOwn = (file: string): boolean => statSync(file).uid === process.getuid?.();
   if (isOwn(dataDir)) chmodSync(dataDir, 0o700);
   if (known && isOwn(file)) chmodSync(file, 0o600);
 }

@@ -82,7 +82,7 @@ export interface Documents<T extends Identified> {
    *
    * @throws {ProblemError} not_found
    */
-  readonly restate: (
+  readonly update: (
     caller: Caller,
     document: Pick<Save<T>, 'id' | 'body'>,
     transaction: Transaction,
@@ -274,7 +274,7 @@ export function createDocuments<T extends Identified>(
       }));
       await model.bulkCreate(rows as never, { transaction });
     },
-    restate: async ({ shopId }, { id, body }, transaction) => {
+    update: async ({ shopId }, { id, body }, transaction) => {
       await get(shopId, id, transaction);
       await model.update(storedOf(body), { ...where(shopId, id), transaction });
     },

@@ -45,11 +45,11 @@ const COLUMN_TYPES = {
 /** The rows of one table, each shop's its own. */
 export interface Rows<R extends Row> {
   /** What there is about one thing, in the order of writing. */
-  readonly about: (shopId: string, of: string, transaction?: Transaction) => Promise<Written<R>[]>;
+  readonly about: (shopId: string, id: string, transaction?: Transaction) => Promise<Written<R>[]>;
   /** The same without what is in it: who, what, when, in the order of writing. */
   readonly briefly: (
     shopId: string,
-    of: string,
+    input: string,
   ) => Promise<{ readonly id: string; readonly at: string; readonly author: string }[]>;
   /** What there is about one thing from an instant on, up to another, in the order of time. */
   readonly between: (
@@ -64,7 +64,7 @@ export interface Rows<R extends Row> {
     transaction?: Transaction,
   ) => Promise<Written<R> | null>;
   /** Writes down anew what a row says of something else: what happened stays. */
-  readonly restate: (
+  readonly update: (
     shopId: string,
     row: { readonly id: string } & Partial<R>,
     transaction: Transaction,
@@ -105,19 +105,19 @@ export function createRows<R extends Row>(
   }
 
   return {
-    about: async (shopId, of, transaction) => {
+    about: async (shopId, input, transaction) => {
       const rows = await model.findAll({
-        where: { shopId, [table.of]: of },
+        where: { shopId, [table.of]: input },
         order: ['seq'],
         raw: true,
         transaction: transaction ?? null,
       });
       return rows.map((row) => rowOf(row as unknown as Record<string, unknown>));
     },
-    briefly: async (shopId, of) => {
+    briefly: async (shopId, input) => {
       const rows = await model.findAll({
         attributes: ['id', 'at', 'author'],
-        where: { shopId, [table.of]: of },
+        where: { shopId, [table.of]: input },
         order: ['seq'],
         raw: true,
       });
@@ -160,7 +160,7 @@ export function createRows<R extends Row>(
       const written = rows.map((row) => ({ ...row, shopId, author }));
       await model.bulkCreate(written as never, { transaction });
     },
-    restate: async (shopId, { id, ...said }, transaction) => {
+    update: async (shopId, { id, ...said }, transaction) => {
       await model.update(said, { where: { shopId, id }, transaction });
     },
   };

@@ -39,7 +39,7 @@ export type StoredShop = Shop & {
   readonly calendarKey?: string | null;
 };
 
-/** Somebody of the shop, with what they sign in with, sealed. */
+/** Somebody of the shop, with the hashes of what they sign in with. */
 export type StoredPerson = Omit<Person, 'hasPin' | 'hasPassword'> & {
   readonly pin: string | null;
   readonly password: string | null;
@@ -70,30 +70,34 @@ interface Photo {
 }
 
 /** @returns every table of the database, as a repository */
-export function defineTables(of: {
+export function defineTables(input: {
   sequelize: Sequelize;
   write: WriteTransaction;
   remembered: RememberedRead;
   unreadable: Set<string>;
 }) {
   return {
-    shops: createDocuments<StoredShop>(of, { name: 'shops', what: 'shop', schema: shopSchema }),
-    coffees: createDocuments<Coffee>(of, { name: 'coffees', what: 'coffee', schema: coffeeSchema }),
-    vessels: createDocuments<Vessel>(of, {
+    shops: createDocuments<StoredShop>(input, { name: 'shops', what: 'shop', schema: shopSchema }),
+    coffees: createDocuments<Coffee>(input, {
+      name: 'coffees',
+      what: 'coffee',
+      schema: coffeeSchema,
+    }),
+    vessels: createDocuments<Vessel>(input, {
       name: 'vessels',
       what: 'vessel',
       schema: vesselSchema,
       columns: { brimMl: 'number' },
       order: [['brimMl', 'DESC']],
     }),
-    drinks: createDocuments<Drink>(of, {
+    drinks: createDocuments<Drink>(input, {
       name: 'drinks',
       what: 'drink',
       schema: drinkSchema,
       columns: { order: 'number' },
       order: [['order', 'ASC']],
     }),
-    batches: createDocuments<Batch>(of, {
+    batches: createDocuments<Batch>(input, {
       name: 'batches',
       what: 'batch',
       schema: batchSchema,
@@ -106,46 +110,50 @@ export function defineTables(of: {
       },
       order: [['endsAt', 'ASC']],
     }),
-    jugs: createDocuments<StoredJug>(of, {
+    jugs: createDocuments<StoredJug>(input, {
       name: 'jugs',
       what: 'jug',
       schema: jugSchema,
       columns: { madeAt: 'text', useBy: 'text', onHandG: 'number' },
       order: [['madeAt', 'ASC']],
     }),
-    drafts: createDocuments<Draft>(of, {
+    drafts: createDocuments<Draft>(input, {
       name: 'drafts',
       what: 'draft',
       schema: draftSchema,
       columns: { savedAt: 'text' },
       order: [['savedAt', 'DESC']],
     }),
-    sampleSets: createDocuments<SampleSet>(of, {
+    sampleSets: createDocuments<SampleSet>(input, {
       name: 'sample_sets',
       what: 'set of jars',
       schema: sampleSetSchema,
     }),
-    pantryItems: createDocuments<PantryItem>(of, {
+    pantryItems: createDocuments<PantryItem>(input, {
       name: 'pantry_items',
       what: 'ingredient',
       schema: pantryItemSchema,
     }),
-    houseRecipes: createDocuments<HouseRecipe>(of, {
+    houseRecipes: createDocuments<HouseRecipe>(input, {
       name: 'house_recipes',
       what: 'house recipe',
       schema: houseRecipeSchema,
       columns: { name: 'text' },
       order: [['name', 'ASC']],
     }),
-    openedItems: createDocuments<Opened>(of, {
+    openedItems: createDocuments<Opened>(input, {
       name: 'opened_items',
       what: 'open package',
       schema: openedSchema,
     }),
-    people: createDocuments<StoredPerson>(of, { name: 'people', what: 'person' }),
-    devices: createDocuments<Device>(of, { name: 'devices', what: 'tablet', schema: deviceSchema }),
-    sessions: createDocuments<StoredSession>(of, { name: 'sessions', what: 'session' }),
-    batchActuals: createRows<Omit<BatchActual, 'author'>>(of, {
+    people: createDocuments<StoredPerson>(input, { name: 'people', what: 'person' }),
+    devices: createDocuments<Device>(input, {
+      name: 'devices',
+      what: 'tablet',
+      schema: deviceSchema,
+    }),
+    sessions: createDocuments<StoredSession>(input, { name: 'sessions', what: 'session' }),
+    batchActuals: createRows<Omit<BatchActual, 'author'>>(input, {
       name: 'batch_actuals',
       of: 'batchId',
       columns: {
@@ -164,29 +172,29 @@ export function defineTables(of: {
         instrumentId: 'text',
       },
     }),
-    instruments: createDocuments<Instrument>(of, {
+    instruments: createDocuments<Instrument>(input, {
       name: 'instruments',
       what: 'instrument',
       schema: instrumentSchema,
       columns: { name: 'text' },
       order: [['name', 'ASC']],
     }),
-    probeSamples: createRows<ProbeSample>(of, {
+    probeSamples: createRows<ProbeSample>(input, {
       name: 'probe_samples',
       of: 'instrumentId',
       columns: { instrumentId: 'text', tempC: 'number' },
     }),
-    batchPhotos: createRows<Photo & { readonly batchId: string }>(of, {
+    batchPhotos: createRows<Photo & { readonly batchId: string }>(input, {
       name: 'batch_photos',
       of: 'batchId',
       columns: { batchId: 'text', type: 'text', data: 'text' },
     }),
-    stepPhotos: createRows<Photo & { readonly stepKey: string }>(of, {
+    stepPhotos: createRows<Photo & { readonly stepKey: string }>(input, {
       name: 'step_photos',
       of: 'stepKey',
       columns: { stepKey: 'text', type: 'text', data: 'text' },
     }),
-    dayRows: createRows<Omit<DayRow, 'author' | 'undone'>>(of, {
+    dayRows: createRows<Omit<DayRow, 'author' | 'undone'>>(input, {
       name: 'day_rows',
       of: 'date',
       columns: {
@@ -199,31 +207,31 @@ export function defineTables(of: {
         undoes: 'text',
       },
     }),
-    learnedVersions: createRows<Omit<LearnedVersion, 'author'> & { readonly of: string }>(of, {
+    learnedVersions: createRows<Omit<LearnedVersion, 'author'> & { readonly of: string }>(input, {
       name: 'learned_versions',
       of: 'of',
       columns: { of: 'text', number: 'number', learned: 'json', batchCount: 'number' },
     }),
-    tastings: createRows<Omit<Tasting, 'author'>>(of, {
+    tastings: createRows<Omit<Tasting, 'author'>>(input, {
       name: 'tastings',
       of: 'of',
       schema: tastingSchema,
       columns: { of: 'text', kind: 'text', taster: 'text', note: 'text', said: 'json' },
     }),
-    blindTests: createDocuments<BlindTest>(of, {
+    blindTests: createDocuments<BlindTest>(input, {
       name: 'blind_tests',
       what: 'blind comparison',
       schema: blindTestSchema,
       columns: { begunAt: 'text' },
       order: [['begunAt', 'DESC']],
     }),
-    drinkVersions: createRows<Omit<DrinkVersion, 'author'>>(of, {
+    drinkVersions: createRows<Omit<DrinkVersion, 'author'>>(input, {
       name: 'drink_versions',
       of: 'drinkId',
       schema: drinkVersionSchema,
       columns: { drinkId: 'text', drink: 'json', change: 'text', forWhom: 'text' },
     }),
-    jugEntries: createRows<LedgerEntry>(of, {
+    jugEntries: createRows<LedgerEntry>(input, {
       name: 'jug_entries',
       of: 'jugId',
       columns: {

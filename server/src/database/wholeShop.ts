@@ -52,17 +52,17 @@ export async function readWholeShop(
 /** Rows of one table, so many at a time. */
 export async function readTable(
   { sequelize }: Pick<Database, 'sequelize'>,
-  of: { table: ShopTable; shopId: string },
+  input: { table: ShopTable; shopId: string },
   each: (rows: readonly StoredRow[]) => Promise<void>,
 ): Promise<void> {
-  for await (const rows of pages(sequelize, { ...of, transaction: null })) await each(rows);
+  for await (const rows of pages(sequelize, { ...input, transaction: null })) await each(rows);
 }
 
 async function* pages(
   sequelize: Sequelize,
-  of: { table: ShopTable; shopId: string; transaction: Transaction | null },
+  input: { table: ShopTable; shopId: string; transaction: Transaction | null },
 ): AsyncGenerator<readonly StoredRow[]> {
-  const { table, shopId, transaction } = of;
+  const { table, shopId, transaction } = input;
   const key = SHOP_TABLES[table];
   let last: unknown = key === 'seq' ? -1 : '';
   // By its place in the table: an index of the shop would be sorted anew for every page.

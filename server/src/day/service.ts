@@ -12,7 +12,7 @@ import type { Clock } from '../clock.ts';
 import type { Database } from '../database/database.ts';
 import { answered } from '../database/rows.ts';
 import { ProblemError } from '../problem.ts';
-import { isAgain, momentOnce } from '../rowAgain.ts';
+import { isRepeat, momentOnce } from '../repeatedRow.ts';
 
 /** What is written down of a day, and what was poured on each. */
 export interface DayService {
@@ -67,7 +67,7 @@ export function createDayService({ db, clock, changes }: Needs): DayService {
       await write(async (transaction) => {
         const before = await dayRows.find(shopId, request.id, transaction);
         const row = { ...NOTHING_SAID, ...said, date, at: momentOnce({ clock, at, before }) };
-        if (isAgain(before, row)) return;
+        if (isRepeat(before, row)) return;
         if (request.kind === 'undone') {
           const undone = await dayRows.find(shopId, request.undoes, transaction);
           if (undone?.date !== date)

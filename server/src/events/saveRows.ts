@@ -22,14 +22,14 @@ export async function saveRows(
   for (const { id, version, ...body } of rows.batches ?? [])
     await db.batches.save(caller, { id, seenVersion: version - 1, body }, transaction);
   for (const { id, version: _, ...body } of rows.jugs ?? [])
-    if (before.jugs.has(id)) await db.jugs.restate(caller, { id, body }, transaction);
+    if (before.jugs.has(id)) await db.jugs.update(caller, { id, body }, transaction);
     else await db.jugs.save(caller, { id, seenVersion: 0, body }, transaction);
   for (const row of rows.observations ?? []) await db.batchActuals.add(caller, row, transaction);
   for (const row of rows.entries ?? []) await db.jugEntries.add(caller, row, transaction);
   for (const row of rows.recalculated ?? []) {
     const { id, strengthFrac, caffeineMgPerG, pricePerKg, useBy } = row;
     const content = { id, strengthFrac, caffeineMgPerG, pricePerKg, useBy };
-    await db.jugEntries.restate(shopId, content, transaction);
+    await db.jugEntries.update(shopId, content, transaction);
   }
   if (rows.startedDraftId === undefined) return;
   const draft = await db.drafts.find(shopId, rows.startedDraftId, transaction);

@@ -20,22 +20,22 @@ const historySchema = z.array(
 );
 
 /** Instruments: kept as documents, asked for what they say, told what to do. */
-export const instrumentEndpoints = (of: {
+export const instrumentEndpoints = (input: {
   documents: KeptDocuments<Instrument>;
   hub: InstrumentHub;
   db: Database;
   nowMs: () => number;
 }): readonly Endpoint[] => {
-  const { hub, db, nowMs } = of;
+  const { hub, db, nowMs } = input;
   const documents: KeptDocuments<Instrument> = {
-    ...of.documents,
+    ...input.documents,
     save: async (caller, save) => {
-      const saved = await of.documents.save(caller, save);
+      const saved = await input.documents.save(caller, save);
       await hub.refresh();
       return saved;
     },
     remove: async (caller, remove) => {
-      await of.documents.remove(caller, remove);
+      await input.documents.remove(caller, remove);
       await hub.refresh();
     },
   };

@@ -42,7 +42,7 @@ interface Running {
   readonly isSteady: ReturnType<typeof createSteadiness>;
   state: DriverState;
   detail: string;
-  rubbish: number;
+  malformed: number;
   sample: Sample | null;
   heardMs: number;
   sentMs: number;
@@ -81,15 +81,15 @@ export function createInstrumentHub(needs: {
     state:
       one.state === 'speaks' && performance.now() - one.heardMs > SILENT_MS ? 'silent' : one.state,
     detail: one.detail,
-    rubbish: one.rubbish,
+    malformed: one.malformed,
     sample: one.sample,
   });
   const send = (one: Running): void => changes.sendInstrument(shopId, stateOf(one));
 
   function hear(one: Running, line: Line): void {
     if (line.says === 'hello') return;
-    if (line.says === 'rubbish') {
-      one.rubbish = Math.min(one.rubbish + 1, 1e9);
+    if (line.says === 'malformed') {
+      one.malformed = Math.min(one.malformed + 1, 1e9);
       one.detail = 'It said something that nobody understands.';
       return;
     }
@@ -102,7 +102,7 @@ export function createInstrumentHub(needs: {
     send(one);
   }
 
-  function sampleOf(one: Running, line: Exclude<Line, { says: 'hello' | 'rubbish' }>): Sample {
+  function sampleOf(one: Running, line: Exclude<Line, { says: 'hello' | 'malformed' }>): Sample {
     const none = { massG: null, tempC: null, brix: null, sampleC: null, isSteady: true };
     const at = { instrumentId: one.instrument.id, atMs: clock.now().getTime() };
     const sample = ((): Sample => {
@@ -155,7 +155,7 @@ export function createInstrumentHub(needs: {
       isSteady: createSteadiness({ withinG: STEADY_G }),
       state: 'connecting',
       detail: instrument.driver.by === 'serial' ? 'Plug it into a tablet, and open it there.' : '',
-      rubbish: 0,
+      malformed: 0,
       sample: null,
       heardMs: 0,
       sentMs: 0,
@@ -182,7 +182,7 @@ export function createInstrumentHub(needs: {
   }
 
   /** What is around a stand-in: the shop, and the batch that it attends. */
-  function surroundings(of: Running, seed: number): Surroundings {
+  function surroundings(input: Running, seed: number): Surroundings {
     const found = async (batchId: string) => {
       const [batch, rows, shop] = await Promise.all([
         db.batches.find(shopId, batchId),
@@ -217,7 +217,7 @@ export function createInstrumentHub(needs: {
       isWatched: () => changes.isWatching(shopId),
       placeC: async () => {
         const shop = await look();
-        const { batchId, place } = of.instrument;
+        const { batchId, place } = input.instrument;
         const at = batchId === null ? null : await found(batchId);
         return at?.tempC ?? (place === 'fridge' ? shop.fridgeC : shop.roomC);
       },

@@ -4,9 +4,9 @@ import type { Database } from '../database/database.ts';
 /** What probes of a batch's places said while it steeped, in means of five minutes. */
 export async function probesOf(
   db: Database,
-  of: { shopId: string; batch: Pick<Batch, 'id' | 'startedAt'>; untilMs: number },
+  input: { shopId: string; batch: Pick<Batch, 'id' | 'startedAt'>; untilMs: number },
 ): Promise<BatchInFull['probes']> {
-  const { shopId, batch, untilMs } = of;
+  const { shopId, batch, untilMs } = input;
   const all = (await db.instruments.list(shopId)).filter(({ kind }) => kind === 'probe');
   type Hung = { readonly id: string; readonly place: BatchInFull['probes'][number]['place'] };
   const probes = all.flatMap(({ id, place, batchId }): Hung[] => {

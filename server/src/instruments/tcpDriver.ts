@@ -29,25 +29,25 @@ export const isOwnNetwork = (address: string): boolean =>
   OWN_NETWORK.check(address, isIP(address) === 6 ? 'ipv6' : 'ipv4');
 
 /** A device that speaks the line protocol at an address of the shop's network; it is called again when it is gone. */
-export function tcpDriver(of: { host: string; portNumber: number }, hearing: Hearing): Driver {
+export function tcpDriver(input: { host: string; portNumber: number }, hearing: Hearing): Driver {
   let socket: Socket | null = null;
   let retryMs = FIRST_RETRY_MS;
   let again: NodeJS.Timeout | undefined;
   let isClosed = false;
 
   async function open(): Promise<void> {
-    hearing.state('connecting', `Calling ${of.host}:${of.portNumber}.`);
-    const address = await lookup(of.host).then(
+    hearing.state('connecting', `Calling ${input.host}:${input.portNumber}.`);
+    const address = await lookup(input.host).then(
       (found) => found.address,
       () => null,
     );
     if (isClosed) return;
-    if (address === null) return lost(`Nothing is called ${of.host}.`);
+    if (address === null) return lost(`Nothing is called ${input.host}.`);
     if (!isOwnNetwork(address))
-      return lost(`${of.host} is not of this network. Instruments are called there alone.`);
+      return lost(`${input.host} is not of this network. Instruments are called there alone.`);
     const cut = createLineCutter();
     let [windowMs, count] = [0, 0];
-    const line = connect({ host: address, port: of.portNumber });
+    const line = connect({ host: address, port: input.portNumber });
     socket = line;
     line.setEncoding('utf8').setTimeout(CONNECT_MS, () => line.destroy());
     line.once('connect', () => {

@@ -18,7 +18,7 @@ import type { Database } from '../database/database.ts';
 import { readLogPage, type LogFilter } from '../database/logPage.ts';
 import { answered } from '../database/rows.ts';
 import { ProblemError } from '../problem.ts';
-import { isAgain, momentOnce } from '../rowAgain.ts';
+import { isRepeat, momentOnce } from '../repeatedRow.ts';
 
 /** The log: its pages, what it taught, and how it tasted. */
 export interface LogService {
@@ -33,7 +33,7 @@ export interface LogService {
   /** Every version of what was learned, the one in use first. */
   readonly learned: (caller: Caller) => Promise<LearnedVersion[]>;
   readonly accept: (caller: Caller, request: AcceptLearnedRequest) => Promise<LearnedVersion[]>;
-  readonly tastings: (caller: Caller, of: string) => Promise<Tasting[]>;
+  readonly tastings: (caller: Caller, id: string) => Promise<Tasting[]>;
   readonly taste: (caller: Caller, request: TastingRequest) => Promise<Tasting[]>;
 }
 
@@ -74,8 +74,8 @@ export function createLogService({ db, clock, changes, batches }: Needs): LogSer
         return version;
       })
       .toReversed();
-  const tasted = async ({ shopId }: Caller, of: string): Promise<Tasting[]> =>
-    (await tastings.about(shopId, of)).map(answered);
+  const tasted = async ({ shopId }: Caller, id: string): Promise<Tasting[]> =>
+    (await tastings.about(shopId, id)).map(answered);
 
   return {
     page: async ({ shopId }, query) => ({
@@ -155,7 +155,7 @@ export function createLogService({ db, clock, changes, batches }: Needs): LogSer
       await write(async (transaction) => {
         const before = await tastings.find(shopId, request.id, transaction);
         const row = { ...request, at: momentOnce({ clock, at, before }) };
-        if (!isAgain(before, row)) await tastings.add(caller, row, transaction);
+        if (!isRepeat(before, row)) await tastings.add(caller, row, transaction);
       });
       changes.publish(caller, { noun: 'tastings', id: request.of });
       return tasted(caller, request.of);

@@ -28,12 +28,12 @@ const MOST_LINES = 200_000;
 const EVERY = 50;
 
 /** A batch of an old log as one of this: planned and predicted by what is written of it, strained since. */
-function asBatch(of: {
+function asBatch(input: {
   old: OldBatch;
   shop: Shop;
   coffees: readonly Coffee[];
 }): Omit<Batch, 'id' | 'version'> {
-  const { old, shop, coffees } = of;
+  const { old, shop, coffees } = input;
   const named = coffees.find(({ name }) => name.toLowerCase() === old.coffeeName.toLowerCase());
   const coffee = named ?? { ...USUAL_COFFEES[0]!, name: old.coffeeName };
   const { doseG, waterG, grind, place, hours } = old;
@@ -65,7 +65,7 @@ function asBatch(of: {
 /** @returns how many of some batches were not there yet, and are now */
 async function keep(
   db: Database,
-  of: {
+  input: {
     caller: Caller;
     olds: readonly OldBatch[];
     shop: Shop;
@@ -73,7 +73,7 @@ async function keep(
     transaction: Transaction;
   },
 ): Promise<number> {
-  const { caller, olds, shop, coffees, transaction } = of;
+  const { caller, olds, shop, coffees, transaction } = input;
   const once = [...new Map(olds.map((old) => [old.id, old])).values()];
   const ids = once.map(({ id }) => id);
   const taken = await db.batches.taken(caller.shopId, ids, transaction);
@@ -102,9 +102,9 @@ async function keep(
  */
 export function mountTakeIn(
   app: Express,
-  of: { db: Database; changes: Changes; callerOf: (request: Request) => Promise<Caller> },
+  given: { db: Database; changes: Changes; callerOf: (request: Request) => Promise<Caller> },
 ): void {
-  const { db, changes, callerOf } = of;
+  const { db, changes, callerOf } = given;
   app.post('/api/log/import', async (request, response) => {
     const caller = await callerOf(request);
     const { shopId } = caller;

@@ -25,17 +25,17 @@ export interface PantryService {
   readonly opened: KeptDocuments<Opened>;
   /** Built-in, own and house-made together. */
   readonly resolved: (
-    of: Pick<Caller, 'shopId'>,
+    input: Pick<Caller, 'shopId'>,
     transaction?: Transaction,
   ) => Promise<ResolvedPantry>;
 }
 
 /** Checks a document that is about to be written, inside the transaction that wrote it. */
-type Check = (of: { caller: Caller; id: string; transaction: Transaction }) => Promise<void>;
+type Check = (input: { caller: Caller; id: string; transaction: Transaction }) => Promise<void>;
 
 /** @returns the use cases of the pantry */
-export function createPantryService(of: { db: Database; changes: Changes }): PantryService {
-  const { db, changes } = of;
+export function createPantryService(input: { db: Database; changes: Changes }): PantryService {
+  const { db, changes } = input;
 
   async function resolved(
     { shopId }: Pick<Caller, 'shopId'>,

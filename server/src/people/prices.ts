@@ -18,7 +18,8 @@ export function requirePriceRight(input: {
 }): void {
   const { caller, before, after, keys } = input;
   if (mayDo(caller.role, 'leads')) return;
-  const priceOf = (of: object | null, key: string): unknown => (of as Priced | null)?.[key] || null;
+  const priceOf = (input: object | null, key: string): unknown =>
+    (input as Priced | null)?.[key] || null;
   if (keys.some((key) => priceOf(before, key) !== priceOf(after, key)))
     throw new ProblemError('not_allowed', 'Prices take somebody who leads.');
 }

@@ -12,14 +12,14 @@ const COST = { N: 2 ** 15, r: 8, p: 1, maxmem: 64 * 2 ** 20 };
 const LENGTH = 32;
 
 /** @returns what is kept of a PIN or a password: scrypt's answer with its salt (RFC 7914) */
-export async function sealed(secret: string): Promise<string> {
+export async function hashSecret(secret: string): Promise<string> {
   const salt = randomBytes(16);
   const key = await derive(secret, salt, LENGTH, COST);
   return `scrypt:${salt.toString('base64')}:${key.toString('base64')}`;
 }
 
-/** @returns whether a secret is the one that was sealed; takes as long where nothing was */
-export async function opens(secret: string, kept: string | null): Promise<boolean> {
+/** @returns whether a secret is the one that was hashed; takes as long where nothing was */
+export async function verifySecret(secret: string, kept: string | null): Promise<boolean> {
   const [, salt, key] = (kept ?? 'scrypt:AAAA:').split(':');
   const derived = await derive(secret, Buffer.from(salt!, 'base64'), LENGTH, COST);
   const known = Buffer.from(key!, 'base64');

@@ -14,7 +14,7 @@ import type { Remove } from '../database/documents.ts';
 import type { StoredPerson } from '../database/tables.ts';
 import { addressesOf } from '../machineAddresses.ts';
 import { ProblemError } from '../problem.ts';
-import { digestOf, newCode, newToken, opens, sealed } from './secrets.ts';
+import { digestOf, newCode, newToken, hashSecret, verifySecret } from './secrets.ts';
 
 /** Whence a request comes, as far as it says who stands there. */
 export interface Origin {
@@ -37,14 +37,14 @@ const LONGEST_WAIT_MS = 15 * 60_000;
 export type PeopleService = ReturnType<typeof createPeopleService>;
 
 /** @returns the use cases of people and tablets */
-export function createPeopleService(of: {
+export function createPeopleService(given: {
   db: Database;
   shopId: string;
   port: () => number;
   scheme?: 'http' | 'https';
   now?: () => number;
 }) {
-  const { db, shopId, port, scheme = 'http', now = Date.now } = of;
+  const { db, shopId, port, scheme = 'http', now = Date.now } = given;
   const { people, devices, sessions } = db;
   const own: Caller = { shopId, author: UNSIGNED };
   const pairings = new Map<string, { role: Role; untilMs: number }>();
@@ -71,7 +71,7 @@ export function createPeopleService(of: {
   }
 
   /** Refuses a try that comes too soon after others that failed. */
-  function requirePatience(key: string): void {
+  function throttle(key: string): void {
     const { times = 0, atMs = 0 } = failures.get(key) ?? {};
     if (times < FREE_TRIES) return;
     const waitMs = Math.min(LONGEST_WAIT_MS, 1000 * 2 ** (times - FREE_TRIES)) - (now() - atMs);
@@ -117,13 +117,13 @@ export function createPeopleService(of: {
       const all = await people.list(shopId);
       const isPin = 'pin' in request;
       const key = isPin ? request.personId : `name ${request.name.toLowerCase()}`;
-      requirePatience(key);
+      throttle(key);
       const isShared = origin.isLocal || (await standing(origin)).device !== null;
       const person = all.find(({ id, name }) =>
         isPin ? id === request.personId : name.toLowerCase() === request.name.toLowerCase(),
       );
       const kept = isPin ? (isShared ? person?.pin : null) : person?.password;
-      const isRight = await opens(isPin ? request.pin : request.password, kept ?? null);
+      const isRight = await verifySecret(isPin ? request.pin : request.password, kept ?? null);
       note(key, isRight && person !== undefined);
       if (!isRight || !person)
         throw new ProblemError(
@@ -160,7 +160,7 @@ export function createPeopleService(of: {
     /** @returns the token that the tablet keeps; @throws {ProblemError} wrong_secret, too_many */
     pair: async (input: { code: string; device: string; from: string }): Promise<string> => {
       const key = `pair ${input.from}`;
-      requirePatience(key);
+      throttle(key);
       const code = input.code.trim().toUpperCase();
       const found = pairings.get(code);
       const isRight = found !== undefined && found.untilMs > now();
@@ -189,7 +189,7 @@ export function createPeopleService(of: {
       if (same) throw new ProblemError('already_exists', `${same.name} is here already.`);
       if (request.role !== 'leads') await requireOneLead(id);
       const kept = async (next: string | null | undefined, now: string | null | undefined) =>
-        next === undefined ? (now ?? null) : next === null ? null : sealed(next);
+        next === undefined ? (now ?? null) : next === null ? null : hashSecret(next);
       const body = {
         name: request.name,
         role: request.role,

@@ -17,14 +17,14 @@ const MOST_OF_ONE = 30;
 /** Photographs: taken in by what they are, kept in the database, served as images and nothing else. */
 export function mountPhotos(
   app: Express,
-  of: {
+  input: {
     db: Database;
     clock: Clock;
     changes: Changes;
     callerOf: (request: Request, right: Right) => Promise<Caller>;
   },
 ): void {
-  const { db, clock, changes, callerOf } = of;
+  const { db, clock, changes, callerOf } = input;
   const body = express.raw({ type: () => true, limit: MOST_BYTES });
   /** When it was taken: it may have waited for the server, and is of no later than now. */
   function takenAt(request: Request): string {
@@ -78,7 +78,7 @@ export function mountPhotos(
 }
 
 /** The same photograph sent again is kept once; another one under its id is refused. */
-async function keepOnce<R extends Row & { readonly data: string }>(of: {
+async function keepOnce<R extends Row & { readonly data: string }>(input: {
   caller: Caller;
   rows: Rows<R>;
   /** Key of what it is a photograph of. */
@@ -86,7 +86,7 @@ async function keepOnce<R extends Row & { readonly data: string }>(of: {
   row: R;
   transaction: Transaction;
 }): Promise<void> {
-  const { caller, rows, of: key, row, transaction } = of;
+  const { caller, rows, of: key, row, transaction } = input;
   const before = await rows.find(caller.shopId, row.id, transaction);
   if (before?.[key] === row[key] && before.data === row.data) return;
   if (before) throw new ProblemError('already_exists', 'Another photograph has this id.');

@@ -79,7 +79,7 @@ describe('createChanges', () => {
       for (const unknown of [
         again.latest(),
         '',
-        'rubbish',
+        'malformed',
         `${after}999`,
         after.replace(/\d+$/, '-1'),
       ])

@@ -91,7 +91,7 @@ describe('createDocuments', () => {
     const { jugs, write } = server.db;
     const { id, version, ...body } = (await jugs.list('lido'))[0]!;
     await write((transaction) =>
-      jugs.restate(LIDO, { id, body: { ...body, onHandG: 12 } }, transaction),
+      jugs.update(LIDO, { id, body: { ...body, onHandG: 12 } }, transaction),
     );
     expect(await jugs.get('lido', id)).to.include({ version, onHandG: 12 });
   });

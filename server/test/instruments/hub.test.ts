@@ -67,9 +67,9 @@ describe('instruments', () => {
     await until((one) => one.sample?.massG === 0);
   });
 
-  it('rubbish is counted, named, and between it what is understood is shown', async () => {
-    await put('bench', tcp(await device('rubbish')));
-    const state = await until((one) => one.rubbish > 5 && one.sample !== null);
+  it('malformed is counted, named, and between it what is understood is shown', async () => {
+    await put('bench', tcp(await device('malformed')));
+    const state = await until((one) => one.malformed > 5 && one.sample !== null);
     expect(state.sample!.massG).to.equal(42);
     expect(state.detail).to.match(/nobody understands/);
   });
@@ -108,7 +108,7 @@ describe('instruments', () => {
       request(server.app).post(`/api/instruments/${id}/lines`).send({ lines });
     const { body } = await push('prb', ['hello', 'nonsense', 'temp 4.2']);
     expect(body.sample).to.include({ tempC: 4.2 });
-    expect(body.rubbish).to.equal(2);
+    expect(body.malformed).to.equal(2);
     expect((await push('none', ['temp 4'])).status).to.equal(404);
     await put('bench', { driver: { by: 'simulated', seed: 1 } });
     expect((await push('bench', ['mass 4'])).status).to.equal(409);

@@ -16,7 +16,7 @@ const server = createServer((socket) => {
     socket.on('close', () => clearInterval(timer));
   };
   if (manner === 'scale') every(50, () => say(`mass ${massG.toFixed(1)} steady\n`));
-  if (manner === 'rubbish')
+  if (manner === 'malformed')
     every(20, () => say(`\u0000ÿ#${'?'.repeat(300)}\nmass oops\nmass 42 steady\n`));
   if (manner === 'flood') {
     const flood = () => {

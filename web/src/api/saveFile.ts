@@ -1,6 +1,6 @@
 /** Gives a text or a picture to whoever sits at the page, as a file. */
-export function saveFile(of: { name: string; data: string | Blob; type?: string }): void {
-  const { name, data, type = 'application/json' } = of;
+export function saveFile(input: { name: string; data: string | Blob; type?: string }): void {
+  const { name, data, type = 'application/json' } = input;
   const href = URL.createObjectURL(new Blob([data], { type }));
   const link = Object.assign(document.createElement('a'), { href, download: name });
   link.click();

@@ -6,7 +6,7 @@ import { useNotice } from '../stores/notice.ts';
  * Takes into hand what the address asks for, by its id under a key; where there is no such thing, or
  * not any more, that is said.
  */
-export function useAskedFor(of: {
+export function useAskedFor(input: {
   key: string;
   /** What it is called, as in "There is no such drink". */
   what: string;
@@ -17,18 +17,18 @@ export function useAskedFor(of: {
   const route = useRoute();
   const notice = useNotice();
   watch(
-    () => route.query[of.key],
+    () => route.query[input.key],
     (asked) => {
-      if (typeof asked === 'string') of.take(asked);
+      if (typeof asked === 'string') input.take(asked);
     },
     { immediate: true },
   );
   // Once for each address: what is let go later was there.
   watch(
-    [() => route.query[of.key], () => of.ids().length > 0],
+    [() => route.query[input.key], () => input.ids().length > 0],
     ([asked, isKnown]) => {
-      if (typeof asked === 'string' && isKnown && !of.ids().includes(asked))
-        notice.say({ tone: 'wrong', text: `There is no such ${of.what} any more.` });
+      if (typeof asked === 'string' && isKnown && !input.ids().includes(asked))
+        notice.say({ tone: 'wrong', text: `There is no such ${input.what} any more.` });
     },
     { immediate: true },
   );

@@ -1,7 +1,7 @@
 import { useFileDialog } from '@vueuse/core';
 
 /**
- * Asks for a file; the same one again, once it was mended, is a choice too.
+ * Asks for a file; the same one again, once it was repaired, is a choice too.
  *
  * @param accept as of an input of files
  * @returns opens the dialog

@@ -56,9 +56,9 @@ export function useStateStrip(refresh: () => Promise<unknown>) {
       const held = heldBy(id);
       if (held) outbox.insist(held);
     },
-    letGo(id: string): void {
+    discard(id: string): void {
       const held = heldBy(id);
-      if (held) outbox.letGo(held);
+      if (held) outbox.discard(held);
     },
   };
 }

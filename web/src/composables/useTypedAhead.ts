@@ -8,8 +8,8 @@ import type { Ref } from 'vue';
  * @param of.waits whether the field is asked for
  * @param of.text what is typed into it
  */
-export function useTypedAhead(of: { waits: Readonly<Ref<boolean>>; text: Ref<string> }): void {
-  const { waits, text } = of;
+export function useTypedAhead(input: { waits: Readonly<Ref<boolean>>; text: Ref<string> }): void {
+  const { waits, text } = input;
   const take = (event: KeyboardEvent): void => {
     if (!waits.value || event.key.length !== 1 || event.ctrlKey || event.metaKey || event.altKey)
       return;

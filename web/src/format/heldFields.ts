@@ -5,8 +5,8 @@ export interface HeldField {
   readonly theirs: string;
 }
 
-const at = (of: unknown, path: string): unknown =>
-  path.split('.').reduce<unknown>((part, key) => (part as Record<string, unknown>)?.[key], of);
+const at = (input: unknown, path: string): unknown =>
+  path.split('.').reduce<unknown>((part, key) => (part as Record<string, unknown>)?.[key], input);
 
 /** A value as somebody at a page reads it. */
 const written = (value: unknown): string =>

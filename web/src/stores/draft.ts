@@ -83,8 +83,8 @@ export const useDraft = defineStore('draft', () => {
 
   /** What the model takes for the plan's coffee. */
   const model = computed(() => shelf.modelFor(coffee.value));
-  const solve = (of: Plan, targets: TargetPair): BrewSolution =>
-    solveBrew(brewSetting(of), targets, model.value);
+  const solve = (plan: Plan, targets: TargetPair): BrewSolution =>
+    solveBrew(brewSetting(plan), targets, model.value);
   /** Every amount of the draft as it is. */
   const amounts = computed(() => brewAmounts(brewSetting(plan.value), plan.value, model.value));
 
@@ -165,18 +165,18 @@ export const useDraft = defineStore('draft', () => {
   const sync = useDraftSync({ draft, startingPlan, restart });
 
   /** A plan with the first coffee of the shelf, and the smallest vessel that is free and holds it. */
-  function withShelf(of: Plan): Plan {
-    const needMl = slurryMl({ ...of, tempC: of.waterC });
+  function withShelf(plan: Plan): Plan {
+    const needMl = slurryMl({ ...plan, tempC: plan.waterC });
     const free = shelf.steepers
       .filter(
         ({ id, brimMl, shaken }) =>
           vesselFit({ slurryMl: needMl, vesselMl: brimMl, shaken }).fit !== 'overflows' &&
-          batches.inVessel(id, of, shelf.now.getTime()) === null &&
+          batches.inVessel(id, plan, shelf.now.getTime()) === null &&
           batches.uncleaned(id) === null,
       )
       .toSorted((a, b) => a.brimMl - b.brimMl);
     return {
-      ...of,
+      ...plan,
       coffeeId: shelf.coffees[0]?.id ?? USUAL_ID,
       vesselId: free[0]?.id ?? ANY_VESSEL_ID,
     };

@@ -15,11 +15,11 @@ export const useLog = defineStore('log', () => {
   const shelf = useShop();
   const tastings = shallowRef<ReadonlyMap<string, readonly Tasting[]>>(new Map());
   const blindTests = useDocuments<BlindTest>('/api/blind-tests');
-  const keep = (of: string, rows: readonly Tasting[]): void => {
-    tastings.value = new Map(tastings.value).set(of, rows);
+  const keep = (id: string, rows: readonly Tasting[]): void => {
+    tastings.value = new Map(tastings.value).set(id, rows);
   };
-  const loadTastings = async (of: string): Promise<void> =>
-    keep(of, await askOrLast(`/api/tastings/${of}`));
+  const loadTastings = async (id: string): Promise<void> =>
+    keep(id, await askOrLast(`/api/tastings/${id}`));
 
   return {
     page: (query: LogQuery) => {
@@ -34,7 +34,7 @@ export const useLog = defineStore('log', () => {
       await ask('/api/learned', { method: 'POST', body: request });
       await shelf.loadLearned();
     },
-    tastingsOf: (of: string) => tastings.value.get(of) ?? [],
+    tastingsOf: (id: string) => tastings.value.get(id) ?? [],
     loadTastings,
     taste: async (request: TastingRequest, what: string): Promise<void> => {
       const write = { method: 'POST' as const, path: '/api/tastings', body: request, what };
@@ -42,8 +42,8 @@ export const useLog = defineStore('log', () => {
     },
     blindTests: blindTests.all,
     saveBlindTest: blindTests.save,
-    load: async (of?: string): Promise<void> => {
-      const open = [...tastings.value.keys()].filter((one) => of === undefined || one === of);
+    load: async (id?: string): Promise<void> => {
+      const open = [...tastings.value.keys()].filter((one) => id === undefined || one === id);
       await Promise.all([blindTests.load(), ...open.map(loadTastings)]);
     },
   };

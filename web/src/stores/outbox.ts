@@ -204,9 +204,9 @@ export const useOutbox = defineStore('outbox', () => {
         : null;
     if (fields?.length === 0) {
       const merged = rebased({ before, after: body, now: there });
-      change((of) => ({
-        ...of,
-        waiting: of.waiting.map((one) =>
+      change((input) => ({
+        ...input,
+        waiting: input.waiting.map((one) =>
           one.id === id ? { ...one, body: merged, version: now as number, before: there } : one,
         ),
       }));
@@ -239,15 +239,15 @@ export const useOutbox = defineStore('outbox', () => {
      * @throws {RequestProblem} where the server refuses it
      */
     async write<T>(
-      of: Omit<Write, 'id'>,
+      input: Omit<Write, 'id'>,
       arrive: (answer: T) => void = () => undefined,
     ): Promise<Sent<T>> {
       const id = newId();
       const isReplaced = (one: Write): boolean =>
-        of.replaces === true && one.path === of.path && one.id !== sentId;
+        input.replaces === true && one.path === input.path && one.id !== sentId;
       change((now) => ({
         ...now,
-        waiting: [...now.waiting.filter((one) => !isReplaced(one)), { ...of, id }],
+        waiting: [...now.waiting.filter((one) => !isReplaced(one)), { ...input, id }],
       }));
       const sent = new Promise<Sent<unknown>>((resolve, reject) =>
         waiters.set(id, {
@@ -274,8 +274,8 @@ export const useOutbox = defineStore('outbox', () => {
       }));
       void send();
     },
-    /** Lets a held write go: what is there now stays. */
-    letGo: ({ write }: Held): void =>
+    /** Discards a held write: what is there now stays. */
+    discard: ({ write }: Held): void =>
       change((now) => ({ ...now, held: now.held.filter((one) => one.write.id !== write.id) })),
   };
 });

@@ -76,11 +76,11 @@ export const usePhotos = defineStore('photos', () => {
     waiting: computed(() => waiting.value),
     isStopped,
     /** Those of a batch or a step that wait. */
-    waitingOf: (of: string): readonly WaitingPhoto[] =>
-      waiting.value.filter((one) => one.of === of),
+    waitingOf: (id: string): readonly WaitingPhoto[] =>
+      waiting.value.filter((one) => one.of === id),
     /** @returns its identity, and whether the server has it already */
-    async keep(of: string, photo: Blob, about: { at: string; what: string }) {
-      const one: WaitingPhoto = { id: newId(), of, photo, ...about };
+    async keep(input: string, photo: Blob, about: { at: string; what: string }) {
+      const one: WaitingPhoto = { id: newId(), of: input, photo, ...about };
       await set(one.id, one, kept()).catch(() => undefined);
       waiting.value = [...waiting.value, one];
       await send();

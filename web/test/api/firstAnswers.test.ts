@@ -83,7 +83,7 @@ describe('the first answers', () => {
   for (const [name, start] of [
     ['none come', { status: 0, body: null }],
     ['the server has none', { status: 404, body: {} }],
-    ['one cannot be read', { status: 200, body: { '/api/jugs': 'rubbish' } }],
+    ['one cannot be read', { status: 200, body: { '/api/jugs': 'malformed' } }],
   ] as const)
     it(`are done without where ${name}`, async () => {
       server(start);

@@ -55,7 +55,7 @@ describe('useDocuments', () => {
     browser.answer(() => ({ status: 412, body: { detail: 'Somebody else was first.' } }));
     const refused = await documents.save(spoon).catch((error: unknown) => error);
     expect(refused).to.be.instanceOf(RequestProblem);
-    browser.answer(() => ({ status: 200, body: 'rubbish' }));
+    browser.answer(() => ({ status: 200, body: 'malformed' }));
     await documents.load();
     expect(useConnection().away).to.equal(true);
     expect(documents.all.value).to.deep.equal([spoon]);

@@ -14,7 +14,7 @@ describe('useStateStrip', () => {
   it('says what is kept here, and what was refused, in one place', async () => {
     let isAway = true;
     let refreshed = 0;
-    const { strip, isNews, tryNow, letGo, stores } = await withApp({
+    const { strip, isNews, tryNow, discard, stores } = await withApp({
       browser,
       path: '/plan',
       answers: ({ method }) => {
@@ -43,7 +43,7 @@ describe('useStateStrip', () => {
     expect(refreshed).to.equal(1);
     expect(strip.value.held[0]).to.deep.include({ reason: 'Only 960 g are in this jug.' });
     expect(strip.value.draftRefused).to.equal('Only 960 g are in this jug.');
-    letGo(strip.value.held[0]!.id);
+    discard(strip.value.held[0]!.id);
     expect(strip.value.held).to.deep.equal([]);
   });
 });

@@ -78,12 +78,12 @@ const dataUrlOf = (blob: Blob): Promise<string> =>
  *
  * @param of.name without its ending
  */
-export async function saveChart(of: {
+export async function saveChart(input: {
   svg: SVGSVGElement;
   name: string;
   as: 'svg' | 'png';
 }): Promise<void> {
-  const { svg, name, as } = of;
+  const { svg, name, as } = input;
   const alone = await standalone(svg);
   const text = new XMLSerializer().serializeToString(alone);
   if (as === 'svg') return saveFile({ name: `${name}.svg`, data: text, type: 'image/svg+xml' });

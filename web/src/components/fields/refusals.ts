@@ -20,7 +20,7 @@ export function useRefused() {
 
 /**
  * Collects the fields below that refuse what was typed into them: nothing that depends on them is
- * written until they are mended.
+ * written until they are corrected.
  *
  * @returns what the first of them is called; null where all are understood
  */
@@ -42,8 +42,12 @@ export function useRefusals() {
 }
 
 /** Tells the page above whether a field refuses what was typed into it. */
-export function useRefusal(of: { id: string; label: () => string; isRefused: Ref<boolean> }): void {
-  const { id, label, isRefused } = of;
+export function useRefusal(input: {
+  id: string;
+  label: () => string;
+  isRefused: Ref<boolean>;
+}): void {
+  const { id, label, isRefused } = input;
   const refused = inject(KEY, null);
   if (!refused) return;
   watch(isRefused, (is) => (is ? refused.set(id, label()) : refused.delete(id)), {

@@ -8,13 +8,13 @@ import { nextTick, toRef, watch, type ShallowRef } from 'vue';
  * @param of.shown what is in it; undefined while it is closed
  * @param of.anchor what was touched; a touch on it is its own
  */
-export function usePanelBeside(of: {
+export function usePanelBeside(input: {
   panel: Readonly<ShallowRef<HTMLElement | null>>;
   anchor: () => HTMLElement | null;
   shown: () => string | undefined;
   close: () => void;
 }): void {
-  const { panel, anchor, shown, close } = of;
+  const { panel, anchor, shown, close } = input;
   const closeIfOpen = (): void => {
     if (shown() !== undefined) close();
   };

@@ -24,7 +24,7 @@ const props = defineProps<{
   /** How far the machine's clock is behind, in words; empty as it should be. */
   clockBehind: string;
 }>();
-const emit = defineEmits<{ send: []; insist: [id: string]; letGo: [id: string] }>();
+const emit = defineEmits<{ send: []; insist: [id: string]; discard: [id: string] }>();
 
 const NAMED = 3;
 const named = (all: readonly string[]): string => {
@@ -72,7 +72,7 @@ const keptText = computed(() => {
         <ElButton v-if="one.canInsist" @click="emit('insist', one.id)"
           >Keep what was made here</ElButton
         >
-        <ElButton text @click="emit('letGo', one.id)">{{
+        <ElButton text @click="emit('discard', one.id)">{{
           one.canInsist ? 'Keep what is there' : 'Let it go'
         }}</ElButton>
       </span>

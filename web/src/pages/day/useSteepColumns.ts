@@ -36,8 +36,8 @@ const wordOf = (key: string): string | undefined =>
 /** How strong the slurry of a plan is by the hour; remembered as long as the plan is the same. */
 function rememberedCurves() {
   const known = new Map<string, readonly BrewPoint[]>();
-  return (of: { key: string; plan: Plan; model: BrewModel; hours: number }) => {
-    const { key, plan, model, hours } = of;
+  return (input: { key: string; plan: Plan; model: BrewModel; hours: number }) => {
+    const { key, plan, model, hours } = input;
     const found = known.get(key);
     if (found) return found;
     const horizonS = Math.max(1, hours) * 3600;
@@ -55,12 +55,12 @@ export function useSteepColumns(shown: DayShown) {
   const progressAt = useProgress();
   const curveOf = rememberedCurves();
 
-  const slices = (of: {
+  const slices = (input: {
     curve: readonly BrewPoint[];
     fromHours: number;
     toHours: number;
   }): Slice[] => {
-    const { curve, fromHours, toHours } = of;
+    const { curve, fromHours, toHours } = input;
     const horizon = curve.at(-1)!.hours;
     const strengthAt = (hours: number): number => {
       const at = (Math.min(hours, horizon) / horizon) * (curve.length - 1);

@@ -76,7 +76,7 @@ const shown = computed(() =>
       detail: listText(
         [
           state?.state === 'speaks' ? '' : (state?.detail ?? ''),
-          state && state.rubbish > 0 ? `${state.rubbish} lines that nobody understands` : '',
+          state && state.malformed > 0 ? `${state.malformed} lines that nobody understands` : '',
           instrument.calibration
             ? `calibrated ${clockTime({ at: new Date(instrument.calibration.at), zone: shelf.zone })}`
             : '',

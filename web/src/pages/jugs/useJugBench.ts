@@ -74,8 +74,8 @@ export function useJugBench() {
     },
     { immediate: true },
   );
-  async function enter(...of: Parameters<typeof bench.enter>): Promise<void> {
-    if (await bench.enter(...of)) forget();
+  async function enter(...input: Parameters<typeof bench.enter>): Promise<void> {
+    if (await bench.enter(...input)) forget();
   }
 
   const thin = computed(() => bench.thinTo(thinFrac.value));

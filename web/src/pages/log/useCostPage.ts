@@ -12,7 +12,7 @@ const ratioOf = ({ waterG, doseG }: Plan): string => `1:${(waterG / doseG).toFix
 const TITLES: Readonly<
   Record<
     OtherWay['way'],
-    (of: { now: Plan; then: Plan; mass: (massG: number) => string }) => string
+    (input: { now: Plan; then: Plan; mass: (massG: number) => string }) => string
   >
 > = {
   leaner: ({ now, then }) => `${ratioOf(then)} instead of ${ratioOf(now)}`,

@@ -59,8 +59,8 @@ export function useExtras() {
 
   const vessel = computed(() => vesselOf(plan.value, shelf.vessels));
   const mass = (massG: number): string => format.value.mass(massG);
-  const strengthOf = (of: Plan): number | null =>
-    model.value && brew(planInput(of), model.value).strengthFrac;
+  const strengthOf = (plan: Plan): number | null =>
+    model.value && brew(planInput(plan), model.value).strengthFrac;
 
   const rounded = computed(() => {
     const to = roundedToBench(plan.value);

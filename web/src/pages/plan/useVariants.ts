@@ -46,7 +46,7 @@ export function useVariants() {
     if (!draft) return [];
     const all = [draft, ...kept.value];
     const { mass, volume } = format.value;
-    const row = (label: string, cell: (of: (typeof all)[number]) => string) => ({
+    const row = (label: string, cell: (input: (typeof all)[number]) => string) => ({
       label,
       cells: all.map(cell),
     });

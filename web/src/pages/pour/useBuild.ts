@@ -26,7 +26,7 @@ export interface BuildRow {
 }
 
 /** What is poured in which order: as a list in the bar's measures, and as layers to draw. */
-export function useBuild(of: {
+export function useBuild(given: {
   drink: Readonly<Ref<Drink | null>>;
   solved: Readonly<Ref<SolvedDrink | null>>;
   /** Rounded to the bar's tools; null where nothing is rounded. */
@@ -34,7 +34,7 @@ export function useBuild(of: {
   /** How many glasses at once. */
   count: Readonly<Ref<number>>;
 }) {
-  const { drink, solved, measured, count } = of;
+  const { drink, solved, measured, count } = given;
   const format = useAmountFormat();
 
   const steps = computed<BuildStep[]>(() => {

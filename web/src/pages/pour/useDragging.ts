@@ -8,12 +8,12 @@ const LEAST_FRAC = 0.001;
 const MOST_FRAC = 0.2;
 
 /** What a dragged layer, ice, fill line or minute makes of the drink in hand. */
-export function useDragging(of: {
+export function useDragging(input: {
   hand: ReturnType<typeof useDrinkInHand>;
   solution: Readonly<Ref<DrinkSolution | null>>;
   minute: Readonly<Ref<number>>;
 }) {
-  const { hand, solution, minute } = of;
+  const { hand, solution, minute } = input;
   const { drink } = hand;
   const jugs = useJugs();
   const menu = useMenu();

@@ -43,7 +43,7 @@ export function useDrinkInHand() {
   );
 
   /** What is changed or new is let go, and can be taken back; `text` says what becomes of a change. */
-  function letGo(text = 'as usual again.'): void {
+  function dropChanges(text = 'as usual again.'): void {
     const [gone, was, beforeId] = [edited.value, isNew.value, chosenId.value];
     const isNews = gone !== null && (was || changes.value.length > 0);
     edited.value = null;
@@ -57,7 +57,7 @@ export function useDrinkInHand() {
     });
   }
   function choose(id: string): void {
-    letGo();
+    dropChanges();
     chosenId.value = id;
   }
   useAskedFor({
@@ -93,7 +93,7 @@ export function useDrinkInHand() {
       notice.say({ tone: 'wrong', text });
       return;
     }
-    letGo('what was changed and not kept is let go.');
+    dropChanges('what was changed and not kept is let go.');
     edited.value = taken;
   }
 
@@ -132,7 +132,7 @@ export function useDrinkInHand() {
 
   async function remove(): Promise<void> {
     const gone = usual.value;
-    if (isNew.value || !gone) return letGo();
+    if (isNew.value || !gone) return dropChanges();
     try {
       await menu.remove(gone);
       edited.value = null;
@@ -165,11 +165,11 @@ export function useDrinkInHand() {
     adjust,
     keep,
     remove,
-    asUsual: () => letGo(),
+    asUsual: () => dropChanges(),
     take,
     startNew: () => {
       const last = Math.max(0, ...menu.drinks.map(({ order }) => order));
-      letGo();
+      dropChanges();
       edited.value = newDrink(last + 1);
     },
   };

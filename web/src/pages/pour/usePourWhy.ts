@@ -4,7 +4,7 @@ import { computed, ref, type Ref } from 'vue';
 import { useJugs } from '../../stores/jugs.ts';
 
 /** The number of a drink that somebody asks about, and where each of them comes from. */
-export function usePourWhy(of: {
+export function usePourWhy(input: {
   solved: Readonly<Ref<SolvedDrink | null>>;
   cost: Readonly<Ref<DrinkCost | null>>;
 }) {
@@ -12,10 +12,10 @@ export function usePourWhy(of: {
   const asked = ref<ExplainedOfDrink | null>(null);
   /** Every number of it, as one leads to another; null until somebody asks. */
   const explained = computed(() =>
-    asked.value && of.solved.value && of.cost.value
+    asked.value && input.solved.value && input.cost.value
       ? explainDrink({
-          solved: of.solved.value,
-          cost: of.cost.value,
+          solved: input.solved.value,
+          cost: input.cost.value,
           concentratePricePerKg: jugs.chosen.pricePerKg,
         })
       : null,

@@ -14,7 +14,7 @@ import { useJugs } from '../../stores/jugs.ts';
 import { useNotice } from '../../stores/notice.ts';
 
 /** Pouring the drink in hand from the jug in hand, so many at once. */
-export function usePouring(of: {
+export function usePouring(input: {
   drink: Readonly<Ref<Drink | null>>;
   solved: Readonly<Ref<SolvedDrink | null>>;
   /** Rounded to the bar's tools; null where nothing is rounded. */
@@ -23,7 +23,7 @@ export function usePouring(of: {
   /** What is different from the usual, in words; null where nothing is, or where there is no usual. */
   changed: Readonly<Ref<string | null>>;
 }) {
-  const { drink, solved, measured, count, changed } = of;
+  const { drink, solved, measured, count, changed } = input;
   const jugs = useJugs();
   const menu = useDrinks();
   const notice = useNotice();

@@ -12,11 +12,11 @@ import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import type { useDrinkInHand } from './useDrinkInHand.ts';
 
 /** What would bring a drink out of reach to its target, each applied by one tap where it can be. */
-export function useRemedies(of: {
+export function useRemedies(given: {
   hand: ReturnType<typeof useDrinkInHand>;
   solved: Readonly<Ref<SolvedDrink | null>>;
 }) {
-  const { hand, solved } = of;
+  const { hand, solved } = given;
   const jugs = useJugs();
   const drinks = useDrinks();
   const format = useAmountFormat();

@@ -168,7 +168,7 @@ usePedals({ ahead: press, back });
           @split="bench.split"
           @photograph="photograph"
         />
-        <NotedList v-if="noted.length > 0" :rows="noted" @take-back="bench.unsay" />
+        <NotedList v-if="noted.length > 0" :rows="noted" @take-back="bench.undoNote" />
         <BatchPhotos
           v-if="bench.photos.value.length + bench.photosWaiting.value.length > 0"
           :photos="bench.photos.value"

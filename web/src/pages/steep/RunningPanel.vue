@@ -25,7 +25,7 @@ const HOUR_MS = 3_600_000;
 const LEAST_LESS = 0.03;
 const hoursOf = (atMs: number): number => (atMs - props.running.beganMs) / HOUR_MS;
 const atClock = (atMs: number): string => clockTime({ at: new Date(atMs), zone: props.zone });
-/** What is strained is mended in its jug. */
+/** What is strained is corrected in its jug. */
 const mendTexts = computed(() =>
   (props.isOver ? [] : props.running.mends).map((mend) => {
     if (mend.way === 'strain-at') {

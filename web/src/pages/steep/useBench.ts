@@ -105,10 +105,10 @@ export function useBench(batch: Readonly<Ref<Batch>>) {
       }
     },
     /** A share of it steeps on in another vessel. */
-    async split(of: { vesselId: string; shareFrac: number; note: string }): Promise<void> {
+    async split(input: { vesselId: string; shareFrac: number; note: string }): Promise<void> {
       try {
         const what = `${batch.value.coffeeName}: split`;
-        await batches.split(batch.value.id, { ...of, id: newId(), at: nowIso() }, what);
+        await batches.split(batch.value.id, { ...input, id: newId(), at: nowIso() }, what);
         notice.say({
           tone: 'done',
           text: 'It steeps in two vessels now, each with its own steps.',
@@ -118,7 +118,7 @@ export function useBench(batch: Readonly<Ref<Batch>>) {
       }
     },
     /** Takes back what was noted beside the steps. */
-    unsay: (id: string): Promise<boolean> =>
+    undoNote: (id: string): Promise<boolean> =>
       write(noteOf({ kind: 'undone', undoes: id }, null), 'taken back'),
     /** Takes a noted step back; it is in hand again. */
     async takeBack(state: StepState): Promise<void> {

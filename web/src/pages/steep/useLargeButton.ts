@@ -14,7 +14,7 @@ const BOUNCE_MS = 700;
 const EARLY_MS = 10 * 60_000;
 
 /** The one large button of a bench: what it says, what a press of it notes, and the way back. */
-export function useLargeButton(of: {
+export function useLargeButton(input: {
   batch: Readonly<Ref<Batch>>;
   bench: ReturnType<typeof useBench>;
   measured: ReturnType<typeof useStepValue>;
@@ -23,7 +23,7 @@ export function useLargeButton(of: {
   refused: Readonly<Ref<string | null>>;
   leave: () => void;
 }) {
-  const { batch, bench, measured, filling, refused, leave } = of;
+  const { batch, bench, measured, filling, refused, leave } = input;
   const format = useAmountFormat();
 
   /** What the step in hand would note now; null where it cannot. */

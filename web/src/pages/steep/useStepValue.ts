@@ -28,11 +28,11 @@ const NOTHING_G = 2;
  * What the step in hand is to take down: from the instrument that measures it while one speaks, or as
  * somebody types it.
  */
-export function useStepValue(of: {
+export function useStepValue(input: {
   batchId: Readonly<Ref<string>>;
   step: Readonly<Ref<Step | null>>;
 }) {
-  const { batchId, step } = of;
+  const { batchId, step } = input;
   const shelf = useShop();
   const instruments = useInstruments();
   const feed = useInstrumentFeed();

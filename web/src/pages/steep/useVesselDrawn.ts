@@ -11,14 +11,14 @@ import { useShop } from '../../stores/shop.ts';
 const PALEST_FRAC = 0.004;
 
 /** The vessel of a batch as it is at the step in hand: what is in it by now, and up to where it goes. */
-export function useVesselDrawn(of: {
+export function useVesselDrawn(input: {
   batch: Readonly<Ref<Batch>>;
   progress: Readonly<Ref<Progress>>;
   step: Readonly<Ref<Step | null>>;
   comingG: () => number;
   strengthFrac: () => number;
 }) {
-  const { batch, progress, step } = of;
+  const { batch, progress, step } = input;
   const shelf = useShop();
   const format = useAmountFormat();
 
@@ -47,7 +47,7 @@ export function useVesselDrawn(of: {
     // What came through is in another vessel; the bed stays.
     if (behind('strain')) return bedMlOf(plan.value);
     const isPouring = step.value?.note === 'poured';
-    const nowG = waterG.value + (isPouring ? Math.max(0, of.comingG()) : 0);
+    const nowG = waterG.value + (isPouring ? Math.max(0, input.comingG()) : 0);
     if (nowG > 0) return levelOf(nowG);
     // Dry grounds, loose, from when the vessel stands on the scale with them in it.
     return behind('tare') ? doseG / batch.value.model.looseDensityGPerMl[plan.value.grind] : 0;
@@ -77,7 +77,7 @@ export function useVesselDrawn(of: {
       slurryMl: inItMl.value,
       bedMl: Math.min(inItMl.value, bedMlOf(plan.value)),
       colour: cssColour(
-        coffeeOf({ massG: 1, strengthFrac: Math.max(PALEST_FRAC, of.strengthFrac()) }),
+        coffeeOf({ massG: 1, strengthFrac: Math.max(PALEST_FRAC, input.strengthFrac()) }),
       ),
       lines: behind('strain') ? [] : lines.value,
       text: `${vessel.value.name}, ${format.value.volume(inItMl.value)} in it`,

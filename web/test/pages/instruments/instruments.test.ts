@@ -18,7 +18,7 @@ describe('instruments of a page', () => {
     if (path.endsWith('/lines') || path.endsWith('/acts'))
       return {
         status: 200,
-        body: { instrumentId: 'x', state: 'speaks', detail: '', rubbish: 0, sample: null },
+        body: { instrumentId: 'x', state: 'speaks', detail: '', malformed: 0, sample: null },
       };
     if (path === '/api/instruments/states') return { status: 200, body: [] };
     if (!path.startsWith('/api/instruments')) return null;

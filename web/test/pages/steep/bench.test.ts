@@ -56,7 +56,7 @@ describe('a batch at the bench', () => {
             instrumentId: id,
             state: 'speaks',
             detail: '',
-            rubbish: 0,
+            malformed: 0,
             sample: null,
           })),
         };
@@ -94,7 +94,7 @@ describe('a batch at the bench', () => {
                 instrumentId,
                 state: 'speaks',
                 detail: '',
-                rubbish: 0,
+                malformed: 0,
                 sample: {
                   instrumentId,
                   atMs: Date.parse(LIDO_MORNING),

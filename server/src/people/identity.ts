@@ -40,13 +40,13 @@ export const cookieKeeper =
  *
  * @throws {ProblemError} sign_in where nobody is known; not_allowed where their role is not enough
  */
-export async function callerFor(of: {
+export async function callerFor(input: {
   people: PeopleService;
   shopId: string;
   origin: Origin;
   right: Right;
 }): Promise<RoledCaller> {
-  const { people, shopId, origin, right } = of;
+  const { people, shopId, origin, right } = input;
   const { needsSignIn, name, role } = await people.standing(origin);
   if (right !== 'anyone') {
     if (needsSignIn)

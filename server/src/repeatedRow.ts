@@ -25,7 +25,7 @@ export const momentOnce = (input: {
  * @param before what is written under its identity; null where nothing is
  * @throws {ProblemError} already_exists where something else is
  */
-export function isAgain<R extends { readonly at: string }>(
+export function isRepeat<R extends { readonly at: string }>(
   before: Written<R> | null,
   row: Omit<R, 'author'>,
 ): boolean {
