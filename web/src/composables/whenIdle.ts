@@ -1,3 +1,6 @@
+/** A page that is busy all the time does the work after this long all the same. */
+const MOST_WAIT_MS = 1000;
+
 /**
  * Runs work when the browser has nothing else to do, so that opening a page does not wait for it.
  *
@@ -8,6 +11,6 @@ export function whenIdle(work: () => void): () => void {
     const timer = setTimeout(work, 50);
     return () => clearTimeout(timer);
   }
-  const handle = requestIdleCallback(work);
+  const handle = requestIdleCallback(work, { timeout: MOST_WAIT_MS });
   return () => cancelIdleCallback(handle);
 }
