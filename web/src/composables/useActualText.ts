@@ -6,13 +6,13 @@ import { useAmountFormat } from './useAmountFormat.ts';
 
 /** @returns what was noted of a batch, in words, with the shop's names of vessels and of the batch's steps */
 export function useActualText() {
-  const shelf = useShop();
+  const shop = useShop();
   const format = useAmountFormat();
   return (row: BatchActual, steps: readonly Step[] = []): string =>
     actualText(row, {
       format: format.value,
-      zone: shelf.zone,
-      vesselOf: (id) => shelf.vessels.find((vessel) => vessel.id === id)?.name ?? 'another vessel',
+      zone: shop.zone,
+      vesselOf: (id) => shop.vessels.find((vessel) => vessel.id === id)?.name ?? 'another vessel',
       stepOf: (key) => steps.find((step) => step.key === key),
     });
 }

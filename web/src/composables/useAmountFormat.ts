@@ -8,11 +8,11 @@ const UNKNOWN_CURRENCY = 'EUR';
 /** How this tablet and this shop write amounts, temperatures and money. */
 export function useAmountFormat(): ComputedRef<AmountFormat> {
   const settings = useSettings();
-  const shelf = useShop();
+  const shop = useShop();
   return computed(() =>
     amountFormat({
       units: settings.units,
-      currency: shelf.shop?.currency ?? UNKNOWN_CURRENCY,
+      currency: shop.document?.currency ?? UNKNOWN_CURRENCY,
     }),
   );
 }

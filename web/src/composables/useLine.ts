@@ -3,7 +3,11 @@ import { soonTime } from '../format/formatClock.ts';
 import { onHandMl } from '../stores/jugs.ts';
 import { useAmountFormat } from './useAmountFormat.ts';
 import { useMenuCount } from './useMenuCount.ts';
-import { useStores } from '../stores/useStores.ts';
+import { useBatches } from '../stores/batches.ts';
+import { useDraft } from '../stores/draft.ts';
+import { useDrinks } from '../stores/drinks.ts';
+import { useJugs } from '../stores/jugs.ts';
+import { useShop } from '../stores/shop.ts';
 
 const DAY_MS = 86_400_000;
 
@@ -17,7 +21,11 @@ interface Station {
 
 /** What stands at each station now. */
 export function useLine() {
-  const { shelf, drafts, batches, drinks, jugs } = useStores();
+  const shop = useShop();
+  const drafts = useDraft();
+  const batches = useBatches();
+  const drinks = useDrinks();
+  const jugs = useJugs();
   const format = useAmountFormat();
 
   const plan = computed(() => {
@@ -30,10 +38,10 @@ export function useLine() {
     if (!next) return { text: 'nothing steeping', due: false };
     const count = `${batches.steeping.length} steeping`;
     // What time it is in the shop is not known yet.
-    if (!shelf.shop) return { text: count, due: false };
+    if (!shop.document) return { text: count, due: false };
     const at = new Date(next.endsAt);
-    const due = at <= shelf.now;
-    const when = due ? 'now' : soonTime({ at, now: shelf.now, zone: shelf.zone });
+    const due = at <= shop.now;
+    const when = due ? 'now' : soonTime({ at, now: shop.now, zone: shop.zone });
     return { text: `${count}, strain ${when}`, due };
   });
   const stock = computed(() => {
@@ -41,7 +49,7 @@ export function useLine() {
     if (onHand.length === 0) return { text: 'no concentrate', due: true };
     const volumeMl = onHand.reduce((sum, jug) => sum + onHandMl(jug), 0);
     const held = format.value.volume(volumeMl);
-    const byMs = shelf.shop ? shelf.now.getTime() + DAY_MS : 0;
+    const byMs = shop.document ? shop.now.getTime() + DAY_MS : 0;
     const soon = onHand.filter(({ useBy }) => Date.parse(useBy) < byMs).length;
     const text = `${held} in ${onHand.length} jug${onHand.length === 1 ? '' : 's'}`;
     return { text: soon > 0 ? `${text}, use up ${soon}` : text, due: soon > 0 };

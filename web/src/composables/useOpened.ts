@@ -7,7 +7,7 @@ import { useShop } from '../stores/shop.ts';
 /** Packages that are opened and house recipes that are made: begun and used up by one tap, each with an undo. */
 export function useOpened() {
   const pantry = usePantry();
-  const shelf = useShop();
+  const shop = useShop();
   const saving = useSaving(pantry.load);
 
   /** Since when it stands open; null where it does not. */
@@ -19,7 +19,7 @@ export function useOpened() {
   return {
     lifeOf: pantry.lifeOf,
     lastDayOf: pantry.lastDayOf,
-    zone: computed(() => shelf.zone),
+    zone: computed(() => shop.zone),
     start: ({ id, name, mark }: Ingredient) =>
       saving({
         does: async () => {
@@ -36,7 +36,7 @@ export function useOpened() {
         does: async () => {
           const before = atOf(id);
           await pantry.useUp(id);
-          return { text: `${name}: used up.`, undo: () => pantry.open(id, before ?? shelf.now) };
+          return { text: `${name}: used up.`, undo: () => pantry.open(id, before ?? shop.now) };
         },
       }),
   };

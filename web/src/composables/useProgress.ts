@@ -5,12 +5,12 @@ import { useShop } from '../stores/shop.ts';
 
 /** @returns where a batch stands in the shop's steps at a moment, by what was noted of it */
 export function useProgress(): (batch: Batch, nowMs: number) => Progress {
-  const shelf = useShop();
+  const shop = useShop();
   const batches = useBatches();
   return (batch, nowMs) =>
     progressOf({
       batch,
-      steps: stepsOf({ plan: batch.plan, shopSteps: shelf.shop?.steps ?? [] }),
+      steps: stepsOf({ plan: batch.plan, shopSteps: shop.document?.steps ?? [] }),
       actuals: batches.observationsOf(batch.id),
       nowMs,
     });

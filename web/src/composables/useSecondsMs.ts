@@ -6,11 +6,11 @@ const TICK_MS = 250;
 
 /** The server's clock while somebody watches it, ms since 1970 UTC: the same second on every tablet. */
 export function useSecondsMs(): Readonly<Ref<number>> {
-  const shelf = useShop();
-  const nowMs = ref(shelf.readMs());
+  const shop = useShop();
+  const nowMs = ref(shop.readMs());
   useIntervalFn(() => {
     // Whole seconds: nothing is drawn anew in between.
-    const ms = Math.floor(shelf.readMs() / 1000) * 1000;
+    const ms = Math.floor(shop.readMs() / 1000) * 1000;
     if (ms !== nowMs.value) nowMs.value = ms;
   }, TICK_MS);
   return nowMs;

@@ -15,7 +15,7 @@ import { useShop } from '../stores/shop.ts';
 export function useStateStrip(refresh: () => Promise<unknown>) {
   const outbox = useOutbox();
   const connection = useConnection();
-  const shelf = useShop();
+  const shop = useShop();
   const drafts = useDraft();
   const photos = usePhotos();
   const heldBy = (id: string) => outbox.held.find(({ write }) => write.id === id);
@@ -33,7 +33,7 @@ export function useStateStrip(refresh: () => Promise<unknown>) {
       /** A document can be written over; what was done to a jug cannot. */
       canInsist: held.write.version !== undefined,
     })),
-    clockBehind: shelf.behindMs > 0 ? duration(Math.round(shelf.behindMs / 60_000)) : '',
+    clockBehind: shop.behindMs > 0 ? duration(Math.round(shop.behindMs / 60_000)) : '',
   }));
   /** Whether there is anything to say. */
   const isNews = computed(() => {

@@ -155,7 +155,7 @@ export const useBatches = defineStore('batches', () => {
     past: computed(() => all.value.filter(({ status }) => status !== 'steeping').toReversed()),
     /** Bags or inserts that a plan takes, and how many are clean; null where it takes none of the shop's. */
     filterUse: (plan: Plan) =>
-      filterUse({ plan, batches: all.value, filters: shop.shop?.filters ?? [] }),
+      filterUse({ plan, batches: all.value, filters: shop.document?.filters ?? [] }),
     inFull: computed(() => state.inFull),
     loadInFull,
     loadRunning,

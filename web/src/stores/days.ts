@@ -12,7 +12,7 @@ const NOTHING_SAID = { list: null, item: '', note: '', price: null, undoes: null
 /** Days of the shop: what was poured on them, and what was written down. */
 export const useDays = defineStore('days', () => {
   const outbox = useOutbox();
-  const shelf = useShop();
+  const shop = useShop();
   const pours = shallowRef<DayPours[] | null>(null);
   const known = shallowRef<ReadonlyMap<string, readonly DayRow[]>>(new Map());
   const keep = (date: string, rows: readonly DayRow[]): void => {
@@ -30,7 +30,7 @@ export const useDays = defineStore('days', () => {
   function rowsOf(date: string): DayRow[] {
     const waiting = outbox.waiting.flatMap(({ path, body }): DayRow[] => {
       if (ROWS_PATH.exec(path)?.[1] !== date) return [];
-      const { at = new Date(shelf.readMs()).toISOString(), ...said } = body as DayRowRequest;
+      const { at = new Date(shop.readMs()).toISOString(), ...said } = body as DayRowRequest;
       return [{ ...NOTHING_SAID, ...said, at, date, undone: false }];
     });
     const rows = [...(known.value.get(date) ?? [])];
@@ -42,7 +42,7 @@ export const useDays = defineStore('days', () => {
   /** Writes something down of a day; kept here while the server is away. */
   async function write(date: string, request: DayRowRequest, what: string): Promise<void> {
     const path = `/api/days/${date}/rows`;
-    const body = { at: new Date(shelf.readMs()).toISOString(), ...request };
+    const body = { at: new Date(shop.readMs()).toISOString(), ...request };
     const sent = await outbox.write<DayRow[]>(
       { method: 'POST' as const, path, body, what },
       (rows) => keep(date, rows),
@@ -54,7 +54,7 @@ export const useDays = defineStore('days', () => {
     /** By quarters of an hour, of the last weeks; null before they have come. */
     pours,
     /** The shop's date of now. */
-    today: computed(() => localDate({ atMs: shelf.now.getTime(), zone: shelf.zone })),
+    today: computed(() => localDate({ atMs: shop.now.getTime(), zone: shop.zone })),
     loadPours,
     loadDay,
     rowsOf,

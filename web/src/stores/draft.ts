@@ -70,7 +70,7 @@ const freshDraft = (): LocalDraft => ({
 
 /** The draft on the planning bench: kept here through a reload, and on the server for every tablet. */
 export const useDraft = defineStore('draft', () => {
-  const shelf = useShop();
+  const shop = useShop();
   const batches = useBatches();
   const draft = useStored('ratio.plan', freshDraft());
   const conflict = shallowRef<Conflict | null>(null);
@@ -79,10 +79,10 @@ export const useDraft = defineStore('draft', () => {
   const startingPlan = computed<Plan>(() =>
     draft.value.scooped ? { ...plan.value, scooped: true } : plan.value,
   );
-  const coffee = computed(() => shelf.coffeeOf(plan.value.coffeeId) ?? shelf.brewable[0]!);
+  const coffee = computed(() => shop.coffeeOf(plan.value.coffeeId) ?? shop.brewable[0]!);
 
   /** What the model takes for the plan's coffee. */
-  const model = computed(() => shelf.modelFor(coffee.value));
+  const model = computed(() => shop.modelFor(coffee.value));
   const solve = (plan: Plan, targets: TargetPair): BrewSolution =>
     solveBrew(brewSetting(plan), targets, model.value);
   /** Every amount of the draft as it is. */
@@ -167,34 +167,34 @@ export const useDraft = defineStore('draft', () => {
   /** A plan with the first coffee of the shelf, and the smallest vessel that is free and holds it. */
   function withShelf(plan: Plan): Plan {
     const needMl = slurryMl({ ...plan, tempC: plan.waterC });
-    const free = shelf.steepers
+    const free = shop.steepers
       .filter(
         ({ id, brimMl, shaken }) =>
           vesselFit({ slurryMl: needMl, vesselMl: brimMl, shaken }).fit !== 'overflows' &&
-          batches.inVessel(id, plan, shelf.now.getTime()) === null &&
+          batches.inVessel(id, plan, shop.now.getTime()) === null &&
           batches.uncleaned(id) === null,
       )
       .toSorted((a, b) => a.brimMl - b.brimMl);
     return {
       ...plan,
-      coffeeId: shelf.coffees[0]?.id ?? USUAL_ID,
+      coffeeId: shop.coffees[0]?.id ?? USUAL_ID,
       vesselId: free[0]?.id ?? ANY_VESSEL_ID,
     };
   }
   function restart(): void {
     const fresh = freshDraft();
-    const { shop } = shelf;
+    const { document: details } = shop;
     conflict.value = null;
     sync.forget();
-    if (!shop) return;
+    if (!details) return;
     const { coffeeId, vesselId, doseG } = fresh.plan;
     draft.value = {
       ...fresh,
       targets: [
-        { key: 'ratio', value: shop.defaults.ratio },
+        { key: 'ratio', value: details.defaults.ratio },
         { key: 'doseG', value: doseG },
       ],
-      plan: withShelf(usualPlan({ shop, coffeeId, vesselId, doseG })),
+      plan: withShelf(usualPlan({ shop: details, coffeeId, vesselId, doseG })),
     };
   }
 

@@ -34,9 +34,9 @@ export const useEventState = defineStore('eventState', () => {
   });
   const context = computed<EventContext | null>(
     () =>
-      shop.shop && {
+      shop.document && {
         nowMs: shop.now.getTime(),
-        shop: shop.shop,
+        shop: shop.document,
         vessels: shop.vessels,
         coffees: shop.brewable,
         learned: shop.learnedInUse,

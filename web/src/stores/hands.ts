@@ -14,7 +14,7 @@ const LATER_MS = 10 * 60_000;
 
 /** Everything that needs a hand, the next one first; what somebody puts off is put off on every page. */
 export const useHands = defineStore('hands', () => {
-  const shelf = useShop();
+  const shop = useShop();
   const batches = useBatches();
   const drafts = useDraft();
   const progressAt = useProgress();
@@ -23,7 +23,7 @@ export const useHands = defineStore('hands', () => {
   const putOff = ref<Readonly<Record<string, number>>>({});
 
   function ofBatch(batch: Batch): Hand | null {
-    const { now } = progressAt(batch, shelf.now.getTime());
+    const { now } = progressAt(batch, shop.now.getTime());
     if (!now) return null;
     const { step, dueMs } = now;
     const { brewMl, strengthFrac } = batch.predicted;
@@ -45,7 +45,7 @@ export const useHands = defineStore('hands', () => {
   const all = computed<Hand[]>(() => {
     const steeping = batches.steeping.flatMap((batch) => ofBatch(batch) ?? []);
     const { draft, plan, coffee } = drafts;
-    const vessel = shelf.vessels.find(({ id }) => id === plan.vesselId);
+    const vessel = shop.vessels.find(({ id }) => id === plan.vesselId);
     const planned =
       draft.startAt === null
         ? []
@@ -63,16 +63,16 @@ export const useHands = defineStore('hands', () => {
     return [...steeping, ...planned].toSorted((a, b) => a.atMs - b.atMs);
   });
   const shown = computed(() =>
-    all.value.filter(({ key }) => (putOff.value[key] ?? 0) <= shelf.now.getTime()),
+    all.value.filter(({ key }) => (putOff.value[key] ?? 0) <= shop.now.getTime()),
   );
   return {
     all,
     /** Those that nobody put off. */
     hands: shown,
     /** Those that are due by now, put off or not. */
-    due: computed(() => all.value.filter(({ atMs }) => atMs <= shelf.now.getTime())),
+    due: computed(() => all.value.filter(({ atMs }) => atMs <= shop.now.getTime())),
     later: (key: string): void => {
-      putOff.value = { ...putOff.value, [key]: shelf.now.getTime() + LATER_MS };
+      putOff.value = { ...putOff.value, [key]: shop.now.getTime() + LATER_MS };
     },
     takeAllBack: (): void => {
       putOff.value = {};

@@ -32,7 +32,7 @@ export const onHandMl = ({
 /** Concentrate on hand, as the server's ledger has it, and the jug that is being poured from. */
 export const useJugs = defineStore('jugs', () => {
   const outbox = useOutbox();
-  const shelf = useShop();
+  const shop = useShop();
   const state = useEventState();
   const chosenId = useStored('ratio.jug', null);
   /** The oldest first; with what was done here and the server has not acknowledged yet. */
@@ -40,7 +40,7 @@ export const useJugs = defineStore('jugs', () => {
     const listed = new Set(state.jugs.map(({ id }) => id));
     return [...state.now.jugs.values()]
       .filter(({ id, onHandG }) => listed.has(id) || onHandG > 0)
-      .map((jug) => (jug.onGrounds ? jugAt(state.now, jug, shelf.now.getTime()) : jug))
+      .map((jug) => (jug.onGrounds ? jugAt(state.now, jug, shop.now.getTime()) : jug))
       .toSorted((a, b) => Date.parse(a.madeAt) - Date.parse(b.madeAt));
   });
 
@@ -57,7 +57,7 @@ export const useJugs = defineStore('jugs', () => {
     const write = {
       method: 'POST' as const,
       path: `/api/jugs/${jug.id}/entries`,
-      body: { ...request, at: shelf.now.toISOString() },
+      body: { ...request, at: shop.now.toISOString() },
       what,
     };
     const sent = await outbox.write<Jug>(write, (now) => {
@@ -69,10 +69,10 @@ export const useJugs = defineStore('jugs', () => {
   const onHand = computed(() => jugs.value.filter(({ onHandG }) => onHandG >= EMPTY_G));
   const aboutFrac = useStored('ratio.about', ABOUT_FRAC);
   const about = computed<Jug>(() => {
-    const { roomC = 22, fridgeC = 4 } = shelf.shop ?? {};
+    const { roomC = 22, fridgeC = 4 } = shop.document ?? {};
     const strengthFrac = aboutFrac.value;
     const { caffeineMgPerG } = madeElsewhere({ strengthFrac, roomC, fridgeC });
-    const now = shelf.now.toISOString();
+    const now = shop.now.toISOString();
     return {
       id: ABOUT_ID,
       version: 0,

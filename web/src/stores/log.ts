@@ -12,7 +12,7 @@ import { useShop } from './shop.ts';
 /** The log of the shop, page by page; what it taught; how things tasted. */
 export const useLog = defineStore('log', () => {
   const outbox = useOutbox();
-  const shelf = useShop();
+  const shop = useShop();
   const tastings = shallowRef<ReadonlyMap<string, readonly Tasting[]>>(new Map());
   const blindTests = useDocuments<BlindTest>('/api/blind-tests');
   const keep = (id: string, rows: readonly Tasting[]): void => {
@@ -32,7 +32,7 @@ export const useLog = defineStore('log', () => {
     /** Takes what was learned into use, or goes back; every page predicts by it from then on. */
     accept: async (request: AcceptLearnedRequest): Promise<void> => {
       await ask('/api/learned', { method: 'POST', body: request });
-      await shelf.loadLearned();
+      await shop.loadLearned();
     },
     tastingsOf: (id: string) => tastings.value.get(id) ?? [],
     loadTastings,

@@ -39,7 +39,7 @@ export const marginFracOf = ({ price }: Drink, cost: DrinkCost): number | null =
 
 /** The whole menu from the jug in hand. */
 export const useMenu = defineStore('menu', () => {
-  const shelf = useShop();
+  const shop = useShop();
   const drinks = useDrinks();
   const jugs = useJugs();
   const pantry = usePantry();
@@ -50,10 +50,10 @@ export const useMenu = defineStore('menu', () => {
    * while one of its ingredients is not there (fetched later, or taken off the shelf on another tablet).
    */
   function solve(drink: Drink, from: PouredFrom): SolvedDrink | null {
-    const { shop } = shelf;
-    if (!shop || !pantry.holds(drink)) return null;
+    const { document: details } = shop;
+    if (!details || !pantry.holds(drink)) return null;
     const today = drinks.asToday(drink);
-    const solved = solver.value(drinkRequest({ drink: today, jug: from, shop }));
+    const solved = solver.value(drinkRequest({ drink: today, jug: from, shop: details }));
     return { ...solved, cautions: [...solved.cautions, ...pantry.pastIn(drink)] };
   }
 

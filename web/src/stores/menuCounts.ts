@@ -8,7 +8,7 @@ import { useShop } from './shop.ts';
 
 /** The menu counted beside the page. */
 export const useMenuCounts = defineStore('menuCounts', () => {
-  const shelf = useShop();
+  const shop = useShop();
   const drinks = useDrinks();
   const pantry = usePantryDocuments();
   let starting: Promise<Remote<MenuCounter>> | undefined;
@@ -16,8 +16,8 @@ export const useMenuCounts = defineStore('menuCounts', () => {
 
   /** All that an answer rests on beside the jug, as a text; empty before the shop is known. */
   const bar = computed(() => {
-    if (!shelf.shop) return '';
-    const { roomC, fridgeC } = shelf.shop;
+    if (!shop.document) return '';
+    const { roomC, fridgeC } = shop.document;
     const now: Bar = {
       drinks: drinks.today,
       own: pantry.items,

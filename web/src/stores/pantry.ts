@@ -19,13 +19,13 @@ interface OpenLife {
 /** What the shop can pour: built in, its own, and made from house recipes. */
 export const usePantry = defineStore('pantry', () => {
   const documents = usePantryDocuments();
-  const shelf = useShop();
+  const shop = useShop();
   const resolved = computed(() =>
     resolvePantry({ own: documents.items, houseRecipes: documents.houseRecipes }),
   );
 
   // A text, so that what follows from it is computed again when the day changes, not at each tick.
-  const today = computed(() => localDate({ atMs: shelf.now.getTime(), zone: shelf.zone }));
+  const today = computed(() => localDate({ atMs: shop.now.getTime(), zone: shop.zone }));
   const openedAt = computed(() =>
     Object.fromEntries(documents.opened.map(({ id, at }) => [id, at])),
   );
@@ -36,7 +36,7 @@ export const usePantry = defineStore('pantry', () => {
     const days = resolved.value.pantry[id]?.openedDays;
     if (at === undefined || !days) return null;
     const fromMs = Date.parse(at);
-    const { lastDay } = useBy({ fromMs, days, zone: shelf.zone });
+    const { lastDay } = useBy({ fromMs, days, zone: shop.zone });
     return {
       lastDay,
       daysLeft: daysLeft({ lastDay, today: today.value }),
@@ -46,7 +46,7 @@ export const usePantry = defineStore('pantry', () => {
 
   /** The last day of what is opened or made now, as 2026-06-19. */
   const lastDayOf = (days: number): string =>
-    useBy({ fromMs: shelf.now.getTime(), days, zone: shelf.zone }).lastDay;
+    useBy({ fromMs: shop.now.getTime(), days, zone: shop.zone }).lastDay;
 
   /** What a drink pours that is past its last day. */
   function pastIn(drink: Drink): Caution[] {
@@ -55,7 +55,7 @@ export const usePantry = defineStore('pantry', () => {
       poured,
       openedAt: openedAt.value,
       today: today.value,
-      zone: shelf.zone,
+      zone: shop.zone,
     });
   }
 
@@ -81,7 +81,7 @@ export const usePantry = defineStore('pantry', () => {
     lastDayOf,
     pastIn,
     /** Opens a package or makes a house recipe; again where one stands open. */
-    open: (id: string, at = shelf.now) =>
+    open: (id: string, at = shop.now) =>
       documents.saveOpened({ id, at: at.toISOString(), version: versionOf(id) }),
     useUp: (id: string) => documents.removeOpened({ id, version: versionOf(id) }),
     load: documents.load,

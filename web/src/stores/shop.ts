@@ -27,13 +27,13 @@ export const useShop = defineStore('shop', () => {
   const outbox = useOutbox();
   const loaded = shallowRef<Shop | null>(null);
   /** With what this tablet has written and the server has not acknowledged yet. */
-  const shop = computed(() =>
+  const document = computed(() =>
     outbox.waiting
       .filter(({ path }) => path === SHOP_PATH)
       .reduce<Shop | null>((now, { body }) => now && { ...now, ...(body as object) }, loaded.value),
   );
   watch(
-    () => shop.value?.clock,
+    () => document.value?.clock,
     (clock) => clock && readClockAs(clock),
   );
   const coffees = useDocuments<Coffee>('/api/coffees');
@@ -89,25 +89,25 @@ export const useShop = defineStore('shop', () => {
   /** The shop itself, written as any document. */
   const shops: Pick<Documents<Shop>, 'load' | 'save'> = {
     load: loadShop,
-    save: async (document) => {
-      const { id: _, version, ...body } = document;
+    save: async (next) => {
+      const { id: _, version, ...body } = next;
       const write = {
         method: 'PUT' as const,
         path: SHOP_PATH,
         body,
         version,
-        before: bodyOf(shop.value ?? undefined),
+        before: bodyOf(document.value ?? undefined),
         what: 'The shop',
       };
       const sent = await outbox.write<Shop>(write, (saved) => (loaded.value = saved));
-      if (sent.kept) return document;
+      if (sent.kept) return next;
       await loadShop();
       return sent.answer;
     },
   };
 
   return {
-    shop,
+    document,
     coffees: coffees.all,
     vessels: vessels.all,
     /** What a batch can be brewed of: the shelf's coffees, and the usual ones for whoever has none there. */
@@ -123,7 +123,7 @@ export const useShop = defineStore('shop', () => {
     now,
     readMs,
     behindMs,
-    zone: computed(() => shop.value?.zone ?? 'UTC'),
+    zone: computed(() => document.value?.zone ?? 'UTC'),
     load,
     /** How each is written. */
     documents: { shops, coffees, vessels },

@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import { useStateStrip } from '../../src/composables/useStateStrip.ts';
-import { useStores } from '../../src/stores/useStores.ts';
+import { useDraft } from '../../src/stores/draft.ts';
+import { useJugs } from '../../src/stores/jugs.ts';
 import { installBrowser } from '../browser.ts';
 import { jugOf } from '../documents.ts';
 import { withApp } from '../withApp.ts';
@@ -25,7 +26,7 @@ describe('useStateStrip', () => {
       },
       use: () => ({
         ...useStateStrip(() => Promise.resolve(refreshed++)),
-        stores: useStores(),
+        stores: { drafts: useDraft(), jugs: useJugs() },
       }),
     });
     expect(strip.value).to.deep.include({ stopped: '', waiting: [], held: [], draftRefused: '' });

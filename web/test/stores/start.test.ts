@@ -30,15 +30,15 @@ describe('useStart', () => {
   const settled = () => new Promise((resolve) => setTimeout(resolve, 20));
 
   it('reads the whole shop before a page is shown', async () => {
-    const { start, shelf } = await withApp({
+    const { start, shop } = await withApp({
       browser,
       path: '/plan',
-      use: () => ({ start: useStart(), shelf: useShop() }),
+      use: () => ({ start: useStart(), shop: useShop() }),
     });
     expect(start.state).to.equal('loading');
     await settled();
     expect(start.state).to.equal('ready');
-    expect(shelf.shop?.id).to.equal('lido');
+    expect(shop.document?.id).to.equal('lido');
     expect(new Set(browser.asked.map(({ path }) => path))).to.include.all.keys(
       '/api/shop',
       '/api/pantry',
@@ -73,7 +73,7 @@ describe('useStart', () => {
 
   it('asks for a sign-in once the server wants one in the middle of the day', async () => {
     let isForgotten = false;
-    const { start, shelf } = await withApp({
+    const { start, shop } = await withApp({
       browser,
       path: '/plan',
       answers: ({ path }) => {
@@ -81,11 +81,11 @@ describe('useStart', () => {
         if (path === '/api/session') return { status: 200, body: NOBODY };
         return { status: 401, body: SIGN_IN };
       },
-      use: () => ({ start: useStart(), shelf: useShop() }),
+      use: () => ({ start: useStart(), shop: useShop() }),
     });
     await settled();
     isForgotten = true;
-    await shelf.load().catch(() => undefined);
+    await shop.load().catch(() => undefined);
     await settled();
     expect(start.state).to.equal('signIn');
   });

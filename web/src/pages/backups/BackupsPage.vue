@@ -8,7 +8,7 @@ import { useArchive } from './useArchive.ts';
 import { useBackups } from './useBackups.ts';
 
 /** Copies of the whole shop, and the way back to one of them. */
-const shelf = useShop();
+const shop = useShop();
 const LISTS = [
   'batches',
   'actuals',
@@ -45,7 +45,7 @@ const { backups, state, failure, load, busy, restoring, make, restore } = useBac
     <CopiesTable
       v-else-if="backups.length > 0"
       :backups
-      :zone="shelf.zone"
+      :zone="shop.zone"
       :off="busy || restoring"
       @restore="restore"
     />

@@ -9,7 +9,9 @@ import AheadIcon from '~icons/lucide/chevron-right';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { useKeys } from '../../composables/useKeys.ts';
 import { timeOfDay } from '../../format/formatClock.ts';
-import { useStores } from '../../stores/useStores.ts';
+import { useBatches } from '../../stores/batches.ts';
+import { useJugs } from '../../stores/jugs.ts';
+import { useShop } from '../../stores/shop.ts';
 import DayClock from './DayClock.vue';
 import MovedStrain from './MovedStrain.vue';
 import NextPanel from './NextPanel.vue';
@@ -26,7 +28,9 @@ import { useSteepColumns } from './useSteepColumns.ts';
 import { useSupply } from './useSupply.ts';
 import { useToMake } from './useToMake.ts';
 
-const { shelf, batches, jugs: onHand } = useStores();
+const shop = useShop();
+const batches = useBatches();
+const onHand = useJugs();
 const router = useRouter();
 const shown = useDayShown();
 const supply = useSupply(shown);
@@ -58,12 +62,12 @@ const { moved, asked, move, leave, moveEnd, moveStart } = useMoves(shown);
 void batches.loadRunning().catch(() => undefined);
 
 const crew = computed(() => ({
-  fromHours: shelf.shop?.crewFromHours ?? 0,
-  toHours: shelf.shop?.crewToHours ?? 24,
+  fromHours: shop.document?.crewFromHours ?? 0,
+  toHours: shop.document?.crewToHours ?? 24,
 }));
 const open = computed(() => ({
-  fromHours: shelf.shop?.openHours ?? 0,
-  toHours: shelf.shop?.closeHours ?? 24,
+  fromHours: shop.document?.openHours ?? 0,
+  toHours: shop.document?.closeHours ?? 24,
 }));
 const nowHours = computed(() => (shown.isToday.value ? shown.hoursAt(shown.minuteMs.value) : null));
 const { go, canGo } = shown;
@@ -144,8 +148,8 @@ const print = (): void => window.print();
     <aside aria-label="What needs a hand">
       <NextPanel
         :hands="hand.hands"
-        :now="shelf.now"
-        :zone="shelf.zone"
+        :now="shop.now"
+        :zone="shop.zone"
         :has-put-off="hand.hasPutOff"
         @later="hand.later"
         @back="hand.takeAllBack"

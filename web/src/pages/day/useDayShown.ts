@@ -2,7 +2,7 @@ import { dateAfter, wallMs } from '@ratio/core/calendar';
 import { computed, ref } from 'vue';
 import { dateName } from '../../format/formatClock.ts';
 import { useDays } from '../../stores/days.ts';
-import { useStores } from '../../stores/useStores.ts';
+import { useShop } from '../../stores/shop.ts';
 
 const HOUR_MS = 3_600_000;
 /** A day back, and a week ahead. */
@@ -10,11 +10,11 @@ const RANGE = { min: -1, max: 7 } as const;
 
 /** The day that is shown: today, or one beside it, on the wall clock of the shop. */
 export function useDayShown() {
-  const { shelf } = useStores();
+  const shop = useShop();
   const days = useDays();
   const offset = ref(0);
   // Not at each tick: everything on the page follows from it.
-  const minuteMs = computed(() => Math.floor(shelf.now.getTime() / 60_000) * 60_000);
+  const minuteMs = computed(() => Math.floor(shop.now.getTime() / 60_000) * 60_000);
   const date = computed(() => dateAfter(days.today, offset.value));
 
   return {
@@ -30,7 +30,7 @@ export function useDayShown() {
     },
     /** Hours by the wall clock from the midnight that begins the shown day; beyond it below 0 and above 24. */
     hoursAt: (atMs: number): number =>
-      (wallMs({ atMs, zone: shelf.zone }) - Date.parse(`${date.value}T00:00:00Z`)) / HOUR_MS,
+      (wallMs({ atMs, zone: shop.zone }) - Date.parse(`${date.value}T00:00:00Z`)) / HOUR_MS,
   };
 }
 

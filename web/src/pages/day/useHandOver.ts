@@ -5,7 +5,9 @@ import { newId, sentenceOf } from '../../api/client.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { clockTime } from '../../format/formatClock.ts';
 import { useDays } from '../../stores/days.ts';
-import { useStores } from '../../stores/useStores.ts';
+import { useJugs } from '../../stores/jugs.ts';
+import { useNotice } from '../../stores/notice.ts';
+import { useShop } from '../../stores/shop.ts';
 import { onHandMl } from '../../stores/jugs.ts';
 import type { DayShown } from './useDayShown.ts';
 import { authorOf } from '../../format/authorOf.ts';
@@ -15,7 +17,9 @@ const NAMES: Readonly<Record<CheckList, string>> = { opening: 'Opening', closing
 
 /** What one shift leaves to the next: notes, the lists of opening and closing, jugs counted. */
 export function useHandOver(shown: DayShown) {
-  const { shelf, jugs, notice } = useStores();
+  const shop = useShop();
+  const jugs = useJugs();
+  const notice = useNotice();
   const days = useDays();
   const format = useAmountFormat();
   const load = (date: string): Promise<unknown> =>
@@ -31,7 +35,7 @@ export function useHandOver(shown: DayShown) {
         id,
         date,
         note,
-        when: clockTime({ at: new Date(at), zone: shelf.zone }),
+        when: clockTime({ at: new Date(at), zone: shop.zone }),
         by: authorOf({ author }),
       }));
 
@@ -48,13 +52,13 @@ export function useHandOver(shown: DayShown) {
   }
   const lists = computed(() =>
     CHECK_LISTS.map((list) => {
-      const items = (shelf.shop?.checklists[list] ?? []).map((item) => {
+      const items = (shop.document?.checklists[list] ?? []).map((item) => {
         const row = rows.value.findLast((one) => one.list === list && one.item === item);
         return {
           item,
           rowId: row?.id ?? null,
           by: row
-            ? `${clockTime({ at: new Date(row.at), zone: shelf.zone })}${authorOf(row) && `, ${authorOf(row)}`}`
+            ? `${clockTime({ at: new Date(row.at), zone: shop.zone })}${authorOf(row) && `, ${authorOf(row)}`}`
             : '',
         };
       });

@@ -5,7 +5,7 @@ import { cssColour } from '../../components/drawings/colour.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { timeOfDay } from '../../format/formatClock.ts';
 import { onHandMl } from '../../stores/jugs.ts';
-import { useStores } from '../../stores/useStores.ts';
+import { useJugs } from '../../stores/jugs.ts';
 import type { DayJug } from './dayColumn.ts';
 import type { DayShown } from './useDayShown.ts';
 import type { Supply } from './useSupply.ts';
@@ -14,7 +14,7 @@ const HOUR_MS = 3_600_000;
 
 /** Jugs that thin out as they are poured, from now to the end of the shown day, the oldest first. */
 export function useJugColumns(shown: DayShown, supply: Supply) {
-  const { jugs } = useStores();
+  const jugs = useJugs();
   const format = useAmountFormat();
 
   const columns = computed<DayJug[]>(() => {

@@ -5,12 +5,18 @@ import { percentText } from '@ratio/core/units';
 import { computed, ref, watch } from 'vue';
 import { newId, sentenceOf } from '../../api/client.ts';
 import { clockTime } from '../../format/formatClock.ts';
-import { useStores } from '../../stores/useStores.ts';
+import { useBatches } from '../../stores/batches.ts';
+import { useDraft } from '../../stores/draft.ts';
+import { useNotice } from '../../stores/notice.ts';
+import { useShop } from '../../stores/shop.ts';
 import type { DayShown } from './useDayShown.ts';
 
 /** Hours that are dragged: the end of a running steep, which is asked before it is noted, and a planned start. */
 export function useMoves(shown: DayShown) {
-  const { shelf, batches, drafts, notice } = useStores();
+  const shop = useShop();
+  const batches = useBatches();
+  const drafts = useDraft();
+  const notice = useNotice();
   const moved = ref<{ readonly id: string; readonly atHours: number } | null>(null);
   watch(shown.date, () => (moved.value = null));
 
@@ -20,14 +26,14 @@ export function useMoves(shown: DayShown) {
     const [h, m] = [Math.floor(minutes / 60), minutes % 60].map((part) =>
       String(part).padStart(2, '0'),
     );
-    return instantOf({ local: `${shown.date.value}T${h}:${m}`, zone: shelf.zone })!;
+    return instantOf({ local: `${shown.date.value}T${h}:${m}`, zone: shop.zone })!;
   }
-  const at = (ms: number): string => clockTime({ at: new Date(ms), zone: shelf.zone });
+  const at = (ms: number): string => clockTime({ at: new Date(ms), zone: shop.zone });
   const strengthAt = (batch: Batch, atMs: number): number =>
     batches.predictedStrain(batch, new Date(atMs).toISOString()).strengthFrac;
   const isManned = (atMs: number): boolean => {
-    const { crewFromHours = 0, crewToHours = 24 } = shelf.shop ?? {};
-    return isWithin(localHours({ atMs, zone: shelf.zone }), {
+    const { crewFromHours = 0, crewToHours = 24 } = shop.document ?? {};
+    return isWithin(localHours({ atMs, zone: shop.zone }), {
       fromHours: crewFromHours,
       toHours: crewToHours,
     });
@@ -81,7 +87,7 @@ export function useMoves(shown: DayShown) {
     leave: (): void => void (moved.value = null),
     moveEnd: (id: string, atHours: number): void => void (moved.value = { id, atHours }),
     moveStart: (atHours: number): void => {
-      const ms = Math.max(instantAt(atHours), shelf.now.getTime());
+      const ms = Math.max(instantAt(atHours), shop.now.getTime());
       drafts.commit({ startAt: new Date(ms).toISOString() });
     },
   };

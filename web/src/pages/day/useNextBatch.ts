@@ -6,7 +6,9 @@ import { computed } from 'vue';
 import { useRouter } from 'vue-router';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { clockTime, duration } from '../../format/formatClock.ts';
-import { useStores } from '../../stores/useStores.ts';
+import { useBatches } from '../../stores/batches.ts';
+import { useJugs } from '../../stores/jugs.ts';
+import { useShop } from '../../stores/shop.ts';
 import type { DayShown } from './useDayShown.ts';
 import type { Supply } from './useSupply.ts';
 import { useOpenPlan } from '../../composables/useOpenPlan.ts';
@@ -20,27 +22,29 @@ const USUAL_DOSE_G = 1000;
 
 /** The batch that has to start next, so that the shop does not run out, and what helps where it is too late. */
 export function useNextBatch(shown: DayShown, supply: Supply) {
-  const { shelf, batches, jugs } = useStores();
+  const shop = useShop();
+  const batches = useBatches();
+  const jugs = useJugs();
   const router = useRouter();
   const openPlan = useOpenPlan();
   const format = useAmountFormat();
-  const at = (ms: number): string => clockTime({ at: new Date(ms), zone: shelf.zone });
+  const at = (ms: number): string => clockTime({ at: new Date(ms), zone: shop.zone });
 
   /** A plan by the shop's defaults, of the coffee that runs out. */
   const usual = computed<Plan | null>(() => {
-    const { shop, coffees } = shelf;
+    const { document: details, coffees } = shop;
     const runsOut = jugs.onHand[0]?.coffeeName;
     const last = batches.batches.findLast(({ coffeeName }) => coffeeName === runsOut);
     const coffee =
-      shelf.coffeeOf(last?.plan.coffeeId ?? '') ??
+      shop.coffeeOf(last?.plan.coffeeId ?? '') ??
       coffees.find(({ name }) => name === runsOut) ??
       coffees[0];
-    if (!shop || !coffee) return null;
-    return usualPlan({ shop, coffeeId: coffee.id, vesselId: '', doseG: USUAL_DOSE_G });
+    if (!details || !coffee) return null;
+    return usualPlan({ shop: details, coffeeId: coffee.id, vesselId: '', doseG: USUAL_DOSE_G });
   });
   const crew = computed(() => ({
-    fromHours: shelf.shop?.crewFromHours ?? 0,
-    toHours: shelf.shop?.crewToHours ?? 24,
+    fromHours: shop.document?.crewFromHours ?? 0,
+    toHours: shop.document?.crewToHours ?? 24,
   }));
   /** When the next one must be ready: as early as what is on hand may be gone. */
   const readyByMs = computed(() => supply.allGone.value?.lowMs ?? null);
@@ -50,7 +54,7 @@ export function useNextBatch(shown: DayShown, supply: Supply) {
       : latestStart({
           readyByMs: readyByMs.value,
           nowMs: shown.minuteMs.value,
-          zone: shelf.zone,
+          zone: shop.zone,
           steepHours: steepHoursOf(usual.value),
           agitationHours: [],
           wetting: usual.value.wetting,
@@ -64,7 +68,7 @@ export function useNextBatch(shown: DayShown, supply: Supply) {
   const batch = computed(() => {
     const { forecast } = supply;
     if (usual.value === null || forecast.value === null || readyByMs.value === null) return null;
-    const coffee = shelf.coffeeOf(usual.value.coffeeId);
+    const coffee = shop.coffeeOf(usual.value.coffeeId);
     if (!coffee) return null;
     const fromMs = isInTime.value
       ? readyByMs.value
@@ -73,26 +77,26 @@ export function useNextBatch(shown: DayShown, supply: Supply) {
       forecast.value!.neededG({ fromMs, toMs: fromMs + days * DAY_MS });
     const neededG = needs(COVERS_DAYS) || needs(LOOKS_DAYS);
     if (!(neededG > 0)) return null;
-    const vessels = shelf.steepers.filter(
+    const vessels = shop.steepers.filter(
       ({ id }) =>
         batches.inVessel(id, usual.value!, startMs.value) === null &&
         batches.uncleaned(id) === null,
     );
-    return nextBatch({ neededG, plan: usual.value, model: shelf.modelFor(coffee), vessels });
+    return nextBatch({ neededG, plan: usual.value, model: shop.modelFor(coffee), vessels });
   });
   const vesselName = computed(
-    () => shelf.vessels.find(({ id }) => id === batch.value?.plan.vesselId)?.name ?? '',
+    () => shop.vessels.find(({ id }) => id === batch.value?.plan.vesselId)?.name ?? '',
   );
 
   async function open(plan: Plan, startAtMs: number): Promise<void> {
-    const isNow = startAtMs <= shelf.now.getTime() + 60_000;
+    const isNow = startAtMs <= shop.now.getTime() + 60_000;
     await openPlan(plan, isNow ? null : new Date(startAtMs));
   }
 
   const helps = computed(() => {
     const { forecast, onHandG, strengthFrac, arrivals, strainedNow } = supply;
     const plan = batch.value?.plan ?? usual.value;
-    const coffee = plan && shelf.coffeeOf(plan.coffeeId);
+    const coffee = plan && shop.coffeeOf(plan.coffeeId);
     if (isInTime.value || !plan || !coffee || !forecast.value || readyByMs.value === null)
       return [];
     return helpsOf({
@@ -102,8 +106,8 @@ export function useNextBatch(shown: DayShown, supply: Supply) {
       arrivals: arrivals.value,
       steeping: strainedNow.value,
       plan,
-      model: shelf.modelFor(coffee),
-      roomC: shelf.shop?.roomC ?? 22,
+      model: shop.modelFor(coffee),
+      roomC: shop.document?.roomC ?? 22,
       nowMs: shown.minuteMs.value,
       readyByMs: readyByMs.value,
     }).map((help) => {

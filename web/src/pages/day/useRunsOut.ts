@@ -4,7 +4,9 @@ import { drinksLeft } from '@ratio/core/drink';
 import { computed } from 'vue';
 import { useMenuCount } from '../../composables/useMenuCount.ts';
 import { clockTime, fromNow, soonTime } from '../../format/formatClock.ts';
-import { useStores } from '../../stores/useStores.ts';
+import { useDrinks } from '../../stores/drinks.ts';
+import { useJugs } from '../../stores/jugs.ts';
+import { useShop } from '../../stores/shop.ts';
 import type { DayShown } from './useDayShown.ts';
 import type { Supply } from './useSupply.ts';
 
@@ -24,11 +26,13 @@ const NAMED = 3;
 
 /** Which jug is empty first, by the pace of the shop, in words. */
 export function useRunsOut(shown: DayShown, supply: Supply) {
-  const { shelf, drinks, jugs } = useStores();
-  const at = (ms: number): string => clockTime({ at: new Date(ms), zone: shelf.zone });
+  const shop = useShop();
+  const drinks = useDrinks();
+  const jugs = useJugs();
+  const at = (ms: number): string => clockTime({ at: new Date(ms), zone: shop.zone });
   /** Of today the hour alone. */
   const hour = (ms: number): string =>
-    soonTime({ at: new Date(ms), now: shelf.now, zone: shelf.zone });
+    soonTime({ at: new Date(ms), now: shop.now, zone: shop.zone });
 
   const first = computed(() => {
     const [next] = supply.empty.value;
@@ -37,7 +41,7 @@ export function useRunsOut(shown: DayShown, supply: Supply) {
     return {
       label: jug.label,
       at: out?.atMs == null ? null : hour(out.atMs),
-      when: out?.atMs == null ? '' : fromNow({ at: new Date(out.atMs), now: shelf.now }),
+      when: out?.atMs == null ? '' : fromNow({ at: new Date(out.atMs), now: shop.now }),
       range:
         out?.lowMs == null || out.highMs === null
           ? ''
@@ -49,7 +53,7 @@ export function useRunsOut(shown: DayShown, supply: Supply) {
     if (forecast.value === null) return '';
     const { days, today } = forecast.value;
     const weekday =
-      WEEKDAYS[new Date(wallMs({ atMs: shown.minuteMs.value, zone: shelf.zone })).getUTCDay()]!;
+      WEEKDAYS[new Date(wallMs({ atMs: shown.minuteMs.value, zone: shop.zone })).getUTCDay()]!;
     const by =
       days > 1
         ? `From the last ${days} ${weekday} and today so far`

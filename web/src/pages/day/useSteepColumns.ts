@@ -13,7 +13,9 @@ import { computed } from 'vue';
 import { cssColour } from '../../components/drawings/colour.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { timeOfDay } from '../../format/formatClock.ts';
-import { useStores } from '../../stores/useStores.ts';
+import { useBatches } from '../../stores/batches.ts';
+import { useDraft } from '../../stores/draft.ts';
+import { useShop } from '../../stores/shop.ts';
 import type { DayColumn, DayEdge, DaySteep, Slice } from './dayColumn.ts';
 import type { DayShown } from './useDayShown.ts';
 import { useProgress } from '../../composables/useProgress.ts';
@@ -50,7 +52,9 @@ function rememberedCurves() {
 
 /** Vessels with what steeps in them on the shown day, and the plan in hand where it has an hour. */
 export function useSteepColumns(shown: DayShown) {
-  const { shelf, batches, drafts } = useStores();
+  const shop = useShop();
+  const batches = useBatches();
+  const drafts = useDraft();
   const format = useAmountFormat();
   const progressAt = useProgress();
   const curveOf = rememberedCurves();
@@ -172,7 +176,7 @@ export function useSteepColumns(shown: DayShown) {
   const columns = computed<DayColumn[]>(() => {
     const all = inSight.value.map((batch) => ({ batch, steep: steepOf(batch) }));
     const ofVessel = (id: string) => all.filter(({ batch }) => vesselIdOf(batch) === id);
-    const shelfColumns = shelf.steepers.map(({ id, name }) => {
+    const shelfColumns = shop.steepers.map(({ id, name }) => {
       const own = ofVessel(id).map(({ steep }) => steep);
       const dirty = batches.uncleaned(id);
       const plan = planned.value?.vesselId === id ? [planned.value] : [];

@@ -2,7 +2,9 @@ import { batchSchedule, brewAt, steepHoursOf, vesselNameOf, type Batch } from '@
 import { createForecast, lastsUntil } from '@ratio/core/day';
 import { computed, watch } from 'vue';
 import { useDays } from '../../stores/days.ts';
-import { useStores } from '../../stores/useStores.ts';
+import { useBatches } from '../../stores/batches.ts';
+import { useJugs } from '../../stores/jugs.ts';
+import { useShop } from '../../stores/shop.ts';
 import type { DayShown } from './useDayShown.ts';
 
 /** When a batch that steeps is in its jugs, ms since 1970 UTC. */
@@ -22,7 +24,9 @@ function readyMs(batch: Batch, zone: string): number {
 
 /** What is on hand, what comes to it, and how long it lasts at the shop's own pace. */
 export function useSupply(shown: DayShown) {
-  const { shelf, jugs, batches } = useStores();
+  const shop = useShop();
+  const jugs = useJugs();
+  const batches = useBatches();
   const days = useDays();
 
   const load = (): Promise<void> => days.loadPours().catch(() => undefined);
@@ -33,7 +37,7 @@ export function useSupply(shown: DayShown) {
   const forecast = computed(() =>
     days.pours === null
       ? null
-      : createForecast({ days: days.pours, zone: shelf.zone, nowMs: shown.minuteMs.value }),
+      : createForecast({ days: days.pours, zone: shop.zone, nowMs: shown.minuteMs.value }),
   );
   const onHandG = computed(() => jugs.onHand.reduce((sum, jug) => sum + jug.onHandG, 0));
   const arrivals = computed(() =>
@@ -42,7 +46,7 @@ export function useSupply(shown: DayShown) {
       .map((batch) => ({
         batchId: batch.id,
         // What is late will be there when somebody has strained it.
-        atMs: Math.max(readyMs(batch, shelf.zone), shown.minuteMs.value),
+        atMs: Math.max(readyMs(batch, shop.zone), shown.minuteMs.value),
         massG: batch.predicted.brewG,
         batch,
       }))

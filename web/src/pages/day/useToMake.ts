@@ -3,7 +3,8 @@ import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { useMenuCount } from '../../composables/useMenuCount.ts';
 import { dateName } from '../../format/formatClock.ts';
 import { usePantry } from '../../stores/pantry.ts';
-import { useStores } from '../../stores/useStores.ts';
+import { useJugs } from '../../stores/jugs.ts';
+import { useShop } from '../../stores/shop.ts';
 import type { DayMake } from './dayColumn.ts';
 import type { DayShown } from './useDayShown.ts';
 
@@ -11,13 +12,14 @@ const WEEK_DAYS = 7;
 
 /** What is to be made of the house recipes, by the week's need and by their last days. */
 export function useToMake(shown: DayShown) {
-  const { shelf, jugs } = useStores();
+  const shop = useShop();
+  const jugs = useJugs();
   const pantry = usePantry();
   const format = useAmountFormat();
 
   const needs = useMenuCount('weekNeeds', () => [jugs.chosen]);
   const makes = computed<(DayMake & { readonly lifeDays: number })[]>(() => {
-    const { openHours = 8, closeHours = 20 } = shelf.shop ?? {};
+    const { openHours = 8, closeHours = 20 } = shop.document ?? {};
     const { made } = pantry.resolved;
     const nowHours = shown.hoursAt(shown.minuteMs.value);
     return Object.values(made).flatMap((recipe) => {

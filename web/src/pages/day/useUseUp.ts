@@ -6,7 +6,8 @@ import { dateName } from '../../format/formatClock.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { usePantry } from '../../stores/pantry.ts';
 import { useDays } from '../../stores/days.ts';
-import { useStores } from '../../stores/useStores.ts';
+import { useJugs } from '../../stores/jugs.ts';
+import { useShop } from '../../stores/shop.ts';
 
 /** Something that has to be used up, or thrown away. */
 export interface UseUp {
@@ -24,7 +25,8 @@ const SOON_DAYS = 1;
 
 /** What is past its day or comes to it, and throwing it away with the reason and the money that it was. */
 export function useUseUp() {
-  const { shelf, jugs } = useStores();
+  const shop = useShop();
+  const jugs = useJugs();
   const pantry = usePantry();
   const days = useDays();
   const format = useAmountFormat();
@@ -36,7 +38,7 @@ export function useUseUp() {
 
   const list = computed<UseUp[]>(() => {
     const ofJugs = jugs.onHand.map((jug) => {
-      const lastDay = localDate({ atMs: Date.parse(jug.useBy), zone: shelf.zone });
+      const lastDay = localDate({ atMs: Date.parse(jug.useBy), zone: shop.zone });
       const left = daysLeft({ lastDay, today: days.today });
       const price = jug.pricePerKg === null ? null : (jug.pricePerKg * jug.onHandG) / 1000;
       return { key: jug.id, name: jug.label, what: 'jug' as const, left, lastDay, price };

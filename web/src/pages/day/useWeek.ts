@@ -5,7 +5,9 @@ import { computed, ref } from 'vue';
 import { dateName, hourTime } from '../../format/formatClock.ts';
 import { useDays } from '../../stores/days.ts';
 import { usePantry } from '../../stores/pantry.ts';
-import { useStores } from '../../stores/useStores.ts';
+import { useBatches } from '../../stores/batches.ts';
+import { useJugs } from '../../stores/jugs.ts';
+import { useShop } from '../../stores/shop.ts';
 import { useDayShown } from './useDayShown.ts';
 import { useNextBatch } from './useNextBatch.ts';
 import { useSupply } from './useSupply.ts';
@@ -17,7 +19,9 @@ const NAMED: readonly CalendarEntry['key'][] = ['strain', 'agitate', 'filter'];
 
 /** The week from today: what is expected, what is to be done on each day. */
 export function useWeek() {
-  const { shelf, batches, jugs } = useStores();
+  const shop = useShop();
+  const batches = useBatches();
+  const jugs = useJugs();
   const days = useDays();
   const pantry = usePantry();
   const shown = useDayShown();
@@ -25,13 +29,13 @@ export function useWeek() {
   const { advice } = useNextBatch(shown, supply);
   const { makes, needs } = useToMake(shown);
   const dates = computed(() => Array.from({ length: DAYS }, (_, i) => dateAfter(days.today, i)));
-  const dateOf = (atMs: number): string => localDate({ atMs, zone: shelf.zone });
-  const at = (ms: number): string => hourTime({ at: new Date(ms), zone: shelf.zone });
+  const dateOf = (atMs: number): string => localDate({ atMs, zone: shop.zone });
+  const at = (ms: number): string => hourTime({ at: new Date(ms), zone: shop.zone });
 
   const entries = computed(() => {
-    const { crewFromHours: fromHours = 0, crewToHours: toHours = 24 } = shelf.shop ?? {};
+    const { crewFromHours: fromHours = 0, crewToHours: toHours = 24 } = shop.document ?? {};
     return batches.steeping.flatMap((batch) =>
-      batchCalendar({ batch, zone: shelf.zone, crew: { fromHours, toHours } }).filter(({ key }) =>
+      batchCalendar({ batch, zone: shop.zone, crew: { fromHours, toHours } }).filter(({ key }) =>
         NAMED.some((named) => key.startsWith(named)),
       ),
     );
@@ -73,5 +77,5 @@ export function useWeek() {
   });
   const isRead = ref(false);
   void Promise.all([supply.read, until(needs).not.toBeNull()]).then(() => (isRead.value = true));
-  return { week, advice, gone, isRead, shop: computed(() => shelf.shop) };
+  return { week, advice, gone, isRead, shop: computed(() => shop.document) };
 }

@@ -3,7 +3,10 @@ import { computed, type Ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { usePantry } from '../../stores/pantry.ts';
 import { listText } from '../../format/listText.ts';
-import { useStores } from '../../stores/useStores.ts';
+import { useBatches } from '../../stores/batches.ts';
+import { useDrinks } from '../../stores/drinks.ts';
+import { useJugs } from '../../stores/jugs.ts';
+import { useShop } from '../../stores/shop.ts';
 
 /** Something that can be found: where it is, and what to do on the way. */
 interface Found {
@@ -41,7 +44,10 @@ const MOST = 8;
 
 /** Everything of the shop by name. */
 export function useFinder(sought: Readonly<Ref<string>>) {
-  const { shelf, batches, jugs, drinks: menu } = useStores();
+  const shop = useShop();
+  const batches = useBatches();
+  const jugs = useJugs();
+  const menu = useDrinks();
   const pantry = usePantry();
   const router = useRouter();
 
@@ -80,8 +86,8 @@ export function useFinder(sought: Readonly<Ref<string>>) {
         kind: 'ingredient',
         to: `/shelf/ingredients?find=${encodeURIComponent(name)}`,
       })),
-    ...shelf.coffees.map(({ id, name }) => ({ key: id, name, kind: 'coffee', to: '/shelf' })),
-    ...shelf.vessels.map(({ id, name }) => ({ key: id, name, kind: 'vessel', to: '/shelf' })),
+    ...shop.coffees.map(({ id, name }) => ({ key: id, name, kind: 'coffee', to: '/shelf' })),
+    ...shop.vessels.map(({ id, name }) => ({ key: id, name, kind: 'vessel', to: '/shelf' })),
   ]);
   const found = computed(() => {
     const words = sought.value.toLowerCase().split(/\s+/).filter(Boolean);

@@ -19,7 +19,7 @@ import { useStored } from '../../composables/useStored.ts';
 import { useNotice } from '../../stores/notice.ts';
 import { usePantry } from '../../stores/pantry.ts';
 import { useMenu } from '../../stores/menu.ts';
-import { useStores } from '../../stores/useStores.ts';
+import { useJugs } from '../../stores/jugs.ts';
 
 /** What is left of a jug; a usual concentrate where none is on hand. */
 const leftoverOf = (jug: Jug | null): Leftover => ({
@@ -30,7 +30,7 @@ const leftoverOf = (jug: Jug | null): Leftover => ({
 
 /** The house recipes: one in hand, changed and saved as it is changed. */
 export function useHouseRecipes() {
-  const { jugs } = useStores();
+  const jugs = useJugs();
   const format = useAmountFormat();
   const notice = useNotice();
   const store = usePantry();

@@ -23,7 +23,7 @@ import InstrumentCard from './InstrumentCard.vue';
 import { useInstrumentEdits } from './useInstrumentEdits.ts';
 import { useSerialPort } from './useSerialPort.ts';
 
-const shelf = useShop();
+const shop = useShop();
 const session = useSession();
 const notice = useNotice();
 const batches = useBatches();
@@ -78,7 +78,7 @@ const shown = computed(() =>
           state?.state === 'speaks' ? '' : (state?.detail ?? ''),
           state && state.malformed > 0 ? `${state.malformed} lines that nobody understands` : '',
           instrument.calibration
-            ? `calibrated ${clockTime({ at: new Date(instrument.calibration.at), zone: shelf.zone })}`
+            ? `calibrated ${clockTime({ at: new Date(instrument.calibration.at), zone: shop.zone })}`
             : '',
           instrument.driver.by === 'simulated' ? 'a stand-in' : '',
         ],
@@ -108,7 +108,7 @@ async function act(id: string, request: Parameters<typeof instruments.act>[1]): 
   }
 }
 const stamp = (): { at: string; author: string } => ({
-  at: new Date(shelf.readMs()).toISOString(),
+  at: new Date(shop.readMs()).toISOString(),
   author: session.session?.name ?? 'unsigned',
 });
 </script>
@@ -139,7 +139,7 @@ const stamp = (): { at: string; author: string } => ({
           :instrument="one.instrument"
           :sample="one.sample"
           :format
-          :brix-to-strength="shelf.shop?.brixToStrength ?? CONSTANTS.brixToStrength.value"
+          :brix-to-strength="shop.document?.brixToStrength ?? CONSTANTS.brixToStrength.value"
           :stamp
           :batches="steeping"
           :has-serial="serial.hasSerial"
@@ -171,8 +171,8 @@ const stamp = (): { at: string; author: string } => ({
     <ProbesChart
       v-if="series.length > 0"
       :series
-      :now-ms="shelf.now.getTime()"
-      :clock-at="(atMs) => clockTime({ at: new Date(atMs), zone: shelf.zone })"
+      :now-ms="shop.now.getTime()"
+      :clock-at="(atMs) => clockTime({ at: new Date(atMs), zone: shop.zone })"
       :degrees="format.degrees"
       :unit
     />

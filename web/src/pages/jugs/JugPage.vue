@@ -15,14 +15,14 @@ import { useJugBench } from './useJugBench.ts';
 const JugLedger = lazyComponent(() => import('./JugLedger.vue'));
 /** One jug: read it, thin it, blend it, stretch it, each as a balance before it is done. */
 const bench = useJugBench();
-const { jug, entries, others, shelf, jugs } = bench;
+const { jug, entries, others, shop, jugs } = bench;
 const format = useAmountFormat();
 const session = useSession();
 const gPerMl = computed(
   () => 1 / storedCoffeeMl({ massG: 1, strengthFrac: jug.value?.strengthFrac ?? 0 }),
 );
 const tareG = computed(
-  () => shelf.jugVessels.find(({ id }) => id === jug.value?.vesselId)?.tareG ?? null,
+  () => shop.jugVessels.find(({ id }) => id === jug.value?.vesselId)?.tareG ?? null,
 );
 const VIEWS = [
   { value: 'read', text: 'Read it', least: 'brews' },
@@ -51,7 +51,7 @@ const view = ref<View | null>(session.can('brews') && !jug.value?.onGrounds ? 'r
     <JugHead
       :jug
       :on-hand-ml="onHandMl(jug)"
-      :zone="shelf.zone"
+      :zone="shop.zone"
       :format
       @choose="jugs.choose(jug.id)"
     />
@@ -71,7 +71,7 @@ const view = ref<View | null>(session.can('brews') && !jug.value?.onGrounds ? 'r
     <JugLedger
       class="ledger"
       :entries
-      :zone="shelf.zone"
+      :zone="shop.zone"
       :g-per-ml
       :may-correct="session.can('brews')"
       :doing="bench.doing.value"

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
-import { useStores } from '../../stores/useStores.ts';
+import { useBatches } from '../../stores/batches.ts';
+import { useJugs } from '../../stores/jugs.ts';
+import { useShop } from '../../stores/shop.ts';
 import type { Jug } from '@ratio/core/jug';
 import { coffeeOf } from '@ratio/core/matter';
 import { percentText } from '@ratio/core/units';
@@ -17,7 +19,9 @@ import ToBatches from '../../components/navigation/ToBatches.vue';
 
 const DAY_MS = 86_400_000;
 
-const { shelf, jugs, batches } = useStores();
+const shop = useShop();
+const jugs = useJugs();
+const batches = useBatches();
 const session = useSession();
 const format = useAmountFormat();
 const router = useRouter();
@@ -25,14 +29,14 @@ const router = useRouter();
 const rows = computed(() =>
   jugs.onHand.map((jug) => {
     const useBy = new Date(jug.useBy);
-    const leftMs = useBy.getTime() - shelf.now.getTime();
+    const leftMs = useBy.getTime() - shop.now.getTime();
     return {
       jug,
       level: format.value.volume(onHandMl(jug)),
       colour: cssColour(coffeeOf({ massG: 1, strengthFrac: jug.strengthFrac })),
-      made: clockTime({ at: new Date(jug.madeAt), zone: shelf.zone }),
-      useBy: dayName({ at: useBy, zone: shelf.zone }),
-      left: fromNow({ at: useBy, now: shelf.now }),
+      made: clockTime({ at: new Date(jug.madeAt), zone: shop.zone }),
+      useBy: dayName({ at: useBy, zone: shop.zone }),
+      left: fromNow({ at: useBy, now: shop.now }),
       state: leftMs < 0 ? 'past its date: discard it' : leftMs < DAY_MS ? 'use it first' : 'keeps',
       due: leftMs < DAY_MS,
     };

@@ -21,7 +21,7 @@ import { useNewJug } from './useNewJug.ts';
 
 /** Notes a jug that was made elsewhere: how strong, how much, when. */
 const page = useNewJug();
-const { form, change, known, free, shelf, format } = page;
+const { form, change, known, free, shop, format } = page;
 useRefusals();
 
 const WAYS = [
@@ -141,10 +141,10 @@ const untold = computed(() => {
           <TimeField
             label="Made"
             :at-ms="form.madeMs"
-            :now="shelf.now"
-            :zone="shelf.zone"
+            :now="shop.now"
+            :zone="shop.zone"
             looks="back"
-            :max="{ ms: shelf.now.getTime() + 60_000, text: 'That is still to come.' }"
+            :max="{ ms: shop.now.getTime() + 60_000, text: 'That is still to come.' }"
             :taps="form.madeMs === null ? ['yesterday 18:00'] : ['now']"
             @change="change({ madeMs: $event })"
           />
@@ -167,7 +167,7 @@ const untold = computed(() => {
           label="Coffee"
           :options="[
             { value: page.NO_COFFEE, label: 'Not known' },
-            ...shelf.brewable.map(({ id, name }) => ({ value: id, label: name })),
+            ...shop.brewable.map(({ id, name }) => ({ value: id, label: name })),
           ]"
           :model-value="form.coffeeId"
           @update:model-value="change({ coffeeId: $event })"

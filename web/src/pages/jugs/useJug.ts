@@ -14,7 +14,10 @@ import { useRoute } from 'vue-router';
 import { newId, sentenceOf } from '../../api/client.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { useMenu } from '../../stores/menu.ts';
-import { useStores } from '../../stores/useStores.ts';
+import { useDrinks } from '../../stores/drinks.ts';
+import { useJugs } from '../../stores/jugs.ts';
+import { useNotice } from '../../stores/notice.ts';
+import { useShop } from '../../stores/shop.ts';
 
 /** What somebody is about to do to a jug, worked out before it is done. */
 export interface Balance {
@@ -28,7 +31,10 @@ export interface Balance {
 /** One jug: its ledger, and the balances of what can be done to it. */
 export function useJug() {
   const route = useRoute();
-  const { jugs, drinks, shelf, notice } = useStores();
+  const jugs = useJugs();
+  const drinks = useDrinks();
+  const shop = useShop();
+  const notice = useNotice();
   const menu = useMenu();
   const format = useAmountFormat();
 
@@ -137,7 +143,7 @@ export function useJug() {
     }
   }
 
-  return { jug, entries, others, thinTo, blendWith, stretchTo, menuAt, enter, doing, jugs, shelf };
+  return { jug, entries, others, thinTo, blendWith, stretchTo, menuAt, enter, doing, jugs, shop };
 }
 
 const none = (wrong: string): Balance => ({ addG: 0, afterG: 0, afterFrac: 0, wrong });

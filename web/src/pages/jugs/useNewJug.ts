@@ -7,7 +7,9 @@ import { newId, sentenceOf } from '../../api/client.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { useStored } from '../../composables/useStored.ts';
 import type { Kept } from '../../kept/shapes.ts';
-import { useStores } from '../../stores/useStores.ts';
+import { useJugs } from '../../stores/jugs.ts';
+import { useNotice } from '../../stores/notice.ts';
+import { useShop } from '../../stores/shop.ts';
 
 const NO_VESSEL = 'none';
 const NO_COFFEE = 'unknown';
@@ -17,7 +19,9 @@ type Form = Kept['ratio.newJug'];
 
 /** A jug that was made elsewhere, or before Ratio: what is in it, and how strong it is taken to be. */
 export function useNewJug() {
-  const { shelf, jugs, notice } = useStores();
+  const shop = useShop();
+  const jugs = useJugs();
+  const notice = useNotice();
   const format = useAmountFormat();
   const router = useRouter();
 
@@ -45,17 +49,17 @@ export function useNewJug() {
     const { knownBy, ratio, hours, place, rest } = form.value;
     if (knownBy === 'reading') return undefined;
     if (knownBy === 'taste') return { parts: { concentrate: 1, fill: rest } };
-    return { ratio, hours, place, grind: shelf.shop?.defaults.grind ?? 'coarse' };
+    return { ratio, hours, place, grind: shop.document?.defaults.grind ?? 'coarse' };
   });
   /** How strong it is taken to be; null while a reading is still to come. */
   const known = computed(() => {
     const { knownBy, readFrac, coffeeId } = form.value;
-    const { roomC = 22, fridgeC = 4 } = shelf.shop ?? {};
+    const { roomC = 22, fridgeC = 4 } = shop.document ?? {};
     if (knownBy === 'reading' && readFrac === null) return null;
     return madeElsewhere({
       strengthFrac: knownBy === 'reading' ? (readFrac ?? undefined) : undefined,
       estimate: estimate.value,
-      coffee: shelf.coffeeOf(coffeeId),
+      coffee: shop.coffeeOf(coffeeId),
       roomC,
       fridgeC,
     });
@@ -65,7 +69,7 @@ export function useNewJug() {
   );
 
   const free = computed(() =>
-    shelf.jugVessels.filter(({ id }) => !jugs.onHand.some(({ vesselId }) => vesselId === id)),
+    shop.jugVessels.filter(({ id }) => !jugs.onHand.some(({ vesselId }) => vesselId === id)),
   );
   const volumeMl = computed(() => {
     const { amount, seenAs } = form.value;
@@ -94,7 +98,7 @@ export function useNewJug() {
       ...(vessel ? { vesselId } : {}),
       ...(coffeeId === NO_COFFEE ? {} : { coffeeId }),
       ...(seenAs === 'mass' ? { onHandG: amount } : { onHandMl: amount }),
-      madeAt: new Date(madeMs ?? shelf.now.getTime()).toISOString(),
+      madeAt: new Date(madeMs ?? shop.now.getTime()).toISOString(),
       ...(knownBy === 'reading' ? { strengthFrac: readFrac! } : { estimate: estimate.value! }),
     };
     saving.value = true;
@@ -123,7 +127,7 @@ export function useNewJug() {
     wrong,
     saving,
     add,
-    shelf,
+    shop,
     format,
     NO_VESSEL,
     NO_COFFEE,

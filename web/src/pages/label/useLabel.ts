@@ -8,7 +8,9 @@ import { clockTime, dateName, dayName } from '../../format/formatClock.ts';
 import { listText } from '../../format/listText.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { usePantry } from '../../stores/pantry.ts';
-import { useStores } from '../../stores/useStores.ts';
+import { useBatches } from '../../stores/batches.ts';
+import { useJugs } from '../../stores/jugs.ts';
+import { useShop } from '../../stores/shop.ts';
 import { authorOf } from '../../format/authorOf.ts';
 
 /** What stands on a bottle or a jug, so that nobody has to ask or guess. */
@@ -36,7 +38,9 @@ const NO_ALLERGENS = 'none of the listed allergens';
 /** The label that the address asks for: of a jug, or of a house recipe as if it were made now. */
 export function useLabel() {
   const route = useRoute();
-  const { shelf, batches, jugs } = useStores();
+  const shop = useShop();
+  const batches = useBatches();
+  const jugs = useJugs();
   const pantry = usePantry();
   const format = useAmountFormat();
 
@@ -72,7 +76,7 @@ export function useLabel() {
     const batch = batches.withId(String(route.query['batch']));
     if (batch?.status !== 'steeping') return null;
     const { plan, predicted } = batch;
-    const { zone } = shelf;
+    const { zone } = shop;
     const author = batches.observationsOf(batch.id)[0]?.author ?? '';
     return {
       title: vesselNameOf(batch),
@@ -91,7 +95,7 @@ export function useLabel() {
   const ofJug = computed<Label | null>(() => {
     const jug = jugs.onHand.find(({ id }) => id === route.query['jug']);
     if (!jug) return null;
-    const { zone } = shelf;
+    const { zone } = shop;
     return {
       title: jug.label,
       what: `${listText(['Cold brew', jug.coffeeName, format.value.percent(jug.strengthFrac)])}: dilute before it is drunk`,
@@ -118,7 +122,7 @@ export function useLabel() {
       useByName: 'Use by',
       dilute: '',
       who: '',
-      made: dayName({ at: life?.at ?? shelf.now, zone: shelf.zone }),
+      made: dayName({ at: life?.at ?? shop.now, zone: shop.zone }),
       useBy: dateName(life?.lastDay ?? pantry.lastDayOf(lifeDays)),
       contains: ingredient.allergens.join(', ') || NO_ALLERGENS,
       keep:
@@ -139,7 +143,7 @@ export function useLabel() {
   const label = computed(() => ofBatch.value ?? ofJug.value ?? ofRecipe.value);
   return {
     label,
-    shop: computed(() => shelf.shop),
+    shop: computed(() => shop.document),
     /** What its code says; empty until the address is known. */
     code: computed(() =>
       label.value && address.value !== '' ? `${address.value}${label.value.from}` : '',

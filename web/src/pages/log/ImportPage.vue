@@ -16,7 +16,7 @@ import { useImportPage } from './useImportPage.ts';
 const OldLogPreview = lazyComponent(() => import('./OldLogPreview.vue'));
 
 /** An old log out of a spreadsheet: columns, units, a look at it, and what cannot be read. */
-const shelf = useShop();
+const shop = useShop();
 const format = useAmountFormat();
 const page = useImportPage(useOldLogReader());
 const { headings, fileName, match, units, problem, isOpen, isMatched, isReading, summary } = page;
@@ -89,7 +89,7 @@ const set = (part: Partial<OldUnits>): void => void (units.value = { ...units.va
       </section>
       <section v-if="isMatched" aria-labelledby="look">
         <h2 id="look" class="section-head">As it will stand in the log</h2>
-        <OldLogPreview :batches="summary.preview" :zone="shelf.zone" :format />
+        <OldLogPreview :batches="summary.preview" :zone="shop.zone" :format />
         <template v-if="summary.bad > 0">
           <p class="due" role="alert">
             {{ summary.bad }} row{{ summary.bad === 1 ? '' : 's' }} cannot be read. Mend

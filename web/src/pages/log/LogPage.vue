@@ -20,7 +20,7 @@ import { useLogPage } from './useLogPage.ts';
 
 const DataTable = lazyComponent(() => import('../../components/tables/DataTable.vue'));
 /** Every batch as a line: found by words, coffee, grind and date. */
-const shelf = useShop();
+const shop = useShop();
 const session = useSession();
 const router = useRouter();
 const log = useLogPage();
@@ -97,8 +97,8 @@ const dates = computed(() => [
             :label="one.label"
             :placeholder="one.label.toLowerCase()"
             :date="one.date"
-            :now="shelf.now"
-            :zone="shelf.zone"
+            :now="shop.now"
+            :zone="shop.zone"
             @change="change({ [one.key]: $event })"
           />
           <ChoiceField

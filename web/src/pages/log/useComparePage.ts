@@ -6,7 +6,8 @@ import { useRoute } from 'vue-router';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { clockTime, dayName, duration } from '../../format/formatClock.ts';
 import { useLog } from '../../stores/log.ts';
-import { useStores } from '../../stores/useStores.ts';
+import { useNotice } from '../../stores/notice.ts';
+import { useShop } from '../../stores/shop.ts';
 import type { DataColumn } from '../../components/tables/dataColumn.ts';
 import { useOpenPlan } from '../../composables/useOpenPlan.ts';
 import { useLoaded } from '../../composables/useLoaded.ts';
@@ -34,7 +35,8 @@ interface ComparedLine extends Readonly<Record<(typeof SIDES)[number], string>> 
 /** Two batches of the log side by side: what was different in, what came out, and what explains it. */
 export function useComparePage() {
   const log = useLog();
-  const { shelf, notice } = useStores();
+  const shop = useShop();
+  const notice = useNotice();
   const format = useAmountFormat();
   const route = useRoute();
   const openPlan = useOpenPlan();
@@ -79,7 +81,7 @@ export function useComparePage() {
     return `${frac < 0 ? '−' : '+'}${Math.abs(100 * frac).toFixed(1)} %`;
   };
   const nameOf = (batch: BatchInFull): string =>
-    `${batch.coffeeName}, ${dayName({ at: new Date(batch.startedAt), zone: shelf.zone })}`;
+    `${batch.coffeeName}, ${dayName({ at: new Date(batch.startedAt), zone: shop.zone })}`;
   const rows = computed<readonly ComparedLine[]>(() => {
     if (!both.value) return [];
     const of = (title: string, text: (batch: BatchInFull) => string): ComparedLine => {
@@ -107,7 +109,7 @@ export function useComparePage() {
         return duration(Math.round((endMs - fromMs) / 60_000));
       }),
       of('Filtration', ({ plan }) => plan.filtration.method),
-      of('Began', ({ startedAt }) => clockTime({ at: new Date(startedAt), zone: shelf.zone })),
+      of('Began', ({ startedAt }) => clockTime({ at: new Date(startedAt), zone: shop.zone })),
       of('Predicted', ({ predictedAtStrain, predicted }) =>
         percentText((predictedAtStrain ?? predicted).strengthFrac),
       ),

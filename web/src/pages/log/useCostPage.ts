@@ -5,7 +5,7 @@ import { computed } from 'vue';
 import { askOrLast } from '../../api/askOrLast.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { dateName } from '../../format/formatClock.ts';
-import { useStores } from '../../stores/useStores.ts';
+import { useDraft } from '../../stores/draft.ts';
 import { useLoaded } from '../../composables/useLoaded.ts';
 
 const ratioOf = ({ waterG, doseG }: Plan): string => `1:${(waterG / doseG).toFixed(1)}`;
@@ -26,7 +26,7 @@ const WEEKS_A_MONTH = 4.35;
 
 /** What the coffee costs, week by week, and what another way of brewing would be worth. */
 export function useCostPage() {
-  const { drafts } = useStores();
+  const drafts = useDraft();
   const format = useAmountFormat();
   const { loaded, state, failure, load } = useLoaded(() => askOrLast<Week[]>('/api/log/weeks'));
   const weeks = computed(() => loaded.value ?? []);

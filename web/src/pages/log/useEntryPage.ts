@@ -11,7 +11,8 @@ import { useActualText } from '../../composables/useActualText.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { dateAndTime } from '../../format/formatClock.ts';
 import { useLog } from '../../stores/log.ts';
-import { useStores } from '../../stores/useStores.ts';
+import { useBatches } from '../../stores/batches.ts';
+import { useShop } from '../../stores/shop.ts';
 import { authorOf } from '../../format/authorOf.ts';
 import { useOpenPlan } from '../../composables/useOpenPlan.ts';
 import { useLoaded } from '../../composables/useLoaded.ts';
@@ -38,7 +39,8 @@ const WHYS: Readonly<Record<NextTime['why'], string>> = {
 /** One batch as the log has it: what was planned, what happened, what was found, what to do next time. */
 export function useEntryPage() {
   const log = useLog();
-  const { shelf, batches } = useStores();
+  const shop = useShop();
+  const batches = useBatches();
   const format = useAmountFormat();
   const openPlan = useOpenPlan();
   const route = useRoute();
@@ -55,12 +57,11 @@ export function useEntryPage() {
   });
   watch([id, () => batches.batches], load, { immediate: true });
 
-  const when = (instant: string): string =>
-    dateAndTime({ at: new Date(instant), zone: shelf.zone });
+  const when = (instant: string): string => dateAndTime({ at: new Date(instant), zone: shop.zone });
   const textOf = useActualText();
   const rows = computed(() => {
     const { actuals = [], plan } = batch.value ?? {};
-    const steps = plan ? stepsOf({ plan, shopSteps: shelf.shop?.steps ?? [] }) : [];
+    const steps = plan ? stepsOf({ plan, shopSteps: shop.document?.steps ?? [] }) : [];
     return countedActuals(actuals).map((row) => ({
       id: row.id,
       when: when(row.at),
@@ -89,11 +90,11 @@ export function useEntryPage() {
   );
   const next = computed(() => {
     const one = batch.value;
-    const coffee = one && shelf.coffeeOf(one.plan.coffeeId);
+    const coffee = one && shop.coffeeOf(one.plan.coffeeId);
     if (one?.status !== 'strained') return [];
     return nextTime({
       plan: one.plan,
-      model: coffee ? shelf.modelFor(coffee) : one.model,
+      model: coffee ? shop.modelFor(coffee) : one.model,
       aimFrac: one.predicted.strengthFrac,
       foundFrac: foundFrac.value,
       scores: means.value,

@@ -9,14 +9,18 @@ import {
 import { computed, ref, shallowRef, watch } from 'vue';
 import { sentenceOf } from '../../api/client.ts';
 import { sendLog } from '../../api/sendLog.ts';
-import { useStores } from '../../stores/useStores.ts';
+import { useBatches } from '../../stores/batches.ts';
+import { useNotice } from '../../stores/notice.ts';
+import { useShop } from '../../stores/shop.ts';
 import type { OldLogReader, OldLogSense, OldLogSummary } from '../../workers/oldLogReader.ts';
 
 const NOTHING: OldLogSummary = { good: 0, bad: 0, preview: [], problems: [], moreProblems: 0 };
 
 /** An old log from a spreadsheet: its columns matched, each row checked, taken in as a whole or not at all. */
 export function useImportPage(reader: OldLogReader) {
-  const { shelf, batches, notice } = useStores();
+  const shop = useShop();
+  const batches = useBatches();
+  const notice = useNotice();
   const headings = shallowRef<readonly string[]>([]);
   const fileName = ref('');
   const rowCount = ref(0);
@@ -37,7 +41,7 @@ export function useImportPage(reader: OldLogReader) {
         isReading.value = false;
         return;
       }
-      openedMs.value = shelf.now.getTime();
+      openedMs.value = shop.now.getTime();
       [fileName.value, headings.value, rowCount.value] = [file.name, opened.headings, opened.rows];
       match.value = matchColumns(opened.headings);
       await understand();
@@ -58,7 +62,7 @@ export function useImportPage(reader: OldLogReader) {
     // A copy: what is reactive cannot be sent to a worker.
     units: { ...units.value },
     nowMs: openedMs.value,
-    zone: shelf.zone,
+    zone: shop.zone,
   }));
   let asked = 0;
   async function understand(): Promise<void> {

@@ -6,7 +6,9 @@ import { computed, ref } from 'vue';
 import { newId, sentenceOf } from '../../api/client.ts';
 import { clockTime, dayName } from '../../format/formatClock.ts';
 import { useLog } from '../../stores/log.ts';
-import { useStores } from '../../stores/useStores.ts';
+import { useDraft } from '../../stores/draft.ts';
+import { useNotice } from '../../stores/notice.ts';
+import { useShop } from '../../stores/shop.ts';
 import type { Learning } from '../../workers/learn.worker.ts';
 import { taughtBy, times, Z90 } from './taught.ts';
 import { useLoaded } from '../../composables/useLoaded.ts';
@@ -39,7 +41,9 @@ const choicesOf = (all: string, names: readonly string[]) => [
 /** What was predicted, what was found, and what the log teaches by it. */
 export function useLearningPage(learn: (batches: readonly BatchInFull[]) => Promise<Learning>) {
   const log = useLog();
-  const { shelf, drafts, notice } = useStores();
+  const shop = useShop();
+  const drafts = useDraft();
+  const notice = useNotice();
   const coffee = ref('');
   const vessel = ref('');
 
@@ -58,7 +62,7 @@ export function useLearningPage(learn: (batches: readonly BatchInFull[]) => Prom
         return [];
       if (coffee.value !== '' && coffeeName !== coffee.value) return [];
       if (vessel.value !== '' && vesselNameOf(batch) !== vessel.value) return [];
-      const day = dayName({ at: new Date(strainedAt), zone: shelf.zone });
+      const day = dayName({ at: new Date(strainedAt), zone: shop.zone });
       return [
         {
           id,
@@ -118,7 +122,7 @@ export function useLearningPage(learn: (batches: readonly BatchInFull[]) => Prom
     (learning.value?.fit.outliers ?? []).map((one) => {
       const batch = batches.value.find(({ id }) => id === one.batchId);
       const by = `${Math.abs(100 * one.offFrac).toFixed(0)} % ${one.offFrac < 0 ? 'below' : 'above'}`;
-      const day = batch ? dayName({ at: new Date(batch.startedAt), zone: shelf.zone }) : '';
+      const day = batch ? dayName({ at: new Date(batch.startedAt), zone: shop.zone }) : '';
       return {
         id: one.batchId,
         name: `${batch?.coffeeName ?? one.batchId}, ${day}`,
@@ -147,7 +151,7 @@ export function useLearningPage(learn: (batches: readonly BatchInFull[]) => Prom
 
   async function accept(learned: Fit['learned'] | null, batchCount: number): Promise<void> {
     try {
-      const before = shelf.learned[0] ?? null;
+      const before = shop.learned[0] ?? null;
       await log.accept({ id: newId(), learned, batchCount });
       notice.say({
         tone: 'done',
@@ -181,7 +185,7 @@ export function useLearningPage(learn: (batches: readonly BatchInFull[]) => Prom
     /** When the mill was set again, between the first batch that is shown and the last. */
     millSetMs: computed(() => {
       const days = points.value.map(({ atMs }) => atMs);
-      return (shelf.shop?.mill.setAt ?? [])
+      return (shop.document?.mill.setAt ?? [])
         .map((at) => Date.parse(at))
         .filter((atMs) => atMs >= Math.min(...days) && atMs <= Math.max(...days));
     }),
@@ -198,21 +202,21 @@ export function useLearningPage(learn: (batches: readonly BatchInFull[]) => Prom
     acceptLearned: () =>
       learning.value && accept(learning.value.fit.learned, learning.value.batchCount),
     useVersion: (number: number) => {
-      const version = shelf.learned.find((one) => one.number === number);
+      const version = shop.learned.find((one) => one.number === number);
       return accept(version?.learned ?? null, version?.batchCount ?? 0);
     },
     inUse: computed(() => {
-      const [now] = shelf.learned;
+      const [now] = shop.learned;
       if (!now?.learned) return 'The handbook’s values are in use.';
       return `Version ${now.number} is in use, from ${now.batchCount} batches.`;
     }),
     versions: computed(() =>
-      shelf.learned.slice(1).map(({ number, learned, batchCount, at }) => ({
+      shop.learned.slice(1).map(({ number, learned, batchCount, at }) => ({
         number,
-        text: `${learned ? `version ${number}, from ${batchCount} batches` : 'the handbook'}, ${clockTime({ at: new Date(at), zone: shelf.zone })}`,
+        text: `${learned ? `version ${number}, from ${batchCount} batches` : 'the handbook'}, ${clockTime({ at: new Date(at), zone: shop.zone })}`,
       })),
     ),
     strength: percentText,
-    dayOf: (atMs: number) => dayName({ at: new Date(atMs), zone: shelf.zone }),
+    dayOf: (atMs: number) => dayName({ at: new Date(atMs), zone: shop.zone }),
   };
 }

@@ -6,7 +6,8 @@ import { useRoute, useRouter } from 'vue-router';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { dateAndTime } from '../../format/formatClock.ts';
 import { useLog } from '../../stores/log.ts';
-import { useStores } from '../../stores/useStores.ts';
+import { useBatches } from '../../stores/batches.ts';
+import { useShop } from '../../stores/shop.ts';
 import { authorOf } from '../../format/authorOf.ts';
 import { useLoaded } from '../../composables/useLoaded.ts';
 import { logAddress, readLogAddress } from './logAddress.ts';
@@ -34,7 +35,8 @@ const LINES = LOG_PAGE / 2;
 /** The log as the address asks for it, so that a view can be kept and sent. */
 export function useLogPage() {
   const log = useLog();
-  const { shelf, batches } = useStores();
+  const shop = useShop();
+  const batches = useBatches();
   const format = useAmountFormat();
   const route = useRoute();
   const router = useRouter();
@@ -66,7 +68,7 @@ export function useLogPage() {
       const off = foundFrac === null ? null : foundFrac / predictedFrac - 1;
       return {
         id: row.id,
-        date: dateAndTime({ at: new Date(row.startedAt), zone: shelf.zone }),
+        date: dateAndTime({ at: new Date(row.startedAt), zone: shop.zone }),
         coffee: row.coffeeName,
         vessel: row.vesselName,
         grind: row.grind,
@@ -96,7 +98,7 @@ export function useLogPage() {
       { value: '', label: 'every coffee' },
       ...[
         ...new Set([
-          ...shelf.coffees.map(({ name }) => name),
+          ...shop.coffees.map(({ name }) => name),
           ...rows.value.map(({ coffeeName }) => coffeeName),
         ]),
       ].map((name) => ({ value: name, label: name })),

@@ -11,7 +11,10 @@ import { dayName } from '../../format/formatClock.ts';
 import { listText } from '../../format/listText.ts';
 import { useLog } from '../../stores/log.ts';
 import { KIND_NAMES } from './kindNames.ts';
-import { useStores } from '../../stores/useStores.ts';
+import { useBatches } from '../../stores/batches.ts';
+import { useJugs } from '../../stores/jugs.ts';
+import { useNotice } from '../../stores/notice.ts';
+import { useShop } from '../../stores/shop.ts';
 
 const QUESTIONS: Readonly<Record<BlindKind, string>> = {
   triangle: 'Two are the same. Which one is the odd one?',
@@ -22,7 +25,10 @@ const QUESTIONS: Readonly<Record<BlindKind, string>> = {
 /** Scores of what is on hand, and blind comparisons over several tasters on one tablet. */
 export function useTastingPage() {
   const log = useLog();
-  const { shelf, batches, jugs, notice } = useStores();
+  const shop = useShop();
+  const batches = useBatches();
+  const jugs = useJugs();
+  const notice = useNotice();
   void log.load().catch(() => undefined);
 
   /** What can be tasted: jugs on hand, then the latest batches. */
@@ -34,7 +40,7 @@ export function useTastingPage() {
     })),
     ...batches.past.slice(0, 20).map(({ id, coffeeName, startedAt }) => ({
       value: id,
-      label: `${coffeeName}, ${dayName({ at: new Date(startedAt), zone: shelf.zone })}`,
+      label: `${coffeeName}, ${dayName({ at: new Date(startedAt), zone: shop.zone })}`,
       kind: 'batch' as const,
     })),
   ]);
@@ -94,7 +100,7 @@ export function useTastingPage() {
       b: nameOf(b),
       aId: a,
       bId: b,
-      begunAt: shelf.now.toISOString(),
+      begunAt: shop.now.toISOString(),
       servings: blindPlan({ kind, tasters, seed: random }),
     };
     try {

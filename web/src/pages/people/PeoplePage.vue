@@ -22,7 +22,7 @@ const TEXTS: Readonly<Record<Role, string>> = {
 const ROLE_OPTIONS = ROLES.map((value) => ({ value, label: value }));
 
 const isSecure = location.protocol === 'https:';
-const shelf = useShop();
+const shop = useShop();
 const session = useSession();
 const { people, devices, pairing, busy, refusedOf, ...does } = usePeople();
 const fresh = ref<{ name: string; role: Role; pin: string }>({ name: '', role: 'pours', pin: '' });
@@ -143,7 +143,7 @@ async function give(
           <strong>{{ device.name }}</strong>
           <span>{{ device.role }}</span>
           <span class="soft"
-            >paired {{ dayName({ at: new Date(device.pairedAt), zone: shelf.zone }) }}</span
+            >paired {{ dayName({ at: new Date(device.pairedAt), zone: shop.zone }) }}</span
           >
           <LinkButton @click="does.forget(device)">Forget</LinkButton>
         </li>
@@ -163,7 +163,7 @@ async function give(
         <p>
           <span class="figure figures">{{ pairing.code }}</span>
           <span class="soft"
-            >until {{ clockTime({ at: new Date(pairing.expiresAt), zone: shelf.zone }) }}, for one
+            >until {{ clockTime({ at: new Date(pairing.expiresAt), zone: shop.zone }) }}, for one
             tablet</span
           >
         </p>

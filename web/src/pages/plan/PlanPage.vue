@@ -34,7 +34,7 @@ import LinkButton from '../../components/fields/LinkButton.vue';
 const DraftConflict = lazyComponent(() => import('./DraftConflict.vue'));
 const CompareTable = lazyComponent(() => import('./CompareTable.vue'));
 const session = useSession();
-const shelf = useShop();
+const shop = useShop();
 const drafts = useDraft();
 const { draft, plan, coffee, model, theirs } = storeToRefs(drafts);
 const page = usePlan();
@@ -54,7 +54,7 @@ const drawnWidth = useDrawnWidth();
 </script>
 
 <template>
-  <div v-if="shelf.shop" class="plan no-print side-by-side">
+  <div v-if="shop.document" class="plan no-print side-by-side">
     <h1 class="visually-hidden">Plan a batch</h1>
     <DraftConflict
       v-if="theirs"
@@ -79,7 +79,7 @@ const drawnWidth = useDrawnWidth();
         :coffee
         :model
         :vessel
-        :coffees="shelf.brewable"
+        :coffees="shop.brewable"
         :vessels="vessels.options.value"
         :vessel-wrong="vessels.wrong.value"
         :other-vessels="vessels.others.value"
@@ -88,11 +88,11 @@ const drawnWidth = useDrawnWidth();
         :filter="vessels.filter.value"
         :filter-unwashed="vessels.isUnwashed.value"
         :format
-        :fridge-c="shelf.shop.fridgeC"
-        :room-c="shelf.shop.roomC"
-        :scoop-ml="shelf.shop.scoopMl"
+        :fridge-c="shop.document.fridgeC"
+        :room-c="shop.document.roomC"
+        :scoop-ml="shop.document.scoopMl"
         :rested-days="page.restedDays.value"
-        :mill="shelf.shop.mill.settings"
+        :mill="shop.document.mill.settings"
         @change="drafts.change"
         @cleaned="vessels.cleaned"
         @washed="vessels.washed"
@@ -188,8 +188,8 @@ const drawnWidth = useDrawnWidth();
           :opening="clock.opening.value"
           :start-ms="draft.startAt === null ? null : clock.startMs.value"
           :ready-ms="clock.readyMs.value"
-          :now="shelf.now"
-          :zone="shelf.zone"
+          :now="shop.now"
+          :zone="shop.zone"
           @start="clock.setStart"
           @ready="clock.setReady"
         />

@@ -19,13 +19,13 @@ export function useBatchSheet(input: {
   result: Ref<PlanOutcome | null>;
   timeline: Ref<readonly { what: string; when: string }[]>;
 }) {
-  const shelf = useShop();
+  const shop = useShop();
   const { plan, coffee } = storeToRefs(useDraft());
   const { units } = storeToRefs(useSettings());
 
   return computed(() => {
     const found = input.result.value;
-    if (!found || !coffee.value || !shelf.shop) return null;
+    if (!found || !coffee.value || !shop.document) return null;
     const own = units.value;
     const other: ShopUnits = own === 'metric' ? 'us' : 'metric';
     const mass = (massG: number, system: ShopUnits) =>
@@ -36,13 +36,13 @@ export function useBatchSheet(input: {
       also: mass(massG, other),
     });
     const { outcome, range } = found;
-    const vessel = vesselOf(plan.value, shelf.vessels)?.name ?? '';
-    const dial = shelf.shop.mill.settings[plan.value.grind];
+    const vessel = vesselOf(plan.value, shop.vessels)?.name ?? '';
+    const dial = shop.document.mill.settings[plan.value.grind];
     const volume = (volumeMl: number) => amountText(writeVolume({ volumeMl, units: own }));
     const { filtration } = plan.value;
     return {
       title: `${coffee.value.name}, ${vessel}`,
-      shop: shelf.shop.name,
+      shop: shop.document.name,
       amounts: [
         {
           ...both('Coffee', plan.value.doseG),

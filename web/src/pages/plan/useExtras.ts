@@ -51,13 +51,13 @@ const CONCENTRATE_FROM = STRENGTH_NAMES.find(({ name }) => name === 'strong')!.u
 
 /** What else the bench asks of a plan: rounding, scaling, splitting, when it is nearly done. */
 export function useExtras() {
-  const shelf = useShop();
+  const shop = useShop();
   const drafts = useDraft();
   const { plan, model } = storeToRefs(drafts);
   const format = useAmountFormat();
   const compareWith = ref<Alternative | null>(null);
 
-  const vessel = computed(() => vesselOf(plan.value, shelf.vessels));
+  const vessel = computed(() => vesselOf(plan.value, shop.vessels));
   const mass = (massG: number): string => format.value.mass(massG);
   const strengthOf = (plan: Plan): number | null =>
     model.value && brew(planInput(plan), model.value).strengthFrac;
@@ -69,12 +69,12 @@ export function useExtras() {
   });
   /** Scoops of the shop and its bags, where the coffee comes to about whole ones. */
   const measured = computed(() => {
-    const { shop } = shelf;
-    if (!shop || !model.value) return [];
-    const scoop = { volumeMl: shop.scoopMl, form: 'ground' as const, grind: plan.value.grind };
+    const { document: details } = shop;
+    if (!details || !model.value) return [];
+    const scoop = { volumeMl: details.scoopMl, form: 'ground' as const, grind: plan.value.grind };
     const measures = [
       { name: 'scoop', oneG: looseMassG(scoop, model.value) },
-      ...shop.filters
+      ...details.filters
         .filter(({ kind }) => kind === 'bag')
         .map(({ name, takesG }) => ({ name: name.toLowerCase(), oneG: takesG })),
     ];
@@ -113,7 +113,7 @@ export function useExtras() {
     const course = strengthByDay({
       plan: plan.value,
       model: model.value,
-      fridgeC: shelf.shop?.fridgeC ?? 4,
+      fridgeC: shop.document?.fridgeC ?? 4,
     });
     const days = course.map(
       ({ days: day, strengthFrac }) =>
@@ -129,8 +129,8 @@ export function useExtras() {
     if (which !== 'elsewhere') return grind ? { ...plan.value, grind } : null;
     const steep = plan.value.steep.map((piece) =>
       piece.place === 'fridge'
-        ? { ...piece, place: 'counter' as const, tempC: shelf.shop?.roomC ?? 22 }
-        : { ...piece, place: 'fridge' as const, tempC: shelf.shop?.fridgeC ?? 4 },
+        ? { ...piece, place: 'counter' as const, tempC: shop.document?.roomC ?? 22 }
+        : { ...piece, place: 'fridge' as const, tempC: shop.document?.fridgeC ?? 4 },
     );
     return { ...plan.value, steep };
   }

@@ -16,7 +16,9 @@ import { useMenuCount } from '../../composables/useMenuCount.ts';
 import { duration } from '../../format/formatClock.ts';
 import type { RangeJob } from '../../workers/range.worker.ts';
 import { useSampledRange } from '../../workers/useSampledRange.ts';
-import { useStores } from '../../stores/useStores.ts';
+import { useDraft } from '../../stores/draft.ts';
+import { useDrinks } from '../../stores/drinks.ts';
+import { useShop } from '../../stores/shop.ts';
 import { solutionSentence } from './planText.ts';
 
 const DRAWS = 5000;
@@ -30,21 +32,23 @@ export const horizonOf = (plan: Plan): number =>
 
 /** The draft and what it leads to, as the page shows it. Everything is computed by the core. */
 export function usePlan() {
-  const { shelf, drafts, drinks } = useStores();
+  const shop = useShop();
+  const drafts = useDraft();
+  const drinks = useDrinks();
   const format = useAmountFormat();
   const { plan, coffee, model, draft, conflict } = storeToRefs(drafts);
   watchEffect(drafts.fillIn);
   // A vessel that left the shelf is taken for any.
   const vessel = computed(
     () =>
-      vesselOf(plan.value, shelf.vessels) ??
+      vesselOf(plan.value, shop.vessels) ??
       anyVessel(slurryMl({ ...plan.value, tempC: plan.value.waterC })),
   );
   /** Days since the roast; null where its date is not known. */
   const restedDays = computed(() => {
     const { roastedOn } = coffee.value;
     if (roastedOn === null) return null;
-    return Math.max(0, Math.floor((shelf.now.getTime() - Date.parse(roastedOn)) / DAY_MS));
+    return Math.max(0, Math.floor((shop.now.getTime() - Date.parse(roastedOn)) / DAY_MS));
   });
   const hours = computed(() => steepHoursOf(plan.value));
 

@@ -37,17 +37,17 @@ const EVENT_WORDS: Readonly<Record<ScheduleEvent['kind'], string>> = {
 
 /** The plan on the wall clock of the shop, against the hours of its crew. */
 export function usePlanClock(hours: Ref<number>) {
-  const shelf = useShop();
+  const shop = useShop();
   const drafts = useDraft();
   const { plan, model, draft } = storeToRefs(drafts);
-  const { shop, zone, now } = storeToRefs(shelf);
+  const { document: details, zone, now } = storeToRefs(shop);
 
   const startMs = computed(() =>
     draft.value.startAt ? Date.parse(draft.value.startAt) : now.value.getTime(),
   );
   const crew = computed(() => ({
-    fromHours: shop.value?.crewFromHours ?? 0,
-    toHours: shop.value?.crewToHours ?? 24,
+    fromHours: details.value?.crewFromHours ?? 0,
+    toHours: details.value?.crewToHours ?? 24,
   }));
   const input = computed(() => ({
     startMs: startMs.value,
@@ -119,7 +119,7 @@ export function usePlanClock(hours: Ref<number>) {
   const readyMs = computed(() => events.value.find(({ kind }) => kind === 'ready')!.atMs);
   const opening = computed(() => {
     const hoursOfDay = localHours({ atMs: readyMs.value, zone: zone.value });
-    const { openHours = 0, closeHours = 24 } = shop.value ?? {};
+    const { openHours = 0, closeHours = 24 } = details.value ?? {};
     if (hoursOfDay < openHours)
       return `Ready ${duration(Math.round((openHours - hoursOfDay) * 60))} before opening.`;
     if (hoursOfDay > closeHours) return 'Ready after closing, for the next day.';

@@ -5,22 +5,28 @@ import { computed, type Ref } from 'vue';
 import { newId, sentenceOf } from '../../api/client.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { clockTime } from '../../format/formatClock.ts';
-import { useStores } from '../../stores/useStores.ts';
+import { useBatches } from '../../stores/batches.ts';
+import { useDraft } from '../../stores/draft.ts';
+import { useNotice } from '../../stores/notice.ts';
+import { useShop } from '../../stores/shop.ts';
 
 /** Which vessels are free for the plan in hand, and what stands in the way of the one that is chosen. */
 export function usePlanVessels(startMs: Readonly<Ref<number>>) {
-  const { shelf, drafts, batches, notice } = useStores();
+  const shop = useShop();
+  const drafts = useDraft();
+  const batches = useBatches();
+  const notice = useNotice();
   const { plan } = storeToRefs(drafts);
   const format = useAmountFormat();
 
   const inIt = (id: string) => batches.inVessel(id, plan.value, startMs.value);
-  const until = (endsAt: string): string => clockTime({ at: new Date(endsAt), zone: shelf.zone });
+  const until = (endsAt: string): string => clockTime({ at: new Date(endsAt), zone: shop.zone });
   const needMl = computed(() => slurryMl({ ...plan.value, tempC: plan.value.waterC }));
   const holds = ({ brimMl, shaken }: Vessel): boolean =>
     vesselFit({ slurryMl: needMl.value, vesselMl: brimMl, shaken }).fit !== 'overflows';
 
   const options = computed(() => [
-    ...shelf.steepers.map((vessel) => {
+    ...shop.steepers.map((vessel) => {
       const batch = inIt(vessel.id);
       const size = format.value.volume(vessel.brimMl);
       return {
@@ -48,7 +54,7 @@ export function usePlanVessels(startMs: Readonly<Ref<number>>) {
     return `Not cleaned since ${dirtyAfter.value.coffeeName} was in it: clean it first, or take another.`;
   });
   async function noteClean({ id, coffeeName }: Batch, what: string): Promise<void> {
-    const at = new Date(shelf.readMs()).toISOString();
+    const at = new Date(shop.readMs()).toISOString();
     const done = { kind: 'done' as const, step: CLEAN_STEP, note: '', instrumentId: null };
     await batches
       .note(id, { ...done, id: newId(), at }, `${coffeeName}: ${what}`)
@@ -80,7 +86,7 @@ export function usePlanVessels(startMs: Readonly<Ref<number>>) {
     inUse.value === null && dirtyAfter.value === null
       ? []
       : [
-          ...shelf.steepers
+          ...shop.steepers
             .filter((vessel) => holds(vessel) && isFree(vessel.id))
             .toSorted((a, b) => a.brimMl - b.brimMl)
             .map(({ id, name }) => ({ id, name })),
@@ -89,10 +95,10 @@ export function usePlanVessels(startMs: Readonly<Ref<number>>) {
   );
   /** More in the fridge than it takes; empty where there is room, or nobody said what it takes. */
   const fridge = computed(() => {
-    const takesL = shelf.shop?.fridgeL ?? null;
+    const takesL = shop.document?.fridgeL ?? null;
     if (takesL === null || !plan.value.steep.some(({ place }) => place === 'fridge')) return '';
     const brimOf = (id: string): number =>
-      shelf.steepers.find((one) => one.id === id)?.brimMl ?? needMl.value;
+      shop.steepers.find((one) => one.id === id)?.brimMl ?? needMl.value;
     const steepingMl = batches.steeping
       .filter(({ plan: of }) => of.steep.some(({ place }) => place === 'fridge'))
       .reduce((sum, { plan: of }) => sum + brimOf(of.vesselId), 0);

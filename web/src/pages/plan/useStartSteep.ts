@@ -3,13 +3,19 @@ import { ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { sentenceOf } from '../../api/client.ts';
 import { clockTime } from '../../format/formatClock.ts';
-import { useStores } from '../../stores/useStores.ts';
+import { useBatches } from '../../stores/batches.ts';
+import { useDraft } from '../../stores/draft.ts';
+import { useNotice } from '../../stores/notice.ts';
+import { useShop } from '../../stores/shop.ts';
 
 const HOUR_MS = 3_600_000;
 
 /** Starts the draft's steep: sent again with the draft's own id it counts once. */
 export function useStartSteep() {
-  const { shelf, drafts, batches, notice } = useStores();
+  const shop = useShop();
+  const drafts = useDraft();
+  const batches = useBatches();
+  const notice = useNotice();
   const router = useRouter();
   const starting = ref(false);
 
@@ -20,13 +26,13 @@ export function useStartSteep() {
       const { startingPlan: plan, draft, coffee } = drafts;
       // A start that is past is when it began; one that was meant for later begins now.
       const plannedMs = draft.startAt === null ? Infinity : Date.parse(draft.startAt);
-      const startedAt = new Date(Math.min(plannedMs, shelf.now.getTime()));
+      const startedAt = new Date(Math.min(plannedMs, shop.now.getTime()));
       const request = { id: draft.id, plan, startedAt: startedAt.toISOString() };
       const { name } = coffee;
       await batches.start(request, `${name}: started`);
       drafts.restart();
       const ends = new Date(startedAt.getTime() + steepHoursOf(plan) * HOUR_MS);
-      const at = clockTime({ at: ends, zone: shelf.zone });
+      const at = clockTime({ at: ends, zone: shop.zone });
       notice.say({ tone: 'done', text: `Steeping: ${name}. Strain ${at}.` });
       await router.push('/steep');
     } catch (error) {

@@ -17,7 +17,7 @@ const MOST = 3;
 
 /** Up to three plans put aside to compare with the draft. */
 export function useVariants() {
-  const shelf = useShop();
+  const shop = useShop();
   const drafts = useDraft();
   const format = useAmountFormat();
   const variants = useStored('ratio.variants', []);
@@ -25,11 +25,11 @@ export function useVariants() {
   function outcomeOf(
     plan: Plan,
   ): { plan: Plan; result: PlanOutcome; coffee: string; vessel: string } | null {
-    const coffee = shelf.coffeeOf(plan.coffeeId);
-    const vessel = vesselOf(plan, shelf.vessels);
+    const coffee = shop.coffeeOf(plan.coffeeId);
+    const vessel = vesselOf(plan, shop.vessels);
     if (!coffee || !vessel) return null;
     const horizonHours = Math.max(horizonOf(plan), horizonOf(drafts.plan));
-    const result = predictPlan({ plan, model: shelf.modelFor(coffee), vessel, horizonHours });
+    const result = predictPlan({ plan, model: shop.modelFor(coffee), vessel, horizonHours });
     return { plan, result, coffee: coffee.name, vessel: vessel.name };
   }
   const kept = computed(() =>

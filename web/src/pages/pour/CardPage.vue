@@ -9,7 +9,7 @@ import { listText } from '../../format/listText.ts';
 
 /** One drink as a card for the bar: what to pour in which order, what it contains, its cautions. */
 const page = usePour();
-const { drink, solved, solution, jugs, format, shelf } = page;
+const { drink, solved, solution, jugs, format, shop } = page;
 
 const served = computed(() => {
   if (!drink.value) return '';
@@ -78,7 +78,7 @@ const print = (): void => window.print();
         <li v-for="caution in cautions" :key="caution.text">{{ caution.text }}</li>
       </ul>
       <footer class="soft">
-        {{ shelf.shop?.name }}. From {{ jugs.chosen.label }} at
+        {{ shop.document?.name }}. From {{ jugs.chosen.label }} at
         {{ format.percent(jugs.chosen.strengthFrac) }}. From another jug the amounts differ. Check
         the packages for allergens; the local food code decides.
       </footer>

@@ -18,7 +18,7 @@ import { useMenuTable } from './useMenuTable.ts';
 
 const MenuTable = lazyComponent(() => import('./MenuTable.vue'));
 /** The whole menu as a ladder of strengths from one jug or batch: what it reaches, holds and costs. */
-const shelf = useShop();
+const shop = useShop();
 const { sources, source, rows, atRisk, take } = useMenuFrom();
 const jugs = useJugs();
 const drinks = useDrinks();
@@ -47,7 +47,8 @@ const print = (): void => window.print();
     <header>
       <h1>The menu from {{ source.title }}</h1>
       <p class="soft">
-        {{ shelf.shop?.name }} · {{ sourceText }} · {{ dayName({ at: shelf.now, zone: shelf.zone })
+        {{ shop.document?.name }} · {{ sourceText }} ·
+        {{ dayName({ at: shop.now, zone: shop.zone })
         }}{{ drinks.iceTodayC === null ? '' : ` · all ice at ${format.temp(drinks.iceTodayC)}` }}
       </p>
       <p v-if="source.lowFrac !== null" class="soft">

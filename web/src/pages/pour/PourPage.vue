@@ -8,7 +8,8 @@ import PickButtons from '../../components/fields/PickButtons.vue';
 import FoldAway from '../../components/figures/FoldAway.vue';
 import { useKeys } from '../../composables/useKeys.ts';
 import { onHandMl } from '../../stores/jugs.ts';
-import { useStores } from '../../stores/useStores.ts';
+import { useDrinks } from '../../stores/drinks.ts';
+import { useNotice } from '../../stores/notice.ts';
 import { sentenceOf } from '../../api/client.ts';
 import { useRefusals } from '../../components/fields/refusals.ts';
 import { useSession } from '../../stores/session.ts';
@@ -36,7 +37,8 @@ const versions = useDrinkVersions(
   computed(() => view.value === 'versions' || session.can('brews')),
 );
 useRefusals();
-const { drinks, notice } = useStores();
+const drinks = useDrinks();
+const notice = useNotice();
 const ladder = computed(() => menu.rowsOf(drinks.drinks, jugs.chosen));
 /** How many drinks of the usual menu nobody has kept yet. */
 const menuIsUsual = computed(() => (session.can('brews') ? drinks.usual.length : 0));
@@ -140,7 +142,7 @@ useKeys({ n: startNew });
         @why="asked = $event"
       />
       <DrinkMake
-        v-else-if="view === 'make' && outcome && page.shelf.shop"
+        v-else-if="view === 'make' && outcome && page.shop.document"
         :may-price="session.can('leads')"
         :drink
         :solution
@@ -150,8 +152,8 @@ useKeys({ n: startNew });
         :jug-frac="jugs.chosen.strengthFrac"
         :made="Object.values(page.pantry.resolved.made)"
         :ingredients="page.pantry.all"
-        :bar="page.shelf.shop.bar"
-        :rooms="page.shelf.shop"
+        :bar="page.shop.document.bar"
+        :rooms="page.shop.document"
         :format
         @change="hand.change"
         @aim="page.aim"

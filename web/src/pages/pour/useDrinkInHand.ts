@@ -5,7 +5,9 @@ import { useAskedFor } from '../../composables/useAskedFor.ts';
 import { useStored } from '../../composables/useStored.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { usePantry } from '../../stores/pantry.ts';
-import { useStores } from '../../stores/useStores.ts';
+import { useDrinks } from '../../stores/drinks.ts';
+import { useNotice } from '../../stores/notice.ts';
+import { useShop } from '../../stores/shop.ts';
 import { newDrink, useEditedDrink } from './useEditedDrink.ts';
 
 /**
@@ -13,7 +15,9 @@ import { newDrink, useEditedDrink } from './useEditedDrink.ts';
  * through a reload, until it is poured as it is, kept, or discarded.
  */
 export function useDrinkInHand() {
-  const { shelf, drinks: menu, notice } = useStores();
+  const shop = useShop();
+  const menu = useDrinks();
+  const notice = useNotice();
   const pantry = usePantry();
   const format = useAmountFormat();
   const chosenId = useStored('ratio.drink', null);
@@ -76,9 +80,9 @@ export function useDrinkInHand() {
   }
 
   function adjust(by: Adjustment): void {
-    const { shop } = shelf;
-    if (!drink.value || !shop) return;
-    const next = adjustDrink({ drink: drink.value, by, pantry: pantry.pantry, tools: shop.bar });
+    const { document: details } = shop;
+    if (!drink.value || !details) return;
+    const next = adjustDrink({ drink: drink.value, by, pantry: pantry.pantry, tools: details.bar });
     if (next) edited.value = next;
     else notice.say({ tone: 'wrong', text: `There is nothing left that would make it ${by}.` });
   }

@@ -27,7 +27,7 @@ export function useDrinkVersions(
   shown: Readonly<Ref<boolean>>,
 ) {
   const menu = useDrinks();
-  const shelf = useShop();
+  const shop = useShop();
   const pantry = usePantry();
   const format = useAmountFormat();
   const { loaded, state, failure, load } = useLoaded(() => menu.versions(drink.value!.id));
@@ -51,7 +51,7 @@ export function useDrinkVersions(
     (loaded.value ?? []).map(({ id, drink: kept, at, forWhom, change }) => ({
       id,
       drink: kept,
-      day: dayName({ at: new Date(at), zone: shelf.zone }),
+      day: dayName({ at: new Date(at), zone: shop.zone }),
       whose: forWhom === '' ? 'the usual' : `for ${forWhom}`,
       change,
       target: targetText(kept),

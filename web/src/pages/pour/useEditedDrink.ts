@@ -1,7 +1,7 @@
 import { STARTING_DRINKS, type Drink } from '@ratio/core/drink';
 import { newId } from '../../api/client.ts';
 import { useStored } from '../../composables/useStored.ts';
-import { useStores } from '../../stores/useStores.ts';
+import { useDrinks } from '../../stores/drinks.ts';
 
 /** A drink before anybody has said anything about it. */
 export const newDrink = (order: number): Drink => ({
@@ -14,7 +14,7 @@ export const newDrink = (order: number): Drink => ({
 
 /** The drink as it is changed or new, kept in this browser; null where it is as the menu has it. */
 export function useEditedDrink() {
-  const { drinks } = useStores();
+  const drinks = useDrinks();
   const edited = useStored('ratio.drink.edited', null);
   return {
     edited,

@@ -4,7 +4,9 @@ import { clockTime } from '../../format/formatClock.ts';
 import { onHandMl } from '../../stores/jugs.ts';
 import { type PouredFrom } from '../../stores/menu.ts';
 import { useMenu } from '../../stores/menu.ts';
-import { useStores } from '../../stores/useStores.ts';
+import { useBatches } from '../../stores/batches.ts';
+import { useJugs } from '../../stores/jugs.ts';
+import { useShop } from '../../stores/shop.ts';
 
 /** Coffee that the menu can be looked at from: a jug on hand, or a batch that still steeps. */
 export interface MenuSource extends PouredFrom {
@@ -21,7 +23,9 @@ export interface MenuSource extends PouredFrom {
 
 /** The whole menu from one source. A jug that is taken is the jug in hand; a batch is only looked at. */
 export function useMenuFrom() {
-  const { shelf, jugs, batches } = useStores();
+  const shop = useShop();
+  const jugs = useJugs();
+  const batches = useBatches();
   const menu = useMenu();
   const batchId = ref<string | null>(null);
 
@@ -34,8 +38,8 @@ export function useMenuFrom() {
     })),
     ...batches.steeping.map(({ id, coffeeName, endsAt, predicted, plan }) => {
       const { brewG, strengthFrac, caffeineMgPerG, strengthLowFrac } = predicted;
-      const coffee = shelf.coffeeOf(plan.coffeeId);
-      const ends = clockTime({ at: new Date(endsAt), zone: shelf.zone });
+      const coffee = shop.coffeeOf(plan.coffeeId);
+      const ends = clockTime({ at: new Date(endsAt), zone: shop.zone });
       return {
         id,
         label: `Batch of ${ends}`,

@@ -11,7 +11,8 @@ import { useDrinkInHand } from './useDrinkInHand.ts';
 import { useRemedies } from './useRemedies.ts';
 import { useMenu } from '../../stores/menu.ts';
 import { usePantry } from '../../stores/pantry.ts';
-import { useStores } from '../../stores/useStores.ts';
+import { useJugs } from '../../stores/jugs.ts';
+import { useShop } from '../../stores/shop.ts';
 
 /** How the bar measures on this tablet. */
 export type Measuring = Kept['ratio.measuring'];
@@ -23,7 +24,8 @@ const HOT_FROM_C = 35;
 
 /** The drink in hand, solved from the jug in hand, and how the page shows it. */
 export function usePour() {
-  const { shelf, jugs } = useStores();
+  const shop = useShop();
+  const jugs = useJugs();
   const menu = useMenu();
   const pantry = usePantry();
   const format = useAmountFormat();
@@ -46,10 +48,10 @@ export function usePour() {
     return target && 'atMinutes' in target ? target.atMinutes : CONSTANTS.targetMinutes.value;
   });
   const measured = computed(() => {
-    const { shop } = shelf;
-    if (!solved.value || !shop || measuring.value === 'exact') return null;
+    const { document: details } = shop;
+    if (!solved.value || !details || measuring.value === 'exact') return null;
     const { input: of, solution: found } = solved.value;
-    return measuredDrink({ drink: of, solution: found, tools: shop.bar, by: measuring.value });
+    return measuredDrink({ drink: of, solution: found, tools: details.bar, by: measuring.value });
   });
   const cost = computed(() => (solved.value ? menu.costOf(solved.value, jugs.chosen) : null));
   /** The same drink over coffee ice of the jug (or over water ice), brought to the same target. */
@@ -70,11 +72,11 @@ export function usePour() {
 
   /** Made for many glasses at once: a siphon or a keg. */
   const bulk = computed(() => {
-    const { shop } = shelf;
+    const { document: details } = shop;
     const serve = drink.value?.serve;
-    if (!solved.value || !shop || !serve || serve === 'built') return null;
+    if (!solved.value || !details || !serve || serve === 'built') return null;
     const { input, solution: found } = solved.value;
-    const { siphonMl, kegMl, chargesPerFill, chargePrice } = shop.bar;
+    const { siphonMl, kegMl, chargesPerFill, chargePrice } = details.bar;
     const volumeMl = serve === 'keg' ? kegMl : siphonMl * CONSTANTS.siphonFillFrac.value;
     const made = bulkOf({ drink: input, solution: found, volumeMl });
     if (!made) return null;
@@ -118,7 +120,7 @@ export function usePour() {
     ...useRemedies({ hand, solved }),
     ...usePouring({ drink, solved, measured, count, changed }),
     ownIceName,
-    shelf,
+    shop,
     jugs,
     menu,
     pantry,

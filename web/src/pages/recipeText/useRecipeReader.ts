@@ -20,7 +20,7 @@ export interface RecipeOnPage {
 
 /** Recipes in words, side by side; kept in this browser. */
 export function useRecipeReader() {
-  const shelf = useShop();
+  const shop = useShop();
   const texts = useStored('ratio.recipes', EXAMPLES);
   const recipes = computed<RecipeOnPage[]>(() =>
     texts.value.map((text) => {
@@ -39,23 +39,23 @@ export function useRecipeReader() {
    * from the shop's defaults, and nothing from the plan before but its coffee.
    */
   function planOf(recipe: PredictedRecipe, from: Pick<Plan, 'coffeeId' | 'vesselId'>): Plan | null {
-    const { shop } = shelf;
-    if (recipe.status !== 'read' || !shop) return null;
+    const { document: details } = shop;
+    if (recipe.status !== 'read' || !details) return null;
     const { coffee, water, steep, notes } = recipe;
-    const { defaults } = shop;
+    const { defaults } = details;
     const isAssumed = (what: string): boolean =>
       notes.some(({ code }) => code === `assumed_${what}`);
     const doseG = Math.round(coffee.massG.value);
     const waterG = Math.round(water.massG.value / 5) * 5;
-    const waterC = recipe.waterC ?? (steep.place === 'warm' ? WARM_WATER_C : shop.waterC);
-    const fitting = shelf.steepers
+    const waterC = recipe.waterC ?? (steep.place === 'warm' ? WARM_WATER_C : details.waterC);
+    const fitting = shop.steepers
       .toSorted((one, other) => one.brimMl - other.brimMl)
       .find((vessel) => splitBatch({ ...vessel, doseG, waterG, waterC }).vessels === 1);
     const pieces = steep.pieces.map(({ place, hours: { low, high } }) => {
       const inFridge = (place ?? (isAssumed('place') ? defaults.place : 'fridge')) === 'fridge';
       return {
         place: inFridge ? ('fridge' as const) : ('counter' as const),
-        tempC: inFridge ? shop.fridgeC : shop.roomC,
+        tempC: inFridge ? details.fridgeC : details.roomC,
         hours: Math.round(2 * (low + high)) / 4,
       };
     });

@@ -12,7 +12,7 @@ import ListField from '../../components/fields/ListField.vue';
 import { useSampleSets } from './useSampleSets.ts';
 
 const SampleTable = lazyComponent(() => import('./SampleTable.vue'));
-const { shelf, samples, coffee, jar, jarId, ratios, grinds, hours, count, jars, busy, ...page } =
+const { shop, samples, coffee, jar, jarId, ratios, grinds, hours, count, jars, busy, ...page } =
   useSampleSets();
 const { mass, strainAt, startedText, pickGrinds, start, score, take, takeNew } = page;
 const print = (): void => window.print();
@@ -33,7 +33,7 @@ const print = (): void => window.print();
         label="Jar"
         :note="jar?.shaken ? '30 % kept free' : '15 % kept free'"
         :model-value="jar?.id ?? ''"
-        :options="shelf.steepers.map(({ id, name }) => ({ value: id, label: name }))"
+        :options="shop.steepers.map(({ id, name }) => ({ value: id, label: name }))"
         @update:model-value="jarId = $event"
       />
       <ChoiceRow label="Ratios"

@@ -9,14 +9,18 @@ import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { useStored } from '../../composables/useStored.ts';
 import { clockTime } from '../../format/formatClock.ts';
 import { useSamples } from '../../stores/samples.ts';
-import { useStores } from '../../stores/useStores.ts';
+import { useDraft } from '../../stores/draft.ts';
+import { useNotice } from '../../stores/notice.ts';
+import { useShop } from '../../stores/shop.ts';
 
 const HOUR_MS = 3_600_000;
 const SMALL_JAR_G = 500;
 
 /** A set of small jars made from the draft, and the sets that were started. */
 export function useSampleSets() {
-  const { shelf, drafts, notice } = useStores();
+  const shop = useShop();
+  const drafts = useDraft();
+  const notice = useNotice();
   const samples = useSamples();
   const format = useAmountFormat();
   const router = useRouter();
@@ -33,7 +37,7 @@ export function useSampleSets() {
   const hours = useStored('ratio.samples.hours', [18]);
 
   const jar = computed(
-    () => shelf.steepers.find(({ id }) => id === jarId.value) ?? shelf.steepers.at(-1) ?? null,
+    () => shop.steepers.find(({ id }) => id === jarId.value) ?? shop.steepers.at(-1) ?? null,
   );
   const count = computed(() => ratios.value.length * grinds.value.length * hours.value.length);
   const jars = computed<SampleSet['jars']>(() => {
@@ -53,7 +57,7 @@ export function useSampleSets() {
     massG < SMALL_JAR_G && format.value.units === 'metric'
       ? amountText({ figure: massG.toFixed(1), unit: 'g' })
       : format.value.mass(massG);
-  const timeText = (atMs: number): string => clockTime({ at: new Date(atMs), zone: shelf.zone });
+  const timeText = (atMs: number): string => clockTime({ at: new Date(atMs), zone: shop.zone });
 
   async function save(set: SampleSet, done: string): Promise<void> {
     busy.value = true;
@@ -77,7 +81,7 @@ export function useSampleSets() {
   }
 
   return {
-    shelf,
+    shop,
     samples,
     coffee,
     jar,
@@ -108,7 +112,7 @@ export function useSampleSets() {
         jarName: jar.value.name,
         coffeeName: coffee.value.name,
         jars: jars.value,
-        startedAt: shelf.now.toISOString(),
+        startedAt: shop.now.toISOString(),
       };
       await save(set, `${jars.value.length} jars are steeping.`);
     },

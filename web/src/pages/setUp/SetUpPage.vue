@@ -21,7 +21,7 @@ import { QUESTIONS, useSetUp } from './useSetUp.ts';
 
 /** Five questions, one at a time; each can be left out, and it comes back to where it stopped. */
 const page = useSetUp();
-const { at, coffee, vessel, shop, drinks } = page;
+const { at, coffee, vessel, details, drinks } = page;
 const format = useAmountFormat();
 useRefusals();
 
@@ -60,7 +60,7 @@ async function answer(): Promise<void> {
 </script>
 
 <template>
-  <div v-if="shop" class="page">
+  <div v-if="details" class="page">
     <p class="label">{{ at + 1 }} of {{ QUESTIONS.length }}</p>
     <h1>{{ HEADS[at] }}</h1>
     <form class="asked" @submit.prevent>
@@ -108,32 +108,32 @@ async function answer(): Promise<void> {
         <PickRow
           label="Where"
           :options="PLACES"
-          :model-value="shop.defaults.place"
-          @update:model-value="page.saveShop({ defaults: { ...shop.defaults, place: $event } })"
+          :model-value="details.defaults.place"
+          @update:model-value="page.saveShop({ defaults: { ...details.defaults, place: $event } })"
         />
         <AmountRow
           label="For"
           name="Hours of a usual steep"
           lazy
-          :value="shop.defaults.hours * 3600"
+          :value="details.defaults.hours * 3600"
           :kind="hoursKind({ step: 3600, min: 900, max: 604800 })"
           @change="
-            (timeS) => page.saveShop({ defaults: { ...shop!.defaults, hours: timeS / 3600 } })
+            (timeS) => page.saveShop({ defaults: { ...details!.defaults, hours: timeS / 3600 } })
           "
         />
         <AmountRow
           label="Ratio, coffee to water"
           lazy
-          :value="shop.defaults.ratio"
+          :value="details.defaults.ratio"
           :kind="ratioKind({ step: 0.5, min: 0.5, max: 60 })"
-          @change="(ratio) => page.saveShop({ defaults: { ...shop!.defaults, ratio } })"
+          @change="(ratio) => page.saveShop({ defaults: { ...details!.defaults, ratio } })"
         />
       </template>
       <template v-else-if="question === 'hours'">
         <ChoiceRow v-for="{ key, label } in HOURS" :key :label>
           <ClockField
             :label
-            :hours="shop[key]"
+            :hours="details[key]"
             @change="(hours) => page.saveShop({ [key]: hours })"
           />
         </ChoiceRow>

@@ -5,14 +5,20 @@ import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { newId, sentenceOf } from '../../api/client.ts';
 import { useStored } from '../../composables/useStored.ts';
-import { useStores } from '../../stores/useStores.ts';
+import { useDraft } from '../../stores/draft.ts';
+import { useDrinks } from '../../stores/drinks.ts';
+import { useNotice } from '../../stores/notice.ts';
+import { useShop } from '../../stores/shop.ts';
 
 /** What is asked, one after another. */
 export const QUESTIONS = ['coffee', 'vessel', 'steep', 'hours', 'menu'] as const;
 
 /** Five questions that make a fresh shop exact; each answer is kept as it is given. */
 export function useSetUp() {
-  const { shelf, drinks, drafts, notice } = useStores();
+  const shop = useShop();
+  const drinks = useDrinks();
+  const drafts = useDraft();
+  const notice = useNotice();
   const router = useRouter();
   /** Where it stopped. */
   const at = useStored('ratio.setUp', 0);
@@ -24,7 +30,6 @@ export function useSetUp() {
     pricePerKg: null,
   });
   const vessel = useStored('ratio.setUp.vessel', { name: '', brimMl: null });
-  const shop = computed(() => shelf.shop);
 
   async function next(does: () => Promise<unknown> = () => Promise.resolve()): Promise<void> {
     doing.value = true;
@@ -49,20 +54,20 @@ export function useSetUp() {
       const { name, roast, pricePerKg } = coffee.value;
       const usual = USUAL_COFFEES.find((one) => one.roast === roast)!;
       const entered: Coffee = { ...usual, id: newId(), version: 0, name, pricePerKg };
-      await shelf.documents.coffees.save(entered);
+      await shop.documents.coffees.save(entered);
       coffee.value = { name: '', roast: 'medium', pricePerKg: null };
     });
   const saveVessel = () =>
     next(async () => {
       const { name, brimMl } = vessel.value;
       const entered = jarOf({ id: newId(), version: 0, name, brimMl: brimMl! });
-      await shelf.documents.vessels.save(entered);
+      await shop.documents.vessels.save(entered);
       vessel.value = { name: '', brimMl: null };
     });
   const saveShop = async (part: Partial<Shop>): Promise<void> => {
-    const now = shelf.shop;
+    const now = shop.document;
     if (!now) return;
-    await shelf.documents.shops.save({ ...now, ...part }).catch((error: unknown) => {
+    await shop.documents.shops.save({ ...now, ...part }).catch((error: unknown) => {
       notice.say({ tone: 'wrong', text: `Not kept. ${sentenceOf(error)}` });
     });
   };
@@ -72,7 +77,7 @@ export function useSetUp() {
     doing,
     coffee,
     vessel,
-    shop,
+    details: computed(() => shop.document),
     drinks,
     next,
     saveCoffee,

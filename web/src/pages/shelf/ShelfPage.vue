@@ -24,7 +24,7 @@ import { useShelfEdits } from './useShelfEdits.ts';
 import { useShelfLines } from './useShelfLines.ts';
 import VesselCard from './VesselCard.vue';
 
-const shelf = useShop();
+const shop = useShop();
 const session = useSession();
 const edits = useShelfEdits();
 const lines = useShelfLines();
@@ -43,9 +43,10 @@ async function addVessel(use: 'steep' | 'jug'): Promise<void> {
   open.value = await edits.addVessel(use);
 }
 
-const shop = computed(() => (session.can('leads') ? shelf.shop : null));
+/** What leads set; null for others. */
+const details = computed(() => (session.can('leads') ? shop.document : null));
 function change(change: Partial<Shop>, what: string): void {
-  if (shop.value) void edits.shop(shop.value, change, what);
+  if (details.value) void edits.shop(details.value, change, what);
 }
 </script>
 
@@ -55,7 +56,7 @@ function change(change: Partial<Shop>, what: string): void {
       <h1>Shelf</h1>
       <span class="ways">
         <ElButton type="primary" @click="newBag">A new bag arrived</ElButton>
-        <ElButton v-if="shop" @click="open = 'mill'">The mill was set again</ElButton>
+        <ElButton v-if="details" @click="open = 'mill'">The mill was set again</ElButton>
       </span>
       <p class="soft">
         Every change is saved as it is made, and can be undone. Also on the shelf:
@@ -73,7 +74,7 @@ function change(change: Partial<Shop>, what: string): void {
       <h2 id="coffees" class="section-head">Coffees</h2>
       <ElCollapse v-model="open" accordion>
         <ShelfLine
-          v-for="coffee in shelf.coffees"
+          v-for="coffee in shop.coffees"
           :id="coffee.id"
           :key="coffee.id"
           :name="coffee.name"
@@ -83,13 +84,13 @@ function change(change: Partial<Shop>, what: string): void {
             :may-price="session.can('leads')"
             :format
             :coffee
-            :now="shelf.now"
-            :zone="shelf.zone"
+            :now="shop.now"
+            :zone="shop.zone"
             @change="(part, what) => edits.coffee(coffee, part, what)"
           />
         </ShelfLine>
       </ElCollapse>
-      <p v-if="shelf.coffees.length === 0" class="soft">
+      <p v-if="shop.coffees.length === 0" class="soft">
         No coffee yet. A bag that arrived is the first.
       </p>
     </section>
@@ -100,7 +101,7 @@ function change(change: Partial<Shop>, what: string): void {
         </h2>
         <ElCollapse v-model="open" accordion>
           <ShelfLine
-            v-for="vessel in use === 'steep' ? shelf.steepers : shelf.jugVessels"
+            v-for="vessel in use === 'steep' ? shop.steepers : shop.jugVessels"
             :id="vessel.id"
             :key="vessel.id"
             :name="vessel.name"
@@ -116,33 +117,33 @@ function change(change: Partial<Shop>, what: string): void {
       </section>
     </template>
 
-    <section v-if="shop" aria-labelledby="shop">
+    <section v-if="details" aria-labelledby="shop">
       <h2 id="shop" class="section-head">The shop</h2>
       <ElCollapse v-model="open" accordion>
-        <ShelfLine id="mill" name="The mill’s dial for each grind" :says="lines.mill(shop)">
-          <MillCard :mill="shop.mill" @change="change" />
+        <ShelfLine id="mill" name="The mill’s dial for each grind" :says="lines.mill(details)">
+          <MillCard :mill="details.mill" @change="change" />
         </ShelfLine>
-        <ShelfLine id="defaults" name="What a new plan begins with" :says="lines.defaults(shop)">
-          <DefaultsCard :defaults="shop.defaults" @change="change" />
+        <ShelfLine id="defaults" name="What a new plan begins with" :says="lines.defaults(details)">
+          <DefaultsCard :defaults="details.defaults" @change="change" />
         </ShelfLine>
-        <ShelfLine id="steps" name="The steps of a batch" :says="lines.steps(shop)">
-          <StepsCard :shop @change="change" @photo="edits.stepPhoto" />
+        <ShelfLine id="steps" name="The steps of a batch" :says="lines.steps(details)">
+          <StepsCard :shop="details" @change="change" @photo="edits.stepPhoto" />
         </ShelfLine>
         <ShelfLine
           id="checklists"
           name="Lists of opening and closing"
-          :says="lines.checklists(shop)"
+          :says="lines.checklists(details)"
         >
-          <ChecklistsCard :checklists="shop.checklists" @change="change" />
+          <ChecklistsCard :checklists="details.checklists" @change="change" />
         </ShelfLine>
-        <ShelfLine id="filters" name="Scoop and filters" :says="lines.filters(shop)">
-          <FiltersCard :shop :format @change="change" />
+        <ShelfLine id="filters" name="Scoop and filters" :says="lines.filters(details)">
+          <FiltersCard :shop="details" :format @change="change" />
         </ShelfLine>
-        <ShelfLine id="bar" name="The bar’s tools" :says="lines.bar(shop)">
-          <BarCard :bar="shop.bar" :format @change="(bar, what) => change({ bar }, what)" />
+        <ShelfLine id="bar" name="The bar’s tools" :says="lines.bar(details)">
+          <BarCard :bar="details.bar" :format @change="(bar, what) => change({ bar }, what)" />
         </ShelfLine>
-        <ShelfLine id="rooms" name="Rooms and hours" :says="lines.rooms(shop)">
-          <RoomsCard :shop :format @change="change" />
+        <ShelfLine id="rooms" name="Rooms and hours" :says="lines.rooms(details)">
+          <RoomsCard :shop="details" :format @change="change" />
         </ShelfLine>
       </ElCollapse>
     </section>
@@ -151,10 +152,10 @@ function change(change: Partial<Shop>, what: string): void {
       v-if="bagIsOpen"
       v-model="bagIsOpen"
       :format
-      :coffees="shelf.coffees"
+      :coffees="shop.coffees"
       :may-price="session.can('leads')"
-      :now="shelf.now"
-      :zone="shelf.zone"
+      :now="shop.now"
+      :zone="shop.zone"
       @again="(coffee, bag) => edits.coffee(coffee, bag, 'a new bag')"
       @fresh="edits.addCoffee"
     />

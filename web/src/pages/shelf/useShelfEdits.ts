@@ -32,26 +32,26 @@ const newVessel = (use: Vessel['use']): Vessel => ({
 
 /** Changes of the shelf, each saved as it is made, each with an undo. */
 export function useShelfEdits() {
-  const shelf = useShop();
-  const { shops, coffees, vessels } = shelf.documents;
+  const shop = useShop();
+  const { shops, coffees, vessels } = shop.documents;
   const coffee = useEdits<Coffee>({ load: coffees.load, save: coffees.save }, (id) =>
-    shelf.coffees.find((one) => one.id === id),
+    shop.coffees.find((one) => one.id === id),
   );
   const vessel = useEdits<Vessel>({ load: vessels.load, save: vessels.save }, (id) =>
-    shelf.vessels.find((one) => one.id === id),
+    shop.vessels.find((one) => one.id === id),
   );
-  const shop = useEdits<Shop>(shops, () => shelf.shop);
+  const details = useEdits<Shop>(shops, () => shop.document);
   const photos = usePhotos();
   const notice = useNotice();
 
   return {
     coffee: coffee.change,
     vessel: vessel.change,
-    shop: shop.change,
+    shop: details.change,
     /** Keeps a photograph of how a step is done, and tells what it is called from now on. */
     async stepPhoto(key: string, file: File, keep: (photoId: string) => void): Promise<void> {
       try {
-        const at = new Date(shelf.readMs()).toISOString();
+        const at = new Date(shop.readMs()).toISOString();
         const photo = await smallPhotograph(file);
         const what = 'Photograph of a step';
         keep((await photos.keep(`/api/steps/${key}`, photo, { at, what })).id);

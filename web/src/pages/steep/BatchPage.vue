@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { RouterLink, useRoute, useRouter } from 'vue-router';
 import { computed, onMounted, ref, watch } from 'vue';
-import { useStores } from '../../stores/useStores.ts';
+import { useBatches } from '../../stores/batches.ts';
 import BenchPage from './BenchPage.vue';
 
 /** One batch at the bench, by its identity in the address. */
 const route = useRoute();
 const router = useRouter();
-const { batches } = useStores();
+const batches = useBatches();
 const id = computed(() => String(route.params['id']));
 const batch = computed(() => batches.withId(id.value) ?? batches.inFull.get(id.value));
 const isLooking = ref(true);

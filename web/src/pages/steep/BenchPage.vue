@@ -9,7 +9,8 @@ import { useRefusals } from '../../components/fields/refusals.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { useOneFile } from '../../composables/useOneFile.ts';
 import { clockTime } from '../../format/formatClock.ts';
-import { useStores } from '../../stores/useStores.ts';
+import { useBatches } from '../../stores/batches.ts';
+import { useShop } from '../../stores/shop.ts';
 import BatchPhotos from './BatchPhotos.vue';
 import BesideRow from './BesideRow.vue';
 import NotedList from './NotedList.vue';
@@ -30,7 +31,8 @@ import { useVesselDrawn } from './useVesselDrawn.ts';
 const props = defineProps<{ batch: Batch }>();
 const emit = defineEmits<{ leave: [] }>();
 
-const { shelf, batches } = useStores();
+const shop = useShop();
+const batches = useBatches();
 const format = useAmountFormat();
 const batch = toRef(props, 'batch');
 const bench = useBench(batch);
@@ -78,7 +80,7 @@ const hands = computed(() =>
 );
 const free = computed(() => {
   const hours = Math.max(0.1, (Date.parse(props.batch.endsAt) - nowMs.value) / 3_600_000);
-  return shelf.steepers.filter(
+  return shop.steepers.filter(
     ({ id }) =>
       id !== vessel.value.id &&
       batches.inVessel(id, { steep: [{ place: 'fridge', tempC: 4, hours }] }, nowMs.value) === null,
@@ -113,7 +115,7 @@ usePedals({ ahead: press, back });
         <strong class="figures clock">{{ texts.at(nowMs) }}</strong>
         <RouterLink v-if="others" :to="`/steep/${others.id}`"
           >next: {{ vesselNameOf(others) }}
-          {{ clockTime({ at: new Date(others.endsAt), zone: shelf.zone }) }}</RouterLink
+          {{ clockTime({ at: new Date(others.endsAt), zone: shop.zone }) }}</RouterLink
         >
       </p>
     </header>
@@ -125,7 +127,7 @@ usePedals({ ahead: press, back });
         :status="batch.status"
         :at-rest="isResting"
         :now-ms
-        :zone="shelf.zone"
+        :zone="shop.zone"
         :detail="inHand ? texts.detailOf.value(inHand) : ''"
         :measured
         :strain="filling.form.value"
@@ -150,7 +152,7 @@ usePedals({ ahead: press, back });
           :planned-frac="batch.predicted.strengthFrac"
           :planned-ml="batch.predicted.brewMl"
           :now-ms
-          :zone="shelf.zone"
+          :zone="shop.zone"
           :format
           :hands
           :nights
@@ -162,8 +164,8 @@ usePedals({ ahead: press, back });
           :vessels="free"
           :whole-ml="fullMl"
           :place
-          :fridge-c="shelf.shop?.fridgeC ?? 4"
-          :room-c="shelf.shop?.roomC ?? 22"
+          :fridge-c="shop.document?.fridgeC ?? 4"
+          :room-c="shop.document?.roomC ?? 22"
           @note="(noted, what) => bench.beside(noted, what)"
           @split="bench.split"
           @photograph="photograph"
@@ -173,7 +175,7 @@ usePedals({ ahead: press, back });
           v-if="bench.photos.value.length + bench.photosWaiting.value.length > 0"
           :photos="bench.photos.value"
           :waiting="bench.photosWaiting.value"
-          :zone="shelf.zone"
+          :zone="shop.zone"
         />
       </div>
     </div>

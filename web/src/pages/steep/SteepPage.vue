@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import StrainForm from './StrainForm.vue';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
-import { useStores } from '../../stores/useStores.ts';
+import { useBatches } from '../../stores/batches.ts';
+import { useJugs } from '../../stores/jugs.ts';
+import { useShop } from '../../stores/shop.ts';
 import { vesselNameOf, type Batch } from '@ratio/core/batch';
 import { percentFigure, percentText } from '@ratio/core/units';
 import { ElButton, ElProgress } from 'element-plus';
@@ -14,7 +16,9 @@ import { useNextSteps } from './useNextSteps.ts';
 import { useStanding } from './useStanding.ts';
 import { useStrain } from './useStrain.ts';
 
-const { shelf, batches, jugs } = useStores();
+const shop = useShop();
+const batches = useBatches();
+const jugs = useJugs();
 const router = useRouter();
 
 /** One batch is open for its strain, the rest are a line each: the one picked, or the next one. */
@@ -28,14 +32,14 @@ const format = useAmountFormat();
 
 /** So many that were strained stand here; the log has them all. */
 const MOST_BEFORE = 12;
-const at = (instant: string): string => clockTime({ at: new Date(instant), zone: shelf.zone });
-const when = (instant: string): string => fromNow({ at: new Date(instant), now: shelf.now });
-const isDue = ({ endsAt }: Batch): boolean => Date.parse(endsAt) <= shelf.now.getTime();
+const at = (instant: string): string => clockTime({ at: new Date(instant), zone: shop.zone });
+const when = (instant: string): string => fromNow({ at: new Date(instant), now: shop.now });
+const isDue = ({ endsAt }: Batch): boolean => Date.parse(endsAt) <= shop.now.getTime();
 const onGrounds = ({ id }: Batch) => jugs.onHand.find((jug) => jug.onGrounds && jug.batchId === id);
 
 function passedFrac({ startedAt, endsAt }: Batch): number {
   const [from, to] = [Date.parse(startedAt), Date.parse(endsAt)];
-  return Math.min(1, Math.max(0, (shelf.now.getTime() - from) / (to - from)));
+  return Math.min(1, Math.max(0, (shop.now.getTime() - from) / (to - from)));
 }
 /** What is next at each, by what was noted of it. */
 const nextOf = useNextSteps();
@@ -155,7 +159,7 @@ async function strainIt(): Promise<void> {
             }}</span></span
           >
           <span class="soft">{{
-            batch.strainedAt ? dayName({ at: new Date(batch.strainedAt), zone: shelf.zone }) : ''
+            batch.strainedAt ? dayName({ at: new Date(batch.strainedAt), zone: shop.zone }) : ''
           }}</span>
         </li>
       </ul>

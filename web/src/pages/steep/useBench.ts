@@ -5,7 +5,9 @@ import { newId, sentenceOf } from '../../api/client.ts';
 import { smallPhotograph } from '../../api/photograph.ts';
 import { useProgress } from '../../composables/useProgress.ts';
 import { useSecondsMs } from '../../composables/useSecondsMs.ts';
-import { useStores } from '../../stores/useStores.ts';
+import { useBatches } from '../../stores/batches.ts';
+import { useNotice } from '../../stores/notice.ts';
+import { useShop } from '../../stores/shop.ts';
 
 /** What is asked about something that happened beside the steps. */
 export type AskedBeside =
@@ -25,7 +27,9 @@ const RUN_EVERY_MS = 30_000;
 
 /** A batch at the bench: its steps, the one in hand, and what presses and taps note. */
 export function useBench(batch: Readonly<Ref<Batch>>) {
-  const { shelf, batches, notice } = useStores();
+  const shop = useShop();
+  const batches = useBatches();
+  const notice = useNotice();
   const nowMs = useSecondsMs();
   const actuals = computed(() => batches.observationsOf(batch.value.id));
   const progressAt = useProgress();
@@ -50,7 +54,7 @@ export function useBench(batch: Readonly<Ref<Batch>>) {
     });
   });
 
-  const nowIso = (): string => new Date(shelf.readMs()).toISOString();
+  const nowIso = (): string => new Date(shop.readMs()).toISOString();
   async function write(request: NoteActualRequest, what: string): Promise<boolean> {
     try {
       await batches.note(batch.value.id, request, `${batch.value.coffeeName}: ${what}`);

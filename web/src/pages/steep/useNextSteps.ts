@@ -1,14 +1,16 @@
 import { computed } from 'vue';
 import { useProgress } from '../../composables/useProgress.ts';
 import { clockTime, fromNow } from '../../format/formatClock.ts';
-import { useStores } from '../../stores/useStores.ts';
+import { useBatches } from '../../stores/batches.ts';
+import { useShop } from '../../stores/shop.ts';
 
 /** The next step of each running batch, and when it is where that is not the steep's end, by the batch's identity. */
 export function useNextSteps() {
-  const { shelf, batches } = useStores();
+  const shop = useShop();
+  const batches = useBatches();
   const progressAt = useProgress();
   return computed(() => {
-    const nowMs = shelf.now.getTime();
+    const nowMs = shop.now.getTime();
     return new Map(
       batches.steeping.map((batch) => {
         const { now } = progressAt(batch, nowMs);
@@ -21,7 +23,7 @@ export function useNextSteps() {
             when:
               at === null
                 ? ''
-                : `${clockTime({ at, zone: shelf.zone })}, ${fromNow({ at, now: shelf.now })}`,
+                : `${clockTime({ at, zone: shop.zone })}, ${fromNow({ at, now: shop.now })}`,
           },
         ];
       }),

@@ -4,16 +4,16 @@ import { useShop } from '../../stores/shop.ts';
 
 /** Hours of a steep in which nobody is in. */
 export function useNights(running: Readonly<Ref<RunningSteep>>) {
-  const shelf = useShop();
+  const shop = useShop();
   return computed(() => {
-    const { shop } = shelf;
+    const { document: details } = shop;
     const horizonHours = running.value.curve.at(-1)!.hours;
-    if (!shop) return [];
+    if (!details) return [];
     const windows = crewWindows({
       startMs: running.value.beganMs,
-      zone: shop.zone,
+      zone: details.zone,
       horizonHours,
-      crew: { fromHours: shop.crewFromHours, toHours: shop.crewToHours },
+      crew: { fromHours: details.crewFromHours, toHours: details.crewToHours },
     });
     let fromHours = 0;
     const nights = windows.map((window) => {

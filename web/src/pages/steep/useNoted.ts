@@ -10,7 +10,7 @@ const OF_STEPS: readonly BatchActual['kind'][] = ['done', 'skipped', 'strained']
 
 /** Rows that stand beside the steps, in words, the last one first. */
 export function useNoted(actuals: Readonly<Ref<readonly BatchActual[]>>) {
-  const shelf = useShop();
+  const shop = useShop();
   const textOf = useActualText();
 
   return computed(() =>
@@ -18,7 +18,7 @@ export function useNoted(actuals: Readonly<Ref<readonly BatchActual[]>>) {
       .filter(({ step, kind }) => step === null && !OF_STEPS.includes(kind))
       .map((row) => ({
         id: row.id,
-        when: clockTime({ at: new Date(row.at), zone: shelf.zone }),
+        when: clockTime({ at: new Date(row.at), zone: shop.zone }),
         text: textOf(row),
         by: authorOf(row),
         // A share that went over is a batch of its own by now.

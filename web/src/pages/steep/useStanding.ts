@@ -5,22 +5,24 @@ import { percentText } from '@ratio/core/units';
 import { computed } from 'vue';
 import { cssColour } from '../../components/drawings/colour.ts';
 import { useAmountFormat } from '../../composables/useAmountFormat.ts';
-import { useStores } from '../../stores/useStores.ts';
+import { useBatches } from '../../stores/batches.ts';
+import { useShop } from '../../stores/shop.ts';
 
 /** How each batch stands in its vessel now, by its identity: to be drawn, and how strong it is by now. */
 export function useStanding() {
-  const { shelf, batches } = useStores();
+  const shop = useShop();
+  const batches = useBatches();
   const format = useAmountFormat();
 
   function standing(batch: Batch) {
     const { plan } = batch;
     const vesselId = vesselIdOf(batch);
     const fullMl = slurryMl({ ...plan, tempC: plan.waterC });
-    const { strengthFrac } = brewAt({ batch, atMs: shelf.now.getTime() });
+    const { strengthFrac } = brewAt({ batch, atMs: shop.now.getTime() });
     return {
       strength: percentText(strengthFrac, 1),
       drawn: {
-        vessel: vesselOf({ ...plan, vesselId }, shelf.vessels) ?? anyVessel(fullMl),
+        vessel: vesselOf({ ...plan, vesselId }, shop.vessels) ?? anyVessel(fullMl),
         slurryMl: fullMl,
         bedMl: bedMlOf(plan),
         colour: cssColour(coffeeOf({ massG: 1, strengthFrac })),

@@ -7,9 +7,9 @@ import { useShop } from '../../stores/shop.ts';
 
 /** What each step says of itself in a list, and what belongs to its title. */
 export function useStepTexts(batch: Readonly<Ref<Batch>>) {
-  const shelf = useShop();
+  const shop = useShop();
   const format = useAmountFormat();
-  const at = (atMs: number): string => hourTime({ at: new Date(atMs), zone: shelf.zone });
+  const at = (atMs: number): string => hourTime({ at: new Date(atMs), zone: shop.zone });
 
   function saysOf({ step, noted, state, dueMs }: StepState): string {
     if (noted?.kind === 'skipped') return 'left out';
@@ -36,7 +36,7 @@ export function useStepTexts(batch: Readonly<Ref<Batch>>) {
       default:
     }
     if (state.step.key === 'grind') {
-      const dial = shelf.shop?.mill.settings[plan.grind];
+      const dial = shop.document?.mill.settings[plan.grind];
       return dial ? `${plan.grind}, mill at ${dial}` : plan.grind;
     }
     if (state.step.key === 'scoop') {

@@ -33,7 +33,7 @@ export function useStepValue(input: {
   step: Readonly<Ref<Step | null>>;
 }) {
   const { batchId, step } = input;
-  const shelf = useShop();
+  const shop = useShop();
   const instruments = useInstruments();
   const feed = useInstrumentFeed();
   feed.watchHere();
@@ -93,7 +93,7 @@ export function useStepValue(input: {
     const { massG, brix, sampleC } = sample.value;
     if (massG !== null) return massG - (begun.value.key === stepKey.value ? begun.value.fromG : 0);
     if (brix === null) return null;
-    const factor = shelf.shop?.brixToStrength ?? CONSTANTS.brixToStrength.value;
+    const factor = shop.document?.brixToStrength ?? CONSTANTS.brixToStrength.value;
     return strengthOfBrix({ brix: brixAt20({ brix, sampleC }), factor });
   });
   const average = computed(() =>

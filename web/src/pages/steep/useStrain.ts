@@ -13,7 +13,10 @@ import { useAmountFormat } from '../../composables/useAmountFormat.ts';
 import { useStored } from '../../composables/useStored.ts';
 import type { Kept } from '../../kept/shapes.ts';
 import { duration } from '../../format/formatClock.ts';
-import { useStores } from '../../stores/useStores.ts';
+import { useBatches } from '../../stores/batches.ts';
+import { useJugs } from '../../stores/jugs.ts';
+import { useNotice } from '../../stores/notice.ts';
+import { useShop } from '../../stores/shop.ts';
 import { OTHER_JUG, type Fill, type StrainEntered, type StrainExpected } from './fills.ts';
 
 type Typed = Kept['ratio.strain'][string];
@@ -23,13 +26,16 @@ type Typed = Kept['ratio.strain'][string];
  * stands in the form; what somebody types here takes its place, and is kept through a reload.
  */
 export function useStrain(batch: Readonly<Ref<Batch>>) {
-  const { shelf, batches, jugs, notice } = useStores();
+  const shop = useShop();
+  const batches = useBatches();
+  const jugs = useJugs();
+  const notice = useNotice();
   const format = useAmountFormat();
   const busy = ref(false);
 
   const inUse = computed(() => new Set(jugs.onHand.map(({ vesselId }) => vesselId)));
   const free = computed(() =>
-    shelf.vessels.filter(({ id, use }) => use === 'jug' && !inUse.value.has(id)),
+    shop.vessels.filter(({ id, use }) => use === 'jug' && !inUse.value.has(id)),
   );
 
   /** By batch and place in the form, so that a jug keeps its identity while others are filled or emptied. */
@@ -80,9 +86,7 @@ export function useStrain(batch: Readonly<Ref<Batch>>) {
   const strainedMs = computed(() =>
     typed.value.strainedMs === undefined ? observed.value.strainedMs : typed.value.strainedMs,
   );
-  const strainedAt = computed(() =>
-    new Date(strainedMs.value ?? shelf.now.getTime()).toISOString(),
-  );
+  const strainedAt = computed(() => new Date(strainedMs.value ?? shop.now.getTime()).toISOString());
   const predicted = computed(() => batches.predictedStrain(batch.value, strainedAt.value));
   const readFrac = computed(() => typed.value.strengthFrac ?? observed.value.strengthFrac);
   const strengthFrac = computed(() => readFrac.value ?? predicted.value.strengthFrac);
@@ -190,8 +194,8 @@ export function useStrain(batch: Readonly<Ref<Batch>>) {
     form: computed(() => ({
       entered: entered.value,
       startedAt: batch.value.startedAt,
-      now: shelf.now,
-      zone: shelf.zone,
+      now: shop.now,
+      zone: shop.zone,
       free: free.value,
       expected: expected.value,
       whyNot: fills.value.map(whyNot),

@@ -19,7 +19,7 @@ export function useVesselDrawn(input: {
   strengthFrac: () => number;
 }) {
   const { batch, progress, step } = input;
-  const shelf = useShop();
+  const shop = useShop();
   const format = useAmountFormat();
 
   const plan = computed(() => batch.value.plan);
@@ -28,7 +28,7 @@ export function useVesselDrawn(input: {
   const fullMl = computed(() => levelOf(plan.value.waterG));
   const vessel = computed(() => {
     const vesselId = vesselIdOf(batch.value);
-    return vesselOf({ ...plan.value, vesselId }, shelf.vessels) ?? anyVessel(fullMl.value);
+    return vesselOf({ ...plan.value, vesselId }, shop.vessels) ?? anyVessel(fullMl.value);
   });
   const behind = (key: string): boolean =>
     progress.value.states.some(

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import { useNewJug } from '../../../src/pages/jugs/useNewJug.ts';
-import { useStores } from '../../../src/stores/useStores.ts';
+import { useNotice } from '../../../src/stores/notice.ts';
 import { installBrowser } from '../../browser.ts';
 import { jugOf } from '../../documents.ts';
 import { withApp } from '../../withApp.ts';
@@ -17,7 +17,7 @@ describe('useNewJug', () => {
       jugs: [],
       answers: ({ path, method }) =>
         path === '/api/jugs' && method === 'POST' ? { status: 201, body: jugOf() } : null,
-      use: () => ({ ...useNewJug(), stores: useStores() }),
+      use: () => ({ ...useNewJug(), stores: { notice: useNotice() } }),
     });
   const sent = () => browser.asked.find(({ method }) => method === 'POST')?.body;
 

@@ -2,7 +2,8 @@ import { useEventState } from '../../../src/stores/eventState.ts';
 import { expect } from 'chai';
 import { ref } from 'vue';
 import { usePlanVessels } from '../../../src/pages/plan/usePlanVessels.ts';
-import { useStores } from '../../../src/stores/useStores.ts';
+import { useBatches } from '../../../src/stores/batches.ts';
+import { useDraft } from '../../../src/stores/draft.ts';
 import { LATELY_PATH } from '../../../src/stores/batches.ts';
 import { lidoShop } from '../../../../demo/lido.ts';
 import { installBrowser } from '../../browser.ts';
@@ -27,7 +28,10 @@ describe('usePlanVessels', () => {
           ? { status: 200, body: { ...lidoShop, version: 1, ...now, fridgeL } }
           : null;
       },
-      use: () => ({ ...usePlanVessels(ref(MORNING)), stores: useStores() }),
+      use: () => ({
+        ...usePlanVessels(ref(MORNING)),
+        stores: { batches: useBatches(), drafts: useDraft() },
+      }),
     });
     await page.stores.batches.load();
     page.stores.drafts.restart();

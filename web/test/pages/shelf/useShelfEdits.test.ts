@@ -26,13 +26,13 @@ describe('useShelfEdits', () => {
       browser,
       path: '/shelf',
       answers: (request) => (request.method === 'PUT' ? answer(request) : null),
-      use: () => ({ edits: useShelfEdits(), shelf: useShop(), notice: useNotice() }),
+      use: () => ({ edits: useShelfEdits(), shop: useShop(), notice: useNotice() }),
     });
   const puts = () => browser.asked.filter(({ method }) => method === 'PUT');
 
   it('saves a change with the version that was seen, and takes it back with the next', async () => {
-    const { edits, shelf, notice } = await open();
-    const coffee = shelf.coffees[0]!;
+    const { edits, shop, notice } = await open();
+    const coffee = shop.coffees[0]!;
     await edits.coffee(coffee, { pricePerKg: 31 }, 'price');
     expect(notice.notice!.text).to.equal(`${coffee.name}: price`);
     await notice.notice!.undo!();
@@ -45,10 +45,10 @@ describe('useShelfEdits', () => {
 
   it('loses neither of two changes that follow each other before the first is answered', async () => {
     let coffees: object[] = [];
-    const { edits, shelf } = await withApp({
+    const { edits, shop } = await withApp({
       browser,
       path: '/shelf',
-      use: () => ({ edits: useShelfEdits(), shelf: useShop() }),
+      use: () => ({ edits: useShelfEdits(), shop: useShop() }),
       answers: ({ method, path, body, version }) => {
         if (path === '/api/coffees' && coffees.length > 0) return { status: 200, body: coffees };
         if (method !== 'PUT') return null;
@@ -61,7 +61,7 @@ describe('useShelfEdits', () => {
         return { status: 200, body: saved };
       },
     });
-    const coffee = shelf.coffees.find(({ id }) => id === 'lot-14')!;
+    const coffee = shop.coffees.find(({ id }) => id === 'lot-14')!;
     await Promise.all([
       edits.coffee(coffee, { pricePerKg: 33 }, 'price'),
       edits.coffee(coffee, { roast: 'light' }, 'roast'),
@@ -71,12 +71,12 @@ describe('useShelfEdits', () => {
   });
 
   it('says what was not saved and why, and reads the shelf again', async () => {
-    const { edits, shelf, notice } = await open(() => ({
+    const { edits, shop, notice } = await open(() => ({
       status: 412,
       body: { code: 'stale', detail: 'Somebody else changed this first.' },
     }));
     browser.asked.splice(0);
-    await edits.vessel(shelf.vessels[0]!, { brimMl: 7000 }, 'size');
+    await edits.vessel(shop.vessels[0]!, { brimMl: 7000 }, 'size');
     expect(notice.notice).to.include({ tone: 'wrong' });
     expect(notice.notice!.text).to.contain('size: not saved. Somebody else changed this first.');
     expect(browser.asked.map(({ path }) => path)).to.include('/api/vessels');

@@ -15,7 +15,7 @@ describe('useShelfLines', () => {
     withApp({
       browser,
       path: '/shelf',
-      use: () => ({ lines: useShelfLines(), settings: useSettings(), shelf: useShop() }),
+      use: () => ({ lines: useShelfLines(), settings: useSettings(), shop: useShop() }),
     });
   const coffee = { ...lidoCoffees[0]!, version: 1 };
   const shop = { ...lidoShop, version: 1 };
