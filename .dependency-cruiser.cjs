@@ -25,6 +25,37 @@ const floorRules = FLOORS.flatMap((rooms, i) =>
   }),
 );
 
+/** Floors of the pages, the ground first. A page about several concepts stands above them. */
+const WEB_FLOORS = [
+  ['format'],
+  ['ui', 'sync'],
+  ['shop'],
+  ['pantry'],
+  ['events'],
+  ['instruments'],
+  ['steep'],
+  ['drink'],
+  ['jug'],
+  ['houseRecipe'],
+  ['plan'],
+  ['recipe'],
+  ['day'],
+  ['week', 'log', 'label', 'shelf', 'people', 'samples', 'setUp', 'backups'],
+  ['app'],
+];
+
+const webRules = WEB_FLOORS.flatMap((slices, i) =>
+  slices.map((slice) => ({
+    name: `${slice}-imports-what-is-below`,
+    severity: 'error',
+    from: { path: `^web/src/${slice}/` },
+    to: {
+      path: '^web/src/.+/',
+      pathNot: `^web/src/(${[slice, ...WEB_FLOORS.slice(0, i).flat()].join('|')})/`,
+    },
+  })),
+);
+
 /** Keeps the arrows pointing down: web → core ← server, floor by floor inside the core. */
 module.exports = {
   forbidden: [
@@ -83,32 +114,37 @@ module.exports = {
       from: { path: '^server/src', pathNot: '^server/src/database/' },
       to: { path: 'node_modules/(sequelize|sqlite3|umzug)/', dependencyTypesNot: ['type-only'] },
     },
+    ...webRules,
     {
-      name: 'views-take-plain-values',
-      comment: 'A component takes props and sends events; a page wires it to stores.',
+      name: 'a-slice-is-entered-through-its-index',
+      comment: 'Import ../jug/index.ts, not its files.',
       severity: 'error',
-      from: { path: '^web/src/components/.+\\.vue$' },
-      to: { path: '^web/src/(stores|api|pages)/' },
+      from: { path: '^web/src/(ui/[^/]+|[^/]+)/' },
+      to: {
+        path: '^web/src/(?:ui/[^/]+|(?!ui/)[^/]+)/(?!index\\.ts$)',
+        pathNot: '^web/src/$1/',
+      },
     },
     {
-      name: 'pages-alone-know-stores',
-      comment: 'What lies beside a page takes plain values; the page wires it to composables.',
+      name: 'the-web-root-knows-no-slice',
       severity: 'error',
-      from: { path: '^web/src/pages/.+\\.vue$', pathNot: 'Page\\.vue$' },
-      to: { path: '^web/src/(stores|api|composables)/' },
+      from: { path: '^web/src/[^/]+$' },
+      to: { path: '^web/src/' },
     },
     {
       name: 'pages-alone-use-composables',
-      comment: 'The type of a row may come from the composable that makes it; nothing else does.',
+      comment:
+        'A view takes plain values and sends events; a page wires it. The type of a row may come from the composable that makes it.',
       severity: 'error',
-      from: { path: '^web/src/pages/.+\\.vue$', pathNot: 'Page\\.vue$' },
-      to: { path: '^web/src/pages/.+/use[A-Z][^/]*\\.ts$', dependencyTypesNot: ['type-only'] },
+      from: { path: '^web/src/(?!ui/).+\\.vue$', pathNot: '(Page|App)\\.vue$' },
+      to: { path: '^web/src/(?!ui/).+/use[A-Z][^/]*\\.ts$', dependencyTypesNot: ['type-only'] },
     },
     {
-      name: 'format-and-composables-know-no-page',
+      name: 'no-circle-between-folders',
       severity: 'error',
-      from: { path: '^web/src/(api|composables|format|stores)/' },
-      to: { path: '^web/src/(pages|components)/' },
+      scope: 'folder',
+      from: { path: '^(core|server|web)/src' },
+      to: { circular: true },
     },
     {
       name: 'no-cycles',

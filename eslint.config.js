@@ -44,6 +44,17 @@ export default tseslint.config(
     },
   },
   {
+    // A view takes plain values and sends events; a page wires it.
+    files: ['web/src/**/*.vue'],
+    ignores: ['web/src/**/*Page.vue', 'web/src/app/App.vue', 'web/src/ui/**'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        { patterns: [{ regex: '^\\.\\./(?!ui/)', importNamePattern: '^use[A-Z]' }] },
+      ],
+    },
+  },
+  {
     files: ['**/*.cjs'],
     rules: { '@typescript-eslint/no-require-imports': 'off' },
   },

@@ -1,5 +1,5 @@
 // The part of each font that nearly every page is set in: it is asked for with the page, the rest when a
-// letter of it is first needed (web/src/style/fonts.css).
+// letter of it is first needed (web/src/app/style/fonts.css).
 import { readFileSync, writeFileSync } from 'node:fs';
 import subsetFont from 'subset-font';
 
@@ -7,7 +7,7 @@ import subsetFont from 'subset-font';
 const WEIGHTS = { min: 400, max: 700 };
 /** Each part, with the letters that the styles take from it. */
 const PARTS = /fonts\/(?<name>[\w-]+)-first\.woff2[^}]*unicode-range:(?<ranges>[^;]+)/g;
-const FOLDER = new URL('../web/src/style/', import.meta.url);
+const FOLDER = new URL('../web/src/app/style/', import.meta.url);
 
 /** @returns the letters of `U+20-7E, U+D7` */
 const lettersOf = (ranges) =>

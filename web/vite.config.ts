@@ -7,20 +7,20 @@ import { compressedAhead } from './build/compressedAhead.ts';
 
 /** Small parts of the core that most pages import. */
 const SHARED =
-  /core\/src\/(?:batch\/schedule|calendar\/useBy|drink\/(?:fromJug|liquidColour))|fields\/LinkButton|drawings\/colour|d3-array\//;
+  /core\/src\/(?:batch\/schedule|calendar\/useBy|drink\/(?:fromJug|liquidColour))|ui\/buttons\/LinkButton|format\/colour|d3-array\//;
 const FIELDS =
-  /components\/(?:fields\/(?:Amount|Typed|Act|refusals|amountKind)|figures\/(?!Fold|Open|Why|Wrong|use))|composables\/useLoaded|core\/src\/units\/|castArray|element-plus\/es\/utils\/arrays/;
+  /ui\/(?:fields\/(?:Amount|Typed|Act|refusals)|figures\/(?!Fold|Open|Why|Wrong|use)|lazy)|format\/amountKind|sync\/useLoaded|core\/src\/units\/|castArray|element-plus\/es\/utils\/arrays/;
 const DRAWINGS =
-  /components\/(?:drawings|charts)\/(?:SvgHandle|VesselOutline|vesselShape|Axis|ChartTable)|d3-(?:format|interpolate|scale)\//;
-const DRINKS = /core\/src\/drink\/|stores\/menu\.ts/;
-const PANTRY = /core\/src\/pantry\/|stores\/pantry/;
+  /ui\/(?:drawings|charts)\/(?:SvgHandle|VesselOutline|vesselShape|Axis|ChartTable)|d3-(?:format|interpolate|scale)\//;
+const DRINKS = /core\/src\/drink\/|web\/src\/drink\/menu\.ts/;
+const PANTRY = /core\/src\/pantry\/|web\/src\/pantry\/pantry/;
 
 export default defineConfig({
   resolve: {
     alias: [
       {
         find: /^@element-plus\/icons-vue$/,
-        replacement: fileURLToPath(new URL('src/elementIcons.ts', import.meta.url)),
+        replacement: fileURLToPath(new URL('src/app/elementIcons.ts', import.meta.url)),
       },
     ],
   },
@@ -52,7 +52,14 @@ export default defineConfig({
     manifest: 'manifest.json',
     rolldownOptions: {
       // Each page takes its own icons.
-      treeshake: { moduleSideEffects: [{ test: /~icons|elementIcons/, sideEffects: false }] },
+      treeshake: {
+        moduleSideEffects: [
+          {
+            test: /~icons|elementIcons|web\/src\/(?!.*main\.ts|zodWithoutEval).*\.(?:ts|vue)$/,
+            sideEffects: false,
+          },
+        ],
+      },
       output: {
         codeSplitting: {
           groups: [

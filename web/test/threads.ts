@@ -1,6 +1,6 @@
 import { MessageChannel, type MessagePort } from 'node:worker_threads';
 import { expose, type Endpoint } from 'comlink';
-import { createMenuCounter } from '../src/workers/menuCounter.ts';
+import { createMenuCounter } from '../src/drink/menuCounter.ts';
 
 /** A worker for tests: the menu's counts beside the test as it would beside a page; any other never answers. */
 export class Thread {

@@ -1,11 +1,11 @@
 import type { AddressInfo } from 'node:net';
 import { createPinia, setActivePinia } from 'pinia';
 import { openLidoServer, type LidoServer } from '../../server/test/lidoServer.ts';
-import { useBatches } from '../src/stores/batches.ts';
-import { useEventState } from '../src/stores/eventState.ts';
-import { useJugs } from '../src/stores/jugs.ts';
-import { useOutbox } from '../src/stores/outbox.ts';
-import { useShop } from '../src/stores/shop.ts';
+import { useBatches } from '../src/events/batches.ts';
+import { useEventState } from '../src/events/eventState.ts';
+import { useJugs } from '../src/events/jugs.ts';
+import { useOutbox } from '../src/sync/outbox.ts';
+import { useShop } from '../src/shop/shop.ts';
 import { installBrowser } from './browser.ts';
 
 // Other tests replace it while they run.

@@ -1,0 +1,1 @@
+export { backupsPages } from './pages.ts';

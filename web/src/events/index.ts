@@ -1,0 +1,3 @@
+export { useBatches } from './batches.ts';
+export { onHandMl, useJugs } from './jugs.ts';
+export { useProgress } from './useProgress.ts';

@@ -1,0 +1,1 @@
+export { houseRecipePages } from './pages.ts';

@@ -1,0 +1,1 @@
+export { jugPages } from './pages.ts';

@@ -1,0 +1,1 @@
+export { labelPages } from './pages.ts';

@@ -1,0 +1,2 @@
+export { useLog } from './log.ts';
+export { logPages } from './pages.ts';

@@ -1,0 +1,4 @@
+import { lazyComponent } from '../ui/lazy/index.ts';
+
+export { peoplePages } from './pages.ts';
+export const SignInPage = lazyComponent(() => import('./SignInPage.vue'));

@@ -1,0 +1,3 @@
+export { useDraft } from './draft.ts';
+export { useOpenPlan } from './useOpenPlan.ts';
+export { planPages } from './pages.ts';

@@ -1,0 +1,1 @@
+export { recipePages } from './pages.ts';

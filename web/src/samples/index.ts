@@ -1,0 +1,2 @@
+export { useSamples } from './samples.ts';
+export { samplesPages } from './pages.ts';

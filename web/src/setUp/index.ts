@@ -1,0 +1,1 @@
+export { setUpPages } from './pages.ts';

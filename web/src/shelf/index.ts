@@ -1,0 +1,1 @@
+export { shelfPages } from './pages.ts';

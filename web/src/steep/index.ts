@@ -1,0 +1,1 @@
+export { steepPages } from './pages.ts';

@@ -1,0 +1,18 @@
+export { askOrLast } from './askOrLast.ts';
+export { checkKept } from './checkKept.ts';
+export { RequestProblem, Unreachable, ask, newId, onSignInAsked, sentenceOf } from './client.ts';
+export { useConnection } from './connection.ts';
+export { beginFirstAnswers, endFirstAnswers, firstReadAfter, waitedMs } from './firstAnswers.ts';
+export { useNotice } from './notice.ts';
+export { useOutbox, type Write } from './outbox.ts';
+export { usePhotos } from './photos.ts';
+export { useSession } from './session.ts';
+export { useSetAside } from './setAside.ts';
+export type { Kept } from './shapes.ts';
+export { useAskedFor } from './useAskedFor.ts';
+export { bodyOf, useDocuments, type Documents } from './useDocuments.ts';
+export { useEdits } from './useEdits.ts';
+export { useLoaded } from './useLoaded.ts';
+export { useSaving } from './useSaving.ts';
+export { useStored } from './useStored.ts';
+export { useThread } from './useThread.ts';

@@ -1,0 +1,33 @@
+import { useStorage } from '@vueuse/core';
+import type { Ref } from 'vue';
+import { isOurs, keptText, keptValue } from './ours.ts';
+import type { Kept } from './shapes.ts';
+import { useSetAside } from './setAside.ts';
+
+/**
+ * A value that this browser keeps through a reload. What a program of other shapes kept has been checked
+ * before a page stands; what comes from one meanwhile is set aside.
+ *
+ * @param key name under which it is kept
+ * @param initial value where nothing is kept
+ */
+export function useStored<K extends keyof Kept>(key: K, initial: Kept[K]): Ref<Kept[K]> {
+  const aside = useSetAside();
+  return useStorage<Kept[K]>(key, initial, localStorage, {
+    writeDefaults: false,
+    // Another tab of this tablet is another hand: what it changes comes by the server.
+    listenToStorageChanges: false,
+    serializer: {
+      read: (text) => {
+        try {
+          if (isOurs(text)) return keptValue(text) as Kept[K];
+        } catch {
+          // Cut off: as good as foreign.
+        }
+        aside.add({ key, text });
+        return initial;
+      },
+      write: keptText,
+    },
+  });
+}

@@ -1,0 +1,10 @@
+export { default as GlassDrawing } from './GlassDrawing.vue';
+export { default as JugDrawing } from './JugDrawing.vue';
+export { default as QrCode } from './QrCode.vue';
+export { default as StandingVessel } from './StandingVessel.vue';
+export { default as SteepDrawing } from './SteepDrawing.vue';
+export { default as StepVessel } from './StepVessel.vue';
+export { default as SvgHandle } from './SvgHandle.vue';
+export { default as VesselOutline } from './VesselOutline.vue';
+export type { Grip } from './grip.ts';
+export { TAPER, vesselShape } from './vesselShape.ts';

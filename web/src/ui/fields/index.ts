@@ -1,0 +1,16 @@
+export { default as ActButton } from './ActButton.vue';
+export { default as AmountField } from './AmountField.vue';
+export { default as AmountRow } from './AmountRow.vue';
+export { default as ChoiceField } from './ChoiceField.vue';
+export { default as ChoiceRow } from './ChoiceRow.vue';
+export { default as ClockField } from './ClockField.vue';
+export { default as DateField } from './DateField.vue';
+export { default as HoursListField } from './HoursListField.vue';
+export { default as IngredientField } from './IngredientField.vue';
+export { default as ListField } from './ListField.vue';
+export { default as PickButtons } from './PickButtons.vue';
+export { default as PickRow } from './PickRow.vue';
+export { default as TextField } from './TextField.vue';
+export { default as TextRow } from './TextRow.vue';
+export { default as TimeField } from './TimeField.vue';
+export { useRefusals } from './refusals.ts';

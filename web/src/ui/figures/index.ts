@@ -1,0 +1,9 @@
+export { default as AskedFigure } from './AskedFigure.vue';
+export { default as BigFigure } from './BigFigure.vue';
+export { default as CautionList } from './CautionList.vue';
+export { default as FoldAway } from './FoldAway.vue';
+export { default as HintText } from './HintText.vue';
+export { default as OpenState } from './OpenState.vue';
+export { default as ToBatches } from './ToBatches.vue';
+export { default as WhyOnAsking } from './WhyOnAsking.vue';
+export { default as WrongAddress } from './WrongAddress.vue';

@@ -1,0 +1,1 @@
+export { lazyComponent } from './lazyComponent.ts';

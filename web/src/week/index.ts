@@ -1,0 +1,1 @@
+export { weekPages } from './pages.ts';
