@@ -1,13 +1,24 @@
 <script setup lang="ts">
 import type { BuildRow } from './useBuild.ts';
 import type { Measuring } from './usePour.ts';
+import type { Bulk, SiphonPlan } from '@ratio/core/drink';
+import type { AmountFormat } from '../format/index.ts';
 import { PickButtons } from '../ui/fields/index.ts';
+import { lazyComponent } from '../ui/lazy/index.ts';
 
+const BulkCard = lazyComponent(() => import('./BulkCard.vue'));
+
+defineOptions({ inheritAttrs: false });
 /** What to pour in which order, as the bar's tools measure it, and what that rounding does. */
 defineProps<{
   build: readonly BuildRow[];
   /** What the rounding does, in a sentence; empty where nothing is rounded. */
   rounding: string;
+  /** How warm a hot drink is; empty where it is not one. */
+  hotText: string;
+  /** Made for many glasses at once, where it is. */
+  bulk: (Bulk & { serve: 'siphon' | 'keg'; plan: SiphonPlan | null }) | null;
+  format: AmountFormat;
 }>();
 const measuring = defineModel<Measuring | null>('measuring', { required: true });
 const count = defineModel<number | null>('count', { required: true });
@@ -25,7 +36,7 @@ const COUNTS = [1, 2, 3, 6].map((n) => ({
 </script>
 
 <template>
-  <section class="build" aria-labelledby="build-head">
+  <section v-bind="$attrs" aria-labelledby="build-head">
     <div class="head">
       <h2 id="build-head">Pour in this order</h2>
       <PickButtons
@@ -53,6 +64,8 @@ const COUNTS = [1, 2, 3, 6].map((n) => ({
     </ol>
     <p v-if="rounding !== ''" class="soft rounding">{{ rounding }}</p>
   </section>
+  <p v-if="hotText" class="hot">{{ hotText }}</p>
+  <BulkCard v-if="bulk" :bulk :format />
 </template>
 
 <style scoped>
@@ -86,6 +99,10 @@ li strong {
 
 .rounding {
   padding-top: 4px;
+}
+
+.rounding,
+.hot {
   font-size: var(--t13);
 }
 

@@ -1,24 +1,20 @@
 <script setup lang="ts">
 import { percentFigure } from '@ratio/core/units';
-import type { ExplainedOfDrink } from '@ratio/core/drink';
+import type { Drink, DrinkCost, ExplainedOfDrink, SolvedDrink } from '@ratio/core/drink';
 import { computed } from 'vue';
-import { countText } from '../format/index.ts';
+import { costText, countText, type AmountFormat } from '../format/index.ts';
 import { AskedFigure, BigFigure } from '../ui/figures/index.ts';
 
 /** What the drink holds and what it comes to, each glass or each share. */
 const props = defineProps<{
-  caffeineMg: number;
-  energyKcal: number;
-  sugarG: number;
-  alcoholFrac: number;
-  cost: string;
-  price: string;
+  drink: Drink;
+  solved: SolvedDrink;
+  cost: DrinkCost | null;
+  /** What is left of the price; empty where a cost is not known. */
   margin: string;
-  /** Names of ingredients whose price is not known. */
-  unpriced: readonly string[];
-  allergens: readonly string[];
-  servings: number;
+  /** How many of it the jug still holds. */
   left: number;
+  format: AmountFormat;
 }>();
 const emit = defineEmits<{ why: [number: ExplainedOfDrink] }>();
 
@@ -29,17 +25,25 @@ interface Fact {
   /** What explains it, where something does. */
   readonly why?: ExplainedOfDrink;
 }
-const facts = computed<Fact[]>(() => [
-  { label: 'Caffeine', figure: props.caffeineMg.toFixed(0), unit: 'mg', why: 'caffeine' },
-  { label: 'Energy', figure: props.energyKcal.toFixed(0), unit: 'kcal', why: 'energy' },
-  { label: 'Sugar', figure: props.sugarG.toFixed(1), unit: 'g' },
-  ...(props.alcoholFrac > 0
-    ? [{ label: 'Alcohol', figure: percentFigure(props.alcoholFrac, 1), unit: '% vol' }]
-    : []),
-  { label: 'Cost', figure: props.cost, unit: '', why: 'cost' },
-  { label: 'Price', figure: props.price, unit: props.margin },
-  { label: 'In the jug', figure: countText(props.left), unit: 'left' },
-]);
+const each = (amount: number, digits: number): string =>
+  (amount / props.drink.servings).toFixed(digits);
+const facts = computed<Fact[]>(() => {
+  const { drink, cost, margin, left, format } = props;
+  const { caffeineMg, energyKcal, sugarG, alcoholFrac } = props.solved.solution;
+  return [
+    { label: 'Caffeine', figure: each(caffeineMg, 0), unit: 'mg', why: 'caffeine' },
+    { label: 'Energy', figure: each(energyKcal, 0), unit: 'kcal', why: 'energy' },
+    { label: 'Sugar', figure: each(sugarG, 1), unit: 'g' },
+    ...(alcoholFrac > 0
+      ? [{ label: 'Alcohol', figure: percentFigure(alcoholFrac, 1), unit: '% vol' }]
+      : []),
+    { label: 'Cost', figure: cost ? costText(cost, format.money) : '–', unit: '', why: 'cost' },
+    { label: 'Price', figure: format.money(drink.price), unit: margin },
+    { label: 'In the jug', figure: countText(left), unit: 'left' },
+  ];
+});
+/** Ingredients whose price is not known. */
+const unpriced = computed(() => props.cost?.unknown ?? []);
 </script>
 
 <template>
@@ -50,8 +54,8 @@ const facts = computed<Fact[]>(() => [
     </template>
   </div>
   <p class="fine">
-    <template v-if="servings > 1">Each of {{ servings }} servings. </template>
-    <strong>Contains</strong> {{ allergens.join(', ') || 'none of the listed allergens' }}.
+    <template v-if="drink.servings > 1">Each of {{ drink.servings }} servings. </template>
+    <strong>Contains</strong> {{ solved.allergens.join(', ') || 'none of the listed allergens' }}.
     <span v-if="unpriced.length > 0" class="soft">
       Without a price on the shelf: {{ unpriced.join(', ') }}.</span
     >

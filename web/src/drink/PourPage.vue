@@ -24,7 +24,6 @@ const DrinkVersions = lazyComponent(() => import('./DrinkVersions.vue'));
 const page = usePour();
 const { hand, drink, solved, solution, jugs, menu, format, layers, measuring, count } = page;
 const { isNew, keeping } = hand;
-const outcome = usePourOutcome(page);
 const { asked, explained } = usePourWhy(page);
 const view = ref<'pour' | 'make' | 'versions'>('pour');
 const session = useSession();
@@ -33,6 +32,7 @@ const versions = useDrinkVersions(
   drink,
   computed(() => view.value === 'versions' || session.can('brews')),
 );
+const outcome = usePourOutcome(page, versions.asked);
 useRefusals();
 const drinks = useDrinks();
 const notice = useNotice();
@@ -125,9 +125,6 @@ useKeys({ n: startNew });
       <PourOutcome
         v-if="view === 'pour' && outcome"
         v-bind="outcome"
-        :other-ice="page.otherIce.value"
-        :assumed="jugs.isAssumed"
-        :wishes="session.can('brews') && !outcome.changes ? versions.asked.value : []"
         @aim="page.aim"
         @apply="page.applyRemedy"
         @adjust="hand.adjust"
@@ -144,7 +141,7 @@ useKeys({ n: startNew });
         :drink
         :solution
         :is-new
-        :changes="outcome.changes"
+        :changes="outcome.edits.changes"
         :keeping
         :jug-frac="jugs.chosen.strengthFrac"
         :made="Object.values(page.pantry.resolved.made)"

@@ -44,3 +44,4 @@ export { alsoIn, alsoResultIn, inUnits } from './inUnits.ts';
 export { jugOption } from './jugOption.ts';
 export { listText } from './listText.ts';
 export { READ_BY } from './readBy.ts';
+export { amountRow, pickRow, textRow, type FieldRow } from './fieldRow.ts';

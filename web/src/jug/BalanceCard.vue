@@ -1,42 +1,28 @@
 <script setup lang="ts">
-import type { Balance } from './useJug.ts';
-import { ActButton, useRefusals } from '../ui/fields/index.ts';
+import { computed } from 'vue';
+import type { JugCard } from './jugCard.ts';
+import { ActButton, FieldRows, useRefusals } from '../ui/fields/index.ts';
 
 /** Something to do to a jug: what is asked, the balance worked out, and the button that does it. */
-defineProps<{
-  title: string;
-  reason: string;
-  balance: Balance | null;
-  /** The balance in one line, with this jug's numbers. */
-  worked: string;
-  /** What the menu becomes. */
-  menu: string;
-  action: string;
-  doing: boolean;
-  /** Whether something is still to be said. */
-  disabled?: boolean;
-}>();
-const emit = defineEmits<{ act: [] }>();
+const { card } = defineProps<{ card: JugCard; doing: boolean }>();
+const wrong = computed(() => card.balance?.wrong ?? '');
+const adds = computed(() => card.balance === undefined || card.balance.addG > 0);
 useRefusals();
 </script>
 
 <template>
-  <section class="balance" :aria-label="title">
-    <h2>{{ title }}</h2>
-    <p class="soft fine">{{ reason }}</p>
-    <div class="asked"><slot /></div>
-    <p v-if="balance && balance.wrong !== ''" class="due fine" role="alert">{{ balance.wrong }}</p>
+  <section class="balance" :aria-label="card.title">
+    <h2>{{ card.title }}</h2>
+    <p class="soft fine">{{ card.reason }}</p>
+    <div class="asked"><FieldRows :rows="card.rows" /></div>
+    <p v-if="wrong !== ''" class="due fine" role="alert">{{ wrong }}</p>
     <template v-else>
-      <p class="figures worked">{{ worked }}</p>
-      <p class="soft fine">{{ menu }}</p>
+      <p class="figures worked">{{ card.worked }}</p>
+      <p class="soft fine">{{ card.menu }}</p>
     </template>
-    <ActButton
-      primary
-      :disabled="disabled || (balance !== null && (balance.wrong !== '' || balance.addG <= 0))"
-      :doing
-      @act="emit('act')"
-      >{{ balance && balance.wrong !== '' ? 'It cannot be done so' : action }}</ActButton
-    >
+    <ActButton primary :disabled="card.disabled || wrong !== '' || !adds" :doing @act="card.act">{{
+      wrong === '' ? card.action : 'It cannot be done so'
+    }}</ActButton>
   </section>
 </template>
 

@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { storedCoffeeMl } from '@ratio/core/matter';
 import { computed, ref } from 'vue';
 import { RouterLink } from 'vue-router';
-import AmountCards from './AmountCards.vue';
+import { amountCards } from './amountCards.ts';
+import BalanceCard from './BalanceCard.vue';
 import JugHead from './JugHead.vue';
-import StrengthCards from './StrengthCards.vue';
+import { strengthCards } from './strengthCards.ts';
 import { useJugBench } from './useJugBench.ts';
 import { onHandMl } from '../events/index.ts';
 import { useAmountFormat } from '../shop/index.ts';
@@ -15,15 +15,10 @@ import { lazyComponent } from '../ui/lazy/index.ts';
 const JugLedger = lazyComponent(() => import('./JugLedger.vue'));
 /** One jug: read it, thin it, blend it, stretch it, each as a balance before it is done. */
 const bench = useJugBench();
-const { jug, entries, others, shop, jugs } = bench;
+const { jug, entries, others, shop, jugs, gPerMl } = bench;
 const format = useAmountFormat();
 const session = useSession();
-const gPerMl = computed(
-  () => 1 / storedCoffeeMl({ massG: 1, strengthFrac: jug.value?.strengthFrac ?? 0 }),
-);
-const tareG = computed(
-  () => shop.jugVessels.find(({ id }) => id === jug.value?.vesselId)?.tareG ?? null,
-);
+const cards = { ...strengthCards(bench, format), ...amountCards(bench, format) };
 const VIEWS = [
   { value: 'read', text: 'Read it', least: 'brews' },
   { value: 'water', text: 'Add water', least: 'brews' },
@@ -44,6 +39,7 @@ const views = computed(() =>
   ),
 );
 const view = ref<View | null>(session.can('brews') && !jug.value?.onGrounds ? 'read' : 'count');
+const card = computed(() => (jug.value && view.value ? cards[view.value](jug.value) : null));
 </script>
 
 <template>
@@ -57,16 +53,7 @@ const view = ref<View | null>(session.can('brews') && !jug.value?.onGrounds ? 'r
     />
     <PickButtons v-model="view" class="no-print" label="What to do to it" :options="views" />
     <div class="cards">
-      <AmountCards
-        v-if="view === 'draw' || view === 'count' || view === 'discard'"
-        :view
-        :jug
-        :tare-g
-        :g-per-ml
-        :bench
-        :format
-      />
-      <StrengthCards v-else-if="view" :view :jug :bench :format />
+      <BalanceCard v-if="card" :key="card.title" :card :doing="bench.doing.value" />
     </div>
     <JugLedger
       class="ledger"

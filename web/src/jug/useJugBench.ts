@@ -112,9 +112,20 @@ export function useJugBench() {
     water: computed(() => (waterG.value === null ? '' : afterwards(water.value))),
   };
 
+  /** Of what is in the jug. */
+  const gPerMl = computed(
+    () => 1 / storedCoffeeMl({ massG: 1, strengthFrac: jug.value?.strengthFrac ?? 0 }),
+  );
+  /** What the jug itself weighs, g; null where nobody has said it. */
+  const tareG = computed(
+    () => bench.shop.jugVessels.find(({ id }) => id === jug.value?.vesselId)?.tareG ?? null,
+  );
+
   return {
     ...bench,
     enter,
+    gPerMl,
+    tareG,
     /** @returns what a mass of a strength takes up, as it is written */
     volumeText: (massG: number, strengthFrac: number): string =>
       format.value.volume(storedCoffeeMl({ massG, strengthFrac })),

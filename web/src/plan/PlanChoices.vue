@@ -11,14 +11,12 @@ import {
   type Vessel,
 } from '@ratio/core/brew';
 import { GRIND_NAMES, GRINDS, type Coffee } from '@ratio/core/coffee';
-import { CONSTANTS } from '@ratio/core/constants';
 import { waterDensityGPerMl } from '@ratio/core/matter';
-import { type Expected } from '@ratio/core/units';
-import { ElButton } from 'element-plus';
 import { computed } from 'vue';
+import PlanAmounts from './PlanAmounts.vue';
+import PlanVessel from './PlanVessel.vue';
 import SteepPieces from './SteepPieces.vue';
-import { measuredKind, ratioKind, tempKind, type AmountFormat } from '../format/index.ts';
-import { LockButton } from '../ui/buttons/index.ts';
+import { measuredKind, type AmountFormat } from '../format/index.ts';
 import {
   AmountField,
   ChoiceField,
@@ -30,36 +28,31 @@ import {
 /** The choices of a batch in the order of the work. */
 const props = defineProps<{
   plan: Plan;
-  targets: TargetPair;
-  locked: TargetKey | null;
-  scooped: boolean;
-  /** What the shop's scoop holds, mL. */
-  scoopMl: number;
-  /** Why an amount could not be set, and which. */
-  refused: { key: TargetKey; text: string } | null;
+  amounts: {
+    targets: TargetPair;
+    locked: TargetKey | null;
+    scooped: boolean;
+    refused: { key: TargetKey; text: string } | null;
+  };
   coffee: Coffee;
-  model: BrewModel;
-  vessel: Vessel;
   coffees: readonly Coffee[];
-  vessels: readonly { value: string; label: string; reason: string }[];
-  /** Why the vessel cannot be started in; empty where it can. */
-  vesselWrong: string;
-  /** Whether it is that nobody said that it was cleaned. */
-  vesselDirty: boolean;
-  otherVessels: readonly { id: string; name: string }[];
-  /** More in the fridge than it takes; empty where there is room. */
-  fridge: string;
-  /** Too few clean bags or inserts; empty where there are enough. */
-  filter: string;
-  /** Whether it is that nobody said that one was washed. */
-  filterUnwashed: boolean;
-  format: AmountFormat;
-  fridgeC: number;
-  roomC: number;
   /** Null where the date of the roast is not known. */
   restedDays: number | null;
+  model: BrewModel;
+  vesselChoice: {
+    vessel: Vessel;
+    vessels: readonly { value: string; label: string; reason: string }[];
+    wrong: string;
+    dirty: boolean;
+    others: readonly { id: string; name: string }[];
+    fridge: string;
+    filter: string;
+    filterUnwashed: boolean;
+  };
+  rooms: { fridgeC: number; roomC: number };
   /** What the mill's dial says for each grind. */
   mill: Readonly<Record<Plan['grind'], string>>;
+  format: AmountFormat;
 }>();
 const emit = defineEmits<{
   change: [part: Partial<Plan>];
@@ -85,34 +78,19 @@ const BEDS = [
 const wettings = WETTING_NAMES.map((value) => ({ value, ...WETTINGS[value] }));
 const filtrations = FILTRATION_METHODS.map((value) => ({ value, ...FILTRATIONS[value] }));
 
-const loose = computed(() => props.model.looseDensityGPerMl[props.plan.grind]);
 const dial = computed(() => props.mill[props.plan.grind]);
-const waterDensity = computed(() => waterDensityGPerMl(props.plan.waterC));
-const ratio = computed(() => props.plan.waterG / props.plan.doseG);
-const lockOf = (key: TargetKey) => ({
-  locked: props.locked === key,
-  set: props.targets.some((target) => target.key === key),
-});
-const refusal = (key: TargetKey): string => (props.refused?.key === key ? props.refused.text : '');
-const doseNote = computed(() => {
-  const scoop = props.format.volume(props.plan.doseG / loose.value);
-  return props.scooped
-    ? `scooped, ${scoop}: ±${100 * CONSTANTS.looseDensitySpreadFrac.value} %`
-    : `${scoop} loose`;
-});
-
 const rinse = computed(() => ({
   label: 'Rinse water',
   value: props.plan.filtration.rinseG,
-  kind: measuredKind(props.format, { step: 50, min: 0, max: 50000, gPerMl: waterDensity.value }),
+  kind: measuredKind(props.format, {
+    step: 50,
+    min: 0,
+    max: 50000,
+    gPerMl: waterDensityGPerMl(props.plan.waterC),
+  }),
 }));
 const setRinse = (rinseG: number): void =>
   emit('change', { filtration: { ...props.plan.filtration, rinseG } });
-
-function setDose(value: number, quantity: Expected): void {
-  const isScoop = quantity === 'volume';
-  emit('amount', 'doseG', value, isScoop);
-}
 </script>
 
 <template>
@@ -145,84 +123,22 @@ function setDose(value: number, quantity: Expected): void {
       @update:model-value="emit('change', { grind: $event })"
     />
 
-    <ChoiceRow label="Coffee in" :note="doseNote">
-      <AmountField
-        label="Coffee in"
-        :value="plan.doseG"
-        :kind="measuredKind(format, { step: 5, min: 5, max: 50000, gPerMl: loose })"
-        :refused="refusal('doseG')"
-        @change="setDose"
-      />
-      <template #action>
-        <LockButton what="coffee" v-bind="lockOf('doseG')" @lock="emit('lock', 'doseG')" />
-      </template>
-    </ChoiceRow>
-    <ChoiceRow
-      label="Water in"
-      :note="`${format.volume(plan.waterG / waterDensity)}${plan.waterC >= 28 ? ', warm start: faster' : ''}`"
-    >
-      <div class="pair">
-        <AmountField
-          label="Water in"
-          :value="plan.waterG"
-          :kind="measuredKind(format, { step: 10, min: 10, max: 500000, gPerMl: waterDensity })"
-          :refused="refusal('waterG')"
-          @change="(value) => emit('amount', 'waterG', value)"
-        />
-        <span class="soft at">at</span>
-        <AmountField
-          label="Water temperature"
-          class="temp"
-          :value="plan.waterC"
-          :kind="tempKind(format, { step: 1, min: 0, max: 95 })"
-          @change="(waterC) => emit('change', { waterC })"
-        />
-      </div>
-      <template #action>
-        <LockButton what="water" v-bind="lockOf('waterG')" @lock="emit('lock', 'waterG')" />
-      </template>
-    </ChoiceRow>
-
-    <ChoiceRow label="Ratio, coffee to water" note="by mass">
-      <AmountField
-        label="Ratio"
-        :value="ratio"
-        :kind="ratioKind({ step: 0.1, min: 0.5, max: 100 })"
-        :refused="refusal('ratio')"
-        @change="(value) => emit('amount', 'ratio', value)"
-      />
-      <template #action>
-        <LockButton what="ratio" v-bind="lockOf('ratio')" @lock="emit('lock', 'ratio')" />
-      </template>
-    </ChoiceRow>
-    <PickRow
-      label="Vessel"
-      :note="`${format.volume(vessel.brimMl)}, ${100 * (vessel.shaken ? CONSTANTS.shakenHeadspaceFrac : CONSTANTS.headspaceFrac).value} % kept free`"
-      :model-value="vessel.id"
-      :options="vessels"
-      @update:model-value="emit('change', { vesselId: $event })"
+    <PlanAmounts
+      :plan
+      v-bind="amounts"
+      :loose-g-per-ml="model.looseDensityGPerMl[plan.grind]"
+      :format
+      @amount="(key, value, scooped) => emit('amount', key, value, scooped)"
+      @water-c="(waterC) => emit('change', { waterC })"
+      @lock="emit('lock', $event)"
     />
-    <div v-if="vesselWrong !== ''" class="in-use" role="alert">
-      <p class="due">{{ vesselWrong }}</p>
-      <ElButton v-if="vesselDirty" link type="primary" @click="emit('cleaned')"
-        >It is clean</ElButton
-      >
-      <ElButton
-        v-for="{ id, name } in otherVessels"
-        :key="id"
-        link
-        type="primary"
-        @click="emit('change', { vesselId: id })"
-        >{{ name }}</ElButton
-      >
-    </div>
-    <p v-if="fridge !== ''" class="due in-use" role="status">{{ fridge }}</p>
-    <div v-if="filter !== ''" class="in-use" role="status">
-      <p class="due">{{ filter }}</p>
-      <ElButton v-if="filterUnwashed" link type="primary" @click="emit('washed')"
-        >It is washed</ElButton
-      >
-    </div>
+    <PlanVessel
+      v-bind="vesselChoice"
+      :format
+      @choose="emit('change', { vesselId: $event })"
+      @cleaned="emit('cleaned')"
+      @washed="emit('washed')"
+    />
     <PickRow
       label="Wetting"
       :note="WETTINGS[plan.wetting].reason"
@@ -236,8 +152,8 @@ function setDose(value: number, quantity: Expected): void {
     >
       <SteepPieces
         :pieces="plan.steep"
-        :fridge-c
-        :room-c
+        :fridge-c="rooms.fridgeC"
+        :room-c="rooms.roomC"
         @change="emit('change', { steep: $event })"
       />
     </ChoiceRow>
@@ -278,18 +194,6 @@ function setDose(value: number, quantity: Expected): void {
 <style scoped>
 .choices {
   padding: 4px 20px 12px;
-}
-
-.in-use {
-  padding: 4px 0;
-  font-size: var(--t13);
-}
-
-.in-use :deep(.el-button) {
-  min-height: 32px;
-  margin: 0 14px 0 0;
-  padding: 0;
-  font-size: var(--t13);
 }
 
 .pair {

@@ -72,27 +72,20 @@ const drawnWidth = useDrawnWidth();
       </nav>
       <PlanChoices
         :plan
-        :targets="draft.targets"
-        :locked="draft.locked"
-        :scooped="draft.scooped"
-        :refused
+        :amounts="{
+          targets: draft.targets,
+          locked: draft.locked,
+          scooped: draft.scooped,
+          refused,
+        }"
         :coffee
-        :model
-        :vessel
         :coffees="shop.brewable"
-        :vessels="vessels.options.value"
-        :vessel-wrong="vessels.wrong.value"
-        :other-vessels="vessels.others.value"
-        :vessel-dirty="vessels.isDirty.value"
-        :fridge="vessels.fridge.value"
-        :filter="vessels.filter.value"
-        :filter-unwashed="vessels.isUnwashed.value"
-        :format
-        :fridge-c="shop.document.fridgeC"
-        :room-c="shop.document.roomC"
-        :scoop-ml="shop.document.scoopMl"
         :rested-days="page.restedDays.value"
+        :model
+        :vessel-choice="{ vessel, ...vessels.choice.value }"
+        :rooms="shop.document"
         :mill="shop.document.mill.settings"
+        :format
         @change="drafts.change"
         @cleaned="vessels.cleaned"
         @washed="vessels.washed"
@@ -161,9 +154,9 @@ const drawnWidth = useDrawnWidth();
       :may-start="session.can('brews')"
       :began="clock.pastText.value !== ''"
       :not-yet="
-        vessels.wrong.value === ''
+        vessels.choice.value.wrong === ''
           ? ''
-          : vessels.isDirty.value
+          : vessels.choice.value.dirty
             ? 'Its vessel is not clean.'
             : 'Its vessel is in use.'
       "

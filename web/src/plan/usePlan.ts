@@ -95,13 +95,17 @@ export function usePlan() {
       workingMl: fit.workingMl,
       bedMl,
       brewMl: outcome.brewMl,
-      retainedText: `${volume(outcome.retainedG)} stays in the grounds`,
-      brewText: volume(outcome.brewMl),
-      levelText: `${volume(fit.slurryMl)} to the level`,
-      headText: head,
-      steepText: `${duration(Math.round(hours.value * 60))}, then strain`,
-      steepColour: cssColour(coffeeOf({ massG: 1, strengthFrac: steeped.strengthFrac })),
-      brewColour: cssColour(coffeeOf({ massG: 1, strengthFrac: outcome.strengthFrac })),
+      texts: {
+        retained: `${volume(outcome.retainedG)} stays in the grounds`,
+        brew: volume(outcome.brewMl),
+        level: `${volume(fit.slurryMl)} to the level`,
+        head,
+        steep: `${duration(Math.round(hours.value * 60))}, then strain`,
+      },
+      colours: {
+        steep: cssColour(coffeeOf({ massG: 1, strengthFrac: steeped.strengthFrac })),
+        brew: cssColour(coffeeOf({ massG: 1, strengthFrac: outcome.strengthFrac })),
+      },
       perUnitMl: format.value.vesselUnitMl,
     };
   });

@@ -105,15 +105,15 @@ export function usePlanVessels(startMs: Readonly<Ref<number>>) {
     return `The fridge takes ${takesL.toFixed(0)} L, and with this one ${wholeL.toFixed(1)} L would stand in it. Start on the counter, in a smaller vessel, or when one is strained.`;
   });
 
-  return {
-    options,
-    wrong,
-    others,
-    fridge,
-    filter,
-    isUnwashed: computed(() => filter.value !== '' && filters.value?.unwashedAfter != null),
-    washed,
-    isDirty: computed(() => !inUse.value && dirtyAfter.value !== null),
-    cleaned,
-  };
+  /** What the page shows of it. */
+  const choice = computed(() => ({
+    vessels: options.value,
+    wrong: wrong.value,
+    dirty: !inUse.value && dirtyAfter.value !== null,
+    others: others.value,
+    fridge: fridge.value,
+    filter: filter.value,
+    filterUnwashed: filter.value !== '' && filters.value?.unwashedAfter != null,
+  }));
+  return { choice, washed, cleaned };
 }

@@ -128,9 +128,11 @@ usePedals({ ahead: press, back });
         :now-ms
         :zone="shop.zone"
         :detail="inHand ? texts.detailOf.value(inHand) : ''"
-        :measured
+        :reading="measured.reading.value"
         :strain="filling.form.value"
         :format
+        @type="measured.type"
+        @act="measured[$event]()"
         @leave-out="bench.done({ kind: 'skipped' })"
         @strain-change="filling.change"
         @fill="filling.setFill"

@@ -2,7 +2,7 @@
 import type { StepState } from '@ratio/core/steps';
 import { amountParts, percentFigure } from '@ratio/core/units';
 import { computed } from 'vue';
-import type { useStepValue } from './useStepValue.ts';
+import type { ReadingAct, StepReading } from './useStepValue.ts';
 import {
   authorOf,
   clockTime,
@@ -22,9 +22,10 @@ const props = defineProps<{
   nowMs: number;
   zone: string;
   detail: string;
-  measured: ReturnType<typeof useStepValue>;
+  reading: StepReading;
   format: AmountFormat;
 }>();
+const emit = defineEmits<{ type: [value: number]; act: [act: ReadingAct] }>();
 
 const MOST_G = 100_000;
 /** Longer than this a time is told by the clock, not counted down. */
@@ -36,37 +37,34 @@ const leftMs = computed(() =>
 );
 const isCounted = computed(() => leftMs.value !== null && Math.abs(leftMs.value) < COUNTED_MS);
 const live = computed(() => {
-  const value = props.measured.value.value ?? 0;
-  return props.measured.kind.value === 'refractometer'
-    ? { figure: percentFigure(value), unit: '%' }
-    : amountParts(props.format.mass(Math.max(0, value)));
+  const { value, kind } = props.reading;
+  return kind === 'refractometer'
+    ? { figure: percentFigure(value ?? 0), unit: '%' }
+    : amountParts(props.format.mass(Math.max(0, value ?? 0)));
 });
 const ofText = computed(() =>
   step.value.amountG === null ? '' : `of ${props.format.mass(step.value.amountG)}`,
 );
-const saysLive = computed(() => {
-  const { state, sample, kind, instrument } = props.measured;
-  const name = instrument.value?.name ?? '';
-  if (kind.value === 'refractometer') {
-    const brix = sample.value?.brix?.toFixed(2) ?? '';
-    const warm =
-      sample.value?.sampleC == null ? '' : `, drop at ${props.format.temp(sample.value.sampleC)}`;
-    return `${name}: ${brix} °Bx${warm}`;
+const liveText = computed(() => {
+  const { isKnown, sample, kind, instrument } = props.reading;
+  if (kind === 'refractometer') {
+    const brix = sample?.brix?.toFixed(2) ?? '';
+    const warm = sample?.sampleC == null ? '' : `, drop at ${props.format.temp(sample.sampleC)}`;
+    return `${instrument ?? ''}: ${brix} °Bx${warm}`;
   }
-  return `on ${name || 'the scale'}, ${sample.value?.isSteady ? 'steady' : state.value ? 'still moving' : ''}`;
+  return `on ${instrument ?? 'the scale'}, ${sample?.isSteady ? 'steady' : isKnown ? 'still moving' : ''}`;
 });
 const silent = computed(() => {
-  const { instrument, state, byHand, isLive } = props.measured;
-  if (!instrument.value || byHand.value || isLive.value) return '';
-  return `${instrument.value.name} says nothing. ${state.value?.detail ?? ''} Type it by hand.`;
+  const { instrument, detail, byHand, isLive } = props.reading;
+  if (instrument === null || byHand || isLive) return '';
+  return `${instrument} says nothing. ${detail} Type it by hand.`;
 });
 const drops = computed(() => {
-  const { average, drops: before } = props.measured;
-  if (!average.value || before.value.length === 0) return '';
-  const out = average.value.outliers.length;
-  const error =
-    average.value.errorFrac === null ? '' : ` ± ${percentFigure(average.value.errorFrac)}`;
-  return `Mean of ${before.value.length + 1 - out} drops${error}${out > 0 ? `; ${out} lies too far off and is not in it` : ''}.`;
+  const { average, dropsBefore } = props.reading;
+  if (!average || dropsBefore === 0) return '';
+  const out = average.outliers.length;
+  const error = average.errorFrac === null ? '' : ` ± ${percentFigure(average.errorFrac)}`;
+  return `Mean of ${dropsBefore + 1 - out} drops${error}${out > 0 ? `; ${out} lies too far off and is not in it` : ''}.`;
 });
 </script>
 
@@ -91,14 +89,14 @@ const drops = computed(() => {
         }}{{ authorOf(state.noted) && ` by ${authorOf(state.noted)}` }}
       </p>
     </template>
-    <template v-else-if="measured.kind.value !== null">
-      <p v-if="measured.isLive.value" class="large-line">
+    <template v-else-if="reading.kind !== null">
+      <p v-if="reading.isLive" class="large-line">
         <span class="figures large" aria-live="off">{{ live.figure }}</span>
         <span class="of">{{ live.unit }} {{ ofText }}</span>
       </p>
       <div v-else class="typed">
         <AmountField
-          v-if="measured.kind.value === 'scale'"
+          v-if="reading.kind === 'scale'"
           :label="
             step.note === 'came-out'
               ? 'Came out'
@@ -108,7 +106,7 @@ const drops = computed(() => {
           "
           size="large"
           :placeholder="step.note === 'came-out' ? format.pouredOrWeighed : ''"
-          :value="measured.value.value"
+          :value="reading.value"
           :kind="
             massKind(format, {
               step: 1,
@@ -117,44 +115,39 @@ const drops = computed(() => {
               limitText: 'At most 100 kg, and not nothing.',
             })
           "
-          @change="(value) => measured.type(value)"
+          @change="(value) => emit('type', value)"
         />
         <AmountField
           v-else
           label="Strength that was read"
           size="large"
           placeholder="3.40 %"
-          :value="measured.value.value"
+          :value="reading.value"
           :kind="percentKind({ step: 0.0001, min: 0.001, max: 0.3 })"
-          @change="(value) => measured.type(value)"
+          @change="(value) => emit('type', value)"
         />
       </div>
       <p class="soft says">
-        <template v-if="measured.isLive.value">{{ saysLive }}</template>
+        <template v-if="reading.isLive">{{ liveText }}</template>
         <template v-else-if="silent !== ''">{{ silent }}</template>
         <template v-else-if="step.amountG !== null">{{ ofText }} planned</template>
         <template v-if="detail !== ''"> · {{ detail }}</template>
       </p>
-      <p v-for="warning in measured.warnings.value" :key="warning" class="due" role="status">
+      <p v-for="warning in reading.warnings" :key="warning" class="due" role="status">
         {{ warning }}
       </p>
       <p v-if="drops !== ''" class="soft">{{ drops }}</p>
-      <p
-        v-if="measured.isLive.value || measured.byHand.value || measured.waitsFor.value !== ''"
-        class="ways"
-      >
-        <LinkButton
-          v-if="measured.kind.value === 'scale' && measured.isLive.value"
-          @click="measured.tare"
+      <p v-if="reading.isLive || reading.byHand || reading.waits" class="ways">
+        <LinkButton v-if="reading.kind === 'scale' && reading.isLive" @click="emit('act', 'tare')"
           >Tare</LinkButton
         >
         <LinkButton
-          v-if="measured.kind.value === 'refractometer' && measured.isLive.value"
-          @click="measured.anotherDrop"
+          v-if="reading.kind === 'refractometer' && reading.isLive"
+          @click="emit('act', 'anotherDrop')"
           >Read another drop</LinkButton
         >
-        <LinkButton @click="measured.toggleHand">{{
-          measured.byHand.value ? 'Take it from the instrument' : 'Type it instead'
+        <LinkButton @click="emit('act', 'toggleHand')">{{
+          reading.byHand ? 'Take it from the instrument' : 'Type it instead'
         }}</LinkButton>
       </p>
     </template>
@@ -176,7 +169,7 @@ const drops = computed(() => {
       </p>
       <p class="soft">{{ fromNow({ at: new Date(state.dueMs), now: new Date(nowMs) }) }}</p>
     </template>
-    <p v-if="detail !== '' && measured.kind.value === null" class="detail">{{ detail }}</p>
+    <p v-if="detail !== '' && reading.kind === null" class="detail">{{ detail }}</p>
   </div>
 </template>
 

@@ -5,7 +5,7 @@ import type { StepState } from '@ratio/core/steps';
 import StepFigure from './StepFigure.vue';
 import type { Fill } from './fills.ts';
 import type { Strain } from './useStrain.ts';
-import type { useStepValue } from './useStepValue.ts';
+import type { ReadingAct, StepReading } from './useStepValue.ts';
 import type { AmountFormat } from '../format/index.ts';
 import { LinkButton } from '../ui/buttons/index.ts';
 
@@ -20,12 +20,14 @@ defineProps<{
   nowMs: number;
   zone: string;
   detail: string;
-  measured: ReturnType<typeof useStepValue>;
+  reading: StepReading;
   strain: Strain['form']['value'];
   format: AmountFormat;
 }>();
 const emit = defineEmits<{
   leaveOut: [];
+  type: [value: number];
+  act: [act: ReadingAct];
   strainChange: [entered: { strengthFrac?: number; strainedMs?: number | null }];
   fill: [i: number, part: Partial<Fill>];
   addFill: [];
@@ -38,7 +40,16 @@ const emit = defineEmits<{
     <p class="phase soft">{{ phase }}</p>
     <template v-if="state">
       <h2 class="title">{{ state.step.title }}</h2>
-      <StepFigure :state :now-ms :zone :detail :measured :format />
+      <StepFigure
+        :state
+        :now-ms
+        :zone
+        :detail
+        :reading
+        :format
+        @type="emit('type', $event)"
+        @act="emit('act', $event)"
+      />
       <StrainForm
         v-if="state.step.note === 'filled' && status === 'steeping'"
         class="fill"

@@ -4,7 +4,7 @@ import {
   readingWarnings,
   strengthOfBrix,
 } from '@ratio/core/instruments';
-import type { InstrumentKind } from '@ratio/core/instruments';
+import type { InstrumentKind, Sample } from '@ratio/core/instruments';
 import type { Step } from '@ratio/core/steps';
 import { CONSTANTS } from '@ratio/core/constants';
 import { computed, onScopeDispose, ref, watch, type Ref } from 'vue';
@@ -19,6 +19,31 @@ const MEASURED_BY = {
   'came-out': 'scale',
   read: 'refractometer',
 } as const satisfies Record<string, InstrumentKind>;
+
+/** What is measured at a step, as plain values. */
+export interface StepReading {
+  /** What measures it; null where nothing does. */
+  readonly kind: InstrumentKind | null;
+  /** What the instrument is called; null where there is none. */
+  readonly instrument: string | null;
+  /** What its connection says. */
+  readonly detail: string;
+  /** Whether anything is known of its connection. */
+  readonly isKnown: boolean;
+  readonly sample: Sample | null;
+  /** g, or coffee strength 0–1. */
+  readonly value: number | null;
+  readonly isLive: boolean;
+  readonly byHand: boolean;
+  /** Whether it cannot be taken yet. */
+  readonly waits: boolean;
+  readonly warnings: readonly string[];
+  /** Of several drops. */
+  readonly average: ReturnType<typeof averageReadings> | null;
+  readonly dropsBefore: number;
+}
+/** What a view asks of an instrument. */
+export type ReadingAct = 'tare' | 'anotherDrop' | 'toggleHand';
 
 /** Less than this is nothing on the scale yet, g. */
 const NOTHING_G = 2;
@@ -130,7 +155,24 @@ export function useStepValue(input: {
       : [],
   );
 
+  /** As plain values, for the views. */
+  const reading = computed<StepReading>(() => ({
+    kind: kind.value,
+    instrument: instrument.value?.name ?? null,
+    detail: state.value?.detail ?? '',
+    isKnown: state.value !== null,
+    sample: sample.value,
+    value: value.value,
+    isLive: isLive.value,
+    byHand: byHand.value,
+    waits: waitsFor.value !== '',
+    warnings: warnings.value,
+    average: average.value,
+    dropsBefore: drops.value.length,
+  }));
+
   return {
+    reading,
     kind,
     instrument,
     state,

@@ -1,5 +1,6 @@
 import type { Drink, KeepDrinkRequest } from '@ratio/core/drink';
 import { expect } from 'chai';
+import { ref } from 'vue';
 import { nextTick } from 'vue';
 import { lidoDrinks } from '../../../demo/lido.ts';
 import { keptText } from '../../src/sync/ours.ts';
@@ -190,14 +191,17 @@ describe('useDrinkInHand', () => {
       path: '/pour?drink=milk-tide',
       use: () => {
         const pour = usePour();
-        return { page: pour, outcome: usePourOutcome(pour) };
+        return { page: pour, outcome: usePourOutcome(pour, ref([])) };
       },
     });
     expect(outcome.value!.drink.name).to.equal('Milk tide');
-    expect([outcome.value!.changes, outcome.value!.ownIceName]).to.deep.equal([null, 'water ice']);
+    expect([outcome.value!.edits.changes, outcome.value!.ice.ownName]).to.deep.equal([
+      null,
+      'water ice',
+    ]);
     page.hand.adjust('sweeter');
-    expect(outcome.value!.changes).to.have.length(1);
+    expect(outcome.value!.edits.changes).to.have.length(1);
     page.hand.change({ ice: null });
-    expect(outcome.value!.ownIceName).to.equal('without ice');
+    expect(outcome.value!.ice.ownName).to.equal('without ice');
   });
 });

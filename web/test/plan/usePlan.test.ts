@@ -17,17 +17,17 @@ describe('usePlan', () => {
     const drawing = used.drawing.value!;
     // 850 g of grounds take 0.77 mL each beside the water.
     expect(drawing.slurryMl).to.be.closeTo(4250 + 0.77 * 850, 30);
-    expect(drawing.headText).to.match(/^1\.\d\d\sL headspace: fits$/);
+    expect(drawing.texts.head).to.match(/^1\.\d\d\sL headspace: fits$/);
     expect(drawing.bedMl).to.be.below(drawing.slurryMl);
-    expect(drawing.steepText).to.equal('18\u00a0h, then strain');
+    expect(drawing.texts.steep).to.equal('18\u00a0h, then strain');
     const over = await open({ waterG: 6000, doseG: 1200 });
-    expect(over.used.drawing.value!.headText).to.match(/^overflows by \d/);
+    expect(over.used.drawing.value!.texts.head).to.match(/^overflows by \d/);
   });
 
   it('writes volumes in the measures of the tablet', async () => {
     const { used } = await open();
     useSettings().units = 'us';
-    expect(used.drawing.value!.brewText).to.match(/qt$/);
+    expect(used.drawing.value!.texts.brew).to.match(/qt$/);
     expect(used.drawing.value!.perUnitMl).to.be.closeTo(946.352946, 1e-9);
   });
 

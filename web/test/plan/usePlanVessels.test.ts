@@ -39,38 +39,38 @@ describe('usePlanVessels', () => {
   };
 
   it('begins a plan in the smallest vessel that is free and holds it', async () => {
-    const { stores, wrong, others } = await open();
+    const { stores, choice } = await open();
     expect(stores.drafts.plan.vesselId).to.equal('other-tall-jar');
-    expect([wrong.value, others.value]).to.deep.equal(['', []]);
+    expect([choice.value.wrong, choice.value.others]).to.deep.equal(['', []]);
   });
 
   it('says until when one is in use, and which others are free and large enough', async () => {
-    const { stores, wrong, others, options } = await open();
+    const { stores, choice } = await open();
     stores.drafts.change({ vesselId: 'tall-jar' });
-    expect(wrong.value).to.contain('Holds Lot 14 until Sat 08:10');
-    expect(others.value.map(({ id }) => id)).to.deep.equal([
+    expect(choice.value.wrong).to.contain('Holds Lot 14 until Sat 08:10');
+    expect(choice.value.others.map(({ id }) => id)).to.deep.equal([
       'other-tall-jar',
       'bag-bucket',
       'any-vessel',
     ]);
-    const reasons = new Map(options.value.map(({ value, reason }) => [value, reason]));
+    const reasons = new Map(choice.value.vessels.map(({ value, reason }) => [value, reason]));
     expect(reasons.get('tall-jar')).to.equal('in use until Sat 08:10');
     expect(reasons.get('small-jar')).to.contain('too small');
     expect([...reasons.keys()]).not.to.include('jug-1');
   });
 
   it('says when the fridge is full, where somebody told what it takes', async () => {
-    expect((await open()).fridge.value).to.equal('');
-    expect((await open(20)).fridge.value).to.equal('');
+    expect((await open()).choice.value.fridge).to.equal('');
+    expect((await open(20)).choice.value.fridge).to.equal('');
     // 6.1 L steep in it already, and this one takes 6.1 L more.
-    expect((await open(10)).fridge.value).to.contain('takes 10 L, and with this one 12.2 L');
+    expect((await open(10)).choice.value.fridge).to.contain('takes 10 L, and with this one 12.2 L');
   });
 
   it('says that no clean bag is left, after which batch, and that they are washed by one tap', async () => {
-    const { stores, filter, isUnwashed, washed } = await open();
+    const { stores, choice, washed } = await open();
     stores.drafts.takePlan({ ...stores.drafts.plan, bed: 'held', doseG: 850, waterG: 4250 });
     // Three bags of 500 g, and none of them is in use: 850 g take two.
-    expect(filter.value).to.equal('');
+    expect(choice.value.filter).to.equal('');
     const held = { ...batchOf().plan, bed: 'held' as const, doseG: 850 };
     const before = batchOf({
       id: 'before',
@@ -80,17 +80,19 @@ describe('usePlanVessels', () => {
       needsCleaning: true,
     });
     useEventState().$patch({ batches: [before] });
-    expect(filter.value).to.equal('It takes 2 bags, and 1 of 3 is free: not washed since Lot 9.');
-    expect(isUnwashed.value).to.equal(true);
+    expect(choice.value.filter).to.equal(
+      'It takes 2 bags, and 1 of 3 is free: not washed since Lot 9.',
+    );
+    expect(choice.value.filterUnwashed).to.equal(true);
     browser.answer(() => ({ status: 0, body: null }));
     await washed();
     expect(browser.asked.find(({ method }) => method === 'POST')).to.deep.include({
       path: '/api/batches/before/actuals',
     });
     useEventState().$patch({ batches: [batchOf({ plan: held })] });
-    expect(filter.value).to.equal('It takes 2 bags, and 1 of 3 is free: the others steep.');
-    expect(isUnwashed.value).to.equal(false);
+    expect(choice.value.filter).to.equal('It takes 2 bags, and 1 of 3 is free: the others steep.');
+    expect(choice.value.filterUnwashed).to.equal(false);
     stores.drafts.takePlan({ ...stores.drafts.plan, doseG: 2000, waterG: 9000 });
-    expect(filter.value).to.contain('It takes 4 bags, and the shelf has 3.');
+    expect(choice.value.filter).to.contain('It takes 4 bags, and the shelf has 3.');
   });
 });

@@ -15,13 +15,9 @@ const props = defineProps<{
   /** Wet, swollen grounds, mL. */
   bedMl: number;
   brewMl: number;
-  retainedText: string;
-  brewText: string;
-  levelText: string;
-  headText: string;
-  steepText: string;
-  steepColour: string;
-  brewColour: string;
+  /** What is written beside what is drawn. */
+  texts: { retained: string; brew: string; level: string; head: string; steep: string };
+  colours: { steep: string; brew: string };
   /** What one unit of the graduations is, mL. */
   perUnitMl: number;
   /** How wide it stands, px. */
@@ -82,7 +78,7 @@ const grip = computed<Grip>(() => {
       step: STEP_ML,
     },
     label: 'Level in the vessel',
-    valueText: props.levelText,
+    valueText: props.texts.level,
     invert: (y) => volumeAtMl(before.value, Math.max(0, (floor.value - y) / scale.value)),
   };
 });
@@ -114,7 +110,7 @@ const courseY = computed(() => {
     class="drawing"
     :viewBox="`0 0 ${width} ${height}`"
     role="group"
-    :aria-label="`${vessel.name}, to scale. ${levelText}. ${headText}. After straining: ${brewText}; ${retainedText}.`"
+    :aria-label="`${vessel.name}, to scale. ${texts.level}. ${texts.head}. After straining: ${texts.brew}; ${texts.retained}.`"
   >
     <text class="title" :x="MARKS" :y="yOf(vessel.brimMl) - 12">{{ title }}</text>
     <VesselOutline
@@ -125,8 +121,8 @@ const courseY = computed(() => {
       ticks-side="left"
       :per-unit-ml
       :layers="[
-        { volumeMl: Math.max(0, level - bedMl), colour: steepColour, grounds: false },
-        { volumeMl: Math.min(level, bedMl), colour: steepColour, grounds: true },
+        { volumeMl: Math.max(0, level - bedMl), colour: colours.steep, grounds: false },
+        { volumeMl: Math.min(level, bedMl), colour: colours.steep, grounds: true },
       ]"
     />
     <line
@@ -144,21 +140,21 @@ const courseY = computed(() => {
       :y2="levelY"
     />
     <text class="note" :class="{ due: overflows }" :x="edgeX + 12" :y="headY">
-      {{ headText }}
+      {{ texts.head }}
     </text>
-    <text class="set" :x="edgeX + 30" :y="levelY + 4">{{ levelText }}</text>
+    <text class="set" :x="edgeX + 30" :y="levelY + 4">{{ texts.level }}</text>
     <SvgHandle :svg axis="y" :grip @change="emit('level', $event)" />
 
     <g class="course">
-      <text class="note" :x="edgeX + 14" :y="courseY - 12">{{ steepText }}</text>
+      <text class="note" :x="edgeX + 14" :y="courseY - 12">{{ texts.steep }}</text>
       <path :d="`M${edgeX + 14} ${courseY}H${arrowEnd}m-9 -5l9 5l-9 5`" />
     </g>
 
     <text class="note" :x="rightX" :y="says.below ? floor + 38 : brewTop - 30" text-anchor="end">
-      {{ retainedText }}
+      {{ texts.retained }}
     </text>
     <text class="title" :x="rightX" :y="says.below ? floor + 20 : brewTop - 12" text-anchor="end">
-      Brew, after: {{ brewText }}
+      Brew, after: {{ texts.brew }}
     </text>
     <VesselOutline
       v-if="!says.alone"
@@ -168,7 +164,7 @@ const courseY = computed(() => {
       :scale
       ticks-side="right"
       :per-unit-ml
-      :layers="[{ volumeMl: brewMl, colour: brewColour, grounds: false }]"
+      :layers="[{ volumeMl: brewMl, colour: colours.brew, grounds: false }]"
     />
   </svg>
 </template>

@@ -14,3 +14,4 @@ export { default as TextField } from './TextField.vue';
 export { default as TextRow } from './TextRow.vue';
 export { default as TimeField } from './TimeField.vue';
 export { useRefusals } from './refusals.ts';
+export { default as FieldRows } from './FieldRows.vue';
