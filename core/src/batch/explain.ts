@@ -19,6 +19,10 @@ export const EXPLAINED = [
 ] as const;
 export type Explained = (typeof EXPLAINED)[number];
 
+/** A share that is a constant, in per cent. */
+const percentOf = ({ value }: { readonly value: number }): string =>
+  `${Number((100 * value).toPrecision(3))} %`;
+
 const round = (value: number, digits: number): string => value.toFixed(digits);
 /** A mass or volume with at least four figures, so that what is filled in comes to what is shown. */
 const four = (value: number): string =>
@@ -100,8 +104,8 @@ export function explainPlan(input: {
   return {
     extraction: {
       title: 'Extraction',
-      equation: 'E = S · R/(R + 0.5) · share released',
-      filledIn: `${round(equilibriumYieldFrac, 4)} · ${four(ratio)}/(${four(ratio)} + 0.5) · ${round(outcome.releasedFrac, 4)} = ${round(reachable, 4)} · ${round(outcome.releasedFrac, 4)} = ${round(100 * e, 2)} %`,
+      equation: `E = S · R/(R + ${CONSTANTS.halfRatio.value}) · share released`,
+      filledIn: `${round(equilibriumYieldFrac, 4)} · ${four(ratio)}/(${four(ratio)} + ${CONSTANTS.halfRatio.value}) · ${round(outcome.releasedFrac, 4)} = ${round(reachable, 4)} · ${round(outcome.releasedFrac, 4)} = ${round(100 * e, 2)} %`,
       uses: [
         S,
         own('R', 'ratio by mass', round(ratio, 2)),
@@ -158,7 +162,7 @@ export function explainPlan(input: {
           : `${four(waterG)} + ${four(e * doseG)} − ${retainedGPerG} · ${four(doseG)} + ${four(rinseG)}`
       } = ${four(outcome.brewG)} g`,
       uses: [W, E, D, k],
-      method: `Its volume is ${four(outcome.brewMl)} mL: the sum of water (Kell 1975) and coffee solids (Choi and Okos 1986) at 4 °C.`,
+      method: `Its volume is ${four(outcome.brewMl)} mL: the sum of water (Kell 1975) and coffee solids (Choi and Okos 1986) at ${CONSTANTS.brewVolumeTempC.value} °C.`,
     },
     retained: {
       title: 'Retained by the grounds',
@@ -185,7 +189,7 @@ export function explainPlan(input: {
           symbol: 'C',
           name: 'caffeine in this coffee',
           value: `${round(model.caffeineMgPerG, 1)} mg/g`,
-          source: 'arabica 1.2 %, robusta 2.2 %, decaf at most 0.1 % of mass',
+          source: `arabica ${percentOf(CONSTANTS.arabicaCaffeineFrac)}, robusta ${percentOf(CONSTANTS.robustaCaffeineFrac)}, decaf at most ${percentOf(CONSTANTS.decafCaffeineFrac)} of mass`,
           mark: 'memory',
         },
         {

@@ -44,7 +44,9 @@ export {
 } from './schema.ts';
 export type { ProbeHistory } from './places.ts';
 export { type Mend, runningSteep, type RunningSteep } from './running.ts';
-export { startedBatch, steepHoursOf, vesselOf } from './start.ts';
+export { startedBatch, vesselOf } from './start.ts';
+export { steepHoursOf } from './steepHours.ts';
+export { inputG } from './inputG.ts';
 export { brewAt, predictStrain, strainTiming, type StrainTiming } from './strain.ts';
 export { roundedToBench, roundedToMeasures, splitBatch } from './split.ts';
 export { usualPlan } from './usualPlan.ts';

@@ -7,6 +7,7 @@ import { BATCH_LIMITS } from '../brew/limits.ts';
 import { rangeSchema, strengthNameSchema } from '../brew/schema.ts';
 import { cautionSchema } from '../caution.ts';
 import { coffeeTraitsSchema } from '../coffee/schema.ts';
+import { steepHoursOf } from './steepHours.ts';
 
 const positive = (max: number) => z.number().positive().max(max);
 const tempC = z.number().min(0).max(100);
@@ -45,7 +46,7 @@ export const predictBatchRequest = z.strictObject({
     .min(1)
     .max(20)
     .refine(
-      (pieces) => pieces.reduce((sum, piece) => sum + piece.hours, 0) <= BATCH_LIMITS.hours,
+      (steep) => steepHoursOf({ steep }) <= BATCH_LIMITS.hours,
       `The steep is longer than ${BATCH_LIMITS.hours} h in all.`,
     ),
   /** Grounds loose in the water, or held together in a bag or under a plunger. */

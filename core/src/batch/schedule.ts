@@ -1,8 +1,7 @@
 import type { FiltrationMethod } from '../brew/filtration.ts';
 import type { Wetting } from '../brew/wetting.ts';
-import { CONSTANTS } from '../constants.ts';
 import { localHours } from '../calendar/localTime.ts';
-import { useBy } from '../calendar/useBy.ts';
+import { brewUseBy } from './brewUseBy.ts';
 import { isWithin, type DailyHours } from '../shop/dailyHours.ts';
 
 /** What is done to a batch, and when. */
@@ -68,7 +67,7 @@ export function batchSchedule(input: ScheduleInput): ScheduleEvent[] {
     event('strain', strainMs, true),
     ...(filter > 0 ? [event('filter', strainMs + first * MINUTE_MS, true)] : []),
     event('ready', readyMs, true),
-    event('use-by', useBy({ fromMs: readyMs, days: CONSTANTS.keepDays.value, zone }).atMs, false),
+    event('use-by', brewUseBy({ fromMs: readyMs, zone }).atMs, false),
   ].sort((a, b) => a.atMs - b.atMs);
 }
 

@@ -9,12 +9,9 @@ import type { Coffee } from '../coffee/schema.ts';
 import { planInput, scoopOf } from './plan.ts';
 import { predictionOf } from './predict.ts';
 import type { Batch, Plan } from './schema.ts';
+import { steepHoursOf } from './steepHours.ts';
 
 const HOUR_MS = 3_600_000;
-
-/** @returns how long a plan steeps, in all its places, h */
-export const steepHoursOf = ({ steep }: Pick<Plan, 'steep'>): number =>
-  steep.reduce((sum, { hours }) => sum + hours, 0);
 
 /**
  * The vessel of a plan: one of the shop's, or one that is large enough where any will do.

@@ -1,6 +1,6 @@
 import { batchSchedule, type ScheduleEvent } from '../batch/schedule.ts';
 import type { Batch } from '../batch/schema.ts';
-import { steepHoursOf } from '../batch/start.ts';
+import { steepHoursOf } from '../batch/steepHours.ts';
 import { vesselNameOf } from '../batch/vesselInUse.ts';
 import type { DailyHours } from '../shop/dailyHours.ts';
 

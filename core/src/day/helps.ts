@@ -1,6 +1,7 @@
 import { planInput } from '../batch/plan.ts';
 import { startForReadyMs } from '../batch/schedule.ts';
 import type { Plan } from '../batch/schema.ts';
+import { steepHoursOf } from '../batch/steepHours.ts';
 import { brew } from '../brew/brew.ts';
 import type { BrewModel } from '../brew/model.ts';
 import type { Forecast } from './forecast.ts';
@@ -113,7 +114,7 @@ function hurried(input: {
   const { method } = plan.filtration;
   const lastMs = startForReadyMs({ readyMs: readyByMs, steepHours: 0, method });
   const hours = Math.floor((2 * (lastMs - nowMs)) / HOUR_MS) / 2;
-  const usual = plan.steep.reduce((sum, one) => sum + one.hours, 0);
+  const usual = steepHoursOf(plan);
   if (hours < SHORTEST_HOURS || hours >= usual) return [];
   const steep: Plan['steep'] = [{ place: 'counter', tempC: roomC, hours }];
   const quick = { ...plan, steep, agitationHours: [] };

@@ -1,4 +1,5 @@
-import type { Remedy } from './remedies.ts';
+import type { Remedy } from './remedy.ts';
+import { changeOf, type IceOfMass } from './remedy.ts';
 import type { Drink } from './schema.ts';
 
 /**
@@ -13,33 +14,23 @@ export function applyRemedy(input: {
   iceG: number;
 }): Partial<Drink> | null {
   const { drink, remedy, iceG } = input;
-  const iced = (change: object): Partial<Drink> => {
-    if (!drink.ice) return {};
-    const { tempC, coffeeFrac, kind, recipe } = drink.ice;
-    return { ice: { massG: iceG, tempC, coffeeFrac, kind, recipe, ...change } };
+  const { ice, keepFrac, strengthFrac, ...vessel } = changeOf(remedy);
+  if (strengthFrac !== undefined) return null;
+  // In another glass a filled one keeps the ice that was solved.
+  const part = vessel.cupMl === undefined ? ice : {};
+  return {
+    ...vessel,
+    ...(part === null && { ice: null }),
+    ...(part && drink.ice && { ice: { ...solvedIce(drink.ice, iceG), ...part } }),
+    ...(keepFrac !== undefined && {
+      additions: drink.additions
+        .map((one) => ({ ...one, volumeMl: one.volumeMl * keepFrac }))
+        .filter(({ volumeMl }) => volumeMl > 0),
+    }),
   };
-  switch (remedy.remedy) {
-    case 'less_ice':
-      return remedy.iceG === 0 ? { ice: null } : iced({ massG: remedy.iceG });
-    case 'larger_ice':
-      return iced({ kind: 'large' });
-    case 'freezer_ice':
-      return iced({ tempC: remedy.tempC });
-    case 'coffee_ice':
-      return iced({ coffeeFrac: remedy.coffeeFrac });
-    case 'water_ice':
-      return iced({ coffeeFrac: 0, recipe: undefined });
-    case 'chill':
-      return { chilledToC: remedy.tempC };
-    case 'less_added':
-      return {
-        additions: drink.additions
-          .map((one) => ({ ...one, volumeMl: one.volumeMl * remedy.keepFrac }))
-          .filter(({ volumeMl }) => volumeMl > 0),
-      };
-    case 'another_glass':
-      return { cupMl: remedy.cupMl, ...(drink.ice ? iced({}) : {}) };
-    case 'stronger_batch':
-      return null;
-  }
 }
+
+const solvedIce = (ice: NonNullable<Drink['ice']>, massG: number): IceOfMass => {
+  const { tempC, coffeeFrac, kind, recipe } = ice;
+  return { massG, tempC, coffeeFrac, kind, recipe };
+};

@@ -23,7 +23,8 @@ export {
   predictDrinkRequest,
   predictDrinkResponse,
 } from './predictSchema.ts';
-export { remedies, type Remedy } from './remedies.ts';
+export { remedies } from './remedies.ts';
+export type { Remedy } from './remedy.ts';
 export { type AmountTexts, remedyText } from './remedyText.ts';
 export { drinkRequest } from './request.ts';
 export {

@@ -1,20 +1,9 @@
 import { caffeineAtStrength } from '../coffee/caffeineAtStrength.ts';
 import { CONSTANTS } from '../constants.ts';
+import { changeOf, type Remedy } from './remedy.ts';
 import { solveAmounts } from './amounts.ts';
 import { drinkSetting, type DrinkInput } from './setting.ts';
 import type { DrinkSolution } from './solve.ts';
-
-/** One change that brings a drink that is out of reach to its target. */
-export type Remedy =
-  | { readonly remedy: 'less_ice'; readonly iceG: number }
-  | { readonly remedy: 'larger_ice' }
-  | { readonly remedy: 'freezer_ice'; readonly tempC: number }
-  | { readonly remedy: 'coffee_ice'; readonly coffeeFrac: number }
-  | { readonly remedy: 'water_ice' }
-  | { readonly remedy: 'chill'; readonly tempC: number }
-  | { readonly remedy: 'stronger_batch'; readonly strengthFrac: number }
-  | { readonly remedy: 'less_added'; readonly keepFrac: number }
-  | { readonly remedy: 'another_glass'; readonly cupMl: number };
 
 const LARGEST_CUP = 4;
 const STEP_ML = 10;
@@ -49,41 +38,28 @@ export function remedies(input: DrinkInput, solution: DrinkSolution): Remedy[] {
 
 /** @returns the drink with one remedy applied */
 export function withRemedy(input: DrinkInput, remedy: Remedy): DrinkInput {
-  const { glass, concentrate } = input;
-  const ice = glass.ice;
-  const iced = (part: Partial<NonNullable<typeof ice>>): DrinkInput =>
-    ice ? { ...input, glass: { ...glass, ice: { ...ice, ...part } } } : input;
-  switch (remedy.remedy) {
-    case 'less_ice':
-      return remedy.iceG === 0
-        ? { ...input, glass: { ...glass, ice: null } }
-        : iced({ massG: remedy.iceG });
-    case 'larger_ice':
-      return iced({ kind: 'large' });
-    case 'freezer_ice':
-      return iced({ tempC: remedy.tempC });
-    case 'coffee_ice':
-      return iced({ coffeeFrac: remedy.coffeeFrac });
-    case 'water_ice':
-      return iced({ coffeeFrac: 0, recipe: undefined });
-    case 'chill':
-      return { ...input, glass: { ...glass, chilledToC: remedy.tempC } };
-    case 'stronger_batch': {
-      const { strengthFrac } = remedy;
-      const caffeineMgPerG = caffeineAtStrength({ ...concentrate, wantedFrac: strengthFrac });
-      return { ...input, concentrate: { ...concentrate, strengthFrac, caffeineMgPerG } };
-    }
-    case 'less_added':
-      return {
-        ...input,
-        additions: input.additions.map((one) => ({
-          ...one,
-          volumeMl: one.volumeMl * remedy.keepFrac,
-        })),
-      };
-    case 'another_glass':
-      return { ...input, glass: { ...glass, cupMl: remedy.cupMl } };
-  }
+  const { glass, concentrate, additions } = input;
+  const { ice, keepFrac, strengthFrac, ...vessel } = changeOf(remedy);
+  return {
+    ...input,
+    glass: {
+      ...glass,
+      ...vessel,
+      ice: ice === undefined || !glass.ice ? glass.ice : ice && { ...glass.ice, ...ice },
+    },
+    additions:
+      keepFrac === undefined
+        ? additions
+        : additions.map((one) => ({ ...one, volumeMl: one.volumeMl * keepFrac })),
+    concentrate:
+      strengthFrac === undefined
+        ? concentrate
+        : {
+            ...concentrate,
+            strengthFrac,
+            caffeineMgPerG: caffeineAtStrength({ ...concentrate, wantedFrac: strengthFrac }),
+          },
+  };
 }
 
 const reaches = (input: DrinkInput, remedy: Remedy): boolean =>

@@ -1,4 +1,4 @@
-import type { Remedy } from './remedies.ts';
+import type { Remedy } from './remedy.ts';
 import { percentText } from '../units/percent.ts';
 
 /** How amounts are written at the bar. */

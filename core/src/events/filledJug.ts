@@ -1,5 +1,4 @@
-import { useBy } from '../calendar/useBy.ts';
-import { CONSTANTS } from '../constants.ts';
+import { brewUseBy } from '../batch/brewUseBy.ts';
 import { derivedId } from '../document/derivedId.ts';
 import type { FilledJug } from '../jug/ledger.ts';
 import type { StoredJug } from '../jug/ledgerSchema.ts';
@@ -23,9 +22,7 @@ export type NewJug = Omit<FilledJug, 'useBy'> &
 
 /** @returns until when a jug is good that was made at an instant, ISO */
 export const useByOf = (madeAt: string, zone: string): string =>
-  new Date(
-    useBy({ fromMs: Date.parse(madeAt), days: CONSTANTS.keepDays.value, zone }).atMs,
-  ).toISOString();
+  new Date(brewUseBy({ fromMs: Date.parse(madeAt), zone }).atMs).toISOString();
 
 /** @returns a new jug and the first row of its ledger */
 export function filledJug(input: {

@@ -2,7 +2,7 @@ import { CLEAN_STEP, leavesToClean } from '../batch/cleaning.ts';
 import { countedActuals } from '../batch/countedActuals.ts';
 import { pouredAt } from '../batch/measuredSteep.ts';
 import type { Batch, Observation } from '../batch/schema.ts';
-import { steepHoursOf } from '../batch/start.ts';
+import { steepHoursOf } from '../batch/steepHours.ts';
 import { isEqual } from '../document/isEqual.ts';
 import type { EventContext } from './decision.ts';
 

@@ -1,5 +1,6 @@
 import type { Batch, StartBatchRequest } from '../batch/schema.ts';
-import { startedBatch, steepHoursOf } from '../batch/start.ts';
+import { startedBatch } from '../batch/start.ts';
+import { steepHoursOf } from '../batch/steepHours.ts';
 import { vesselInUse } from '../batch/vesselInUse.ts';
 import type { Vessel } from '../brew/schema.ts';
 import { dayAndTime } from '../calendar/writeTime.ts';

@@ -1,4 +1,5 @@
 import { leavesToClean } from '../batch/cleaning.ts';
+import { inputG } from '../batch/inputG.ts';
 import { NOTHING_NOTED } from '../batch/nothingNoted.ts';
 import { pricePerKgOfBrew } from '../batch/pricePerKgOfBrew.ts';
 import type { Batch, Observation, Prediction, StrainBatchRequest } from '../batch/schema.ts';
@@ -105,11 +106,11 @@ function strainedWhen(
   return startedAt;
 }
 
-function requireNoMore({ plan: { doseG, waterG, filtration } }: Batch, brewG: number): void {
-  const inputG = doseG + waterG + filtration.rinseG;
-  if (brewG > inputG)
+function requireNoMore({ plan }: Batch, brewG: number): void {
+  const mostG = inputG(plan);
+  if (brewG > mostG)
     refuse('out_of_range', 'More brew than what went in.', {
-      issues: [{ path: 'jugs', message: `At most ${Math.round(inputG)} g went in.` }],
+      issues: [{ path: 'jugs', message: `At most ${Math.round(mostG)} g went in.` }],
     });
 }
 

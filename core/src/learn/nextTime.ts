@@ -1,5 +1,5 @@
 import { planInput } from '../batch/plan.ts';
-import { steepHoursOf } from '../batch/start.ts';
+import { steepHoursOf } from '../batch/steepHours.ts';
 import type { Plan } from '../batch/schema.ts';
 import { brew } from '../brew/brew.ts';
 import type { BrewModel } from '../brew/model.ts';

@@ -16,6 +16,7 @@ export {
 } from './ingredients.ts';
 export { MOST_OF_AN_AMOUNT } from './limits.ts';
 export { type MadeRecipe } from './makeHouseRecipe.ts';
+export { openLife, type OpenLife } from './openLife.ts';
 export { openedCautions } from './openedCautions.ts';
 export { compositionOfPackage, PACKAGE_BASES, packageOfComposition } from './packageTable.ts';
 export { type ResolvedPantry, resolvePantry, usedBy } from './resolvePantry.ts';

@@ -1,7 +1,7 @@
 import type { Ingredient } from './ingredients.ts';
-import { daysLeft, useBy } from '../calendar/useBy.ts';
 import { dayAndDate } from '../calendar/writeTime.ts';
 import type { Caution } from '../caution.ts';
+import { openLife } from './openLife.ts';
 
 /** Since when something stands open, by the id of what it is. */
 export type OpenedAt = Readonly<Record<string, string>>;
@@ -21,15 +21,12 @@ export function openedCautions(input: {
 }): Caution[] {
   const { poured, openedAt, today, zone } = input;
   return poured.flatMap(({ id, name, openedDays, mark }) => {
-    const at = openedAt[id];
-    if (at === undefined || openedDays === null) return [];
-    const fromMs = Date.parse(at);
-    const { lastDay } = useBy({ fromMs, days: openedDays, zone });
-    if (daysLeft({ lastDay, today }) >= 0) return [];
+    const life = openLife({ at: openedAt[id], openedDays, today, zone });
+    if (!life || life.daysLeft >= 0) return [];
     const [done, again] =
       mark === 'ours' ? ['made', 'Make it again'] : ['opened', 'Open a new one'];
-    const since = dayAndDate({ atMs: fromMs, zone });
-    const last = dayAndDate({ atMs: Date.parse(`${lastDay}T12:00:00Z`), zone: 'UTC' });
+    const since = dayAndDate({ atMs: life.at.getTime(), zone });
+    const last = dayAndDate({ atMs: Date.parse(`${life.lastDay}T12:00:00Z`), zone: 'UTC' });
     const text = `${name} was ${done} ${since} and was for use until ${last}. ${again}; the local food code decides.`;
     return [{ code: 'past_open_life', severity: 'warn' as const, text }];
   });

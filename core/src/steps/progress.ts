@@ -1,5 +1,5 @@
 import { countedActuals } from '../batch/countedActuals.ts';
-import { steepHoursOf } from '../batch/start.ts';
+import { steepHoursOf } from '../batch/steepHours.ts';
 import { steepBeganMs } from '../batch/measuredSteep.ts';
 import type { Batch, BatchActual } from '../batch/schema.ts';
 import type { Step } from './stepsOf.ts';

@@ -1,5 +1,5 @@
 import type { FiltrationMethod } from '../brew/filtration.ts';
-import { steepHoursOf } from '../batch/start.ts';
+import { steepHoursOf } from '../batch/steepHours.ts';
 import type { Plan } from '../batch/schema.ts';
 
 /** Before the steep, while it stands, and after it. */

@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import { solveDrink } from '../../src/drink/solve.ts';
-import { remedies, type Remedy } from '../../src/drink/remedies.ts';
+import { remedies } from '../../src/drink/remedies.ts';
+import type { Remedy } from '../../src/drink/remedy.ts';
 import { resolvePantry } from '../../src/pantry/resolvePantry.ts';
 import { drinkRequest } from '../../src/drink/request.ts';
 import { drinkInput } from '../../src/drink/predict.ts';

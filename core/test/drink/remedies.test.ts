@@ -2,7 +2,8 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import type { DrinkInput } from '../../src/drink/setting.ts';
 import { solveDrink } from '../../src/drink/solve.ts';
-import { remedies, withRemedy, type Remedy } from '../../src/drink/remedies.ts';
+import { remedies, withRemedy } from '../../src/drink/remedies.ts';
+import type { Remedy } from '../../src/drink/remedy.ts';
 import { remedyText } from '../../src/drink/remedyText.ts';
 import { added, cubes, lidoDrink } from './drinks.ts';
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { whenever } from '@vueuse/core';
+import { markText } from '@ratio/core/explanation';
 import { densityGPerMl, energyKcal } from '@ratio/core/matter';
 import { measuredGPerMl, type Ingredient } from '@ratio/core/pantry';
 import { ElButton, ElInput } from 'element-plus';
@@ -25,13 +26,6 @@ const resetText = (id: string): string => (isBuiltIn(id) ? 'yours · reset' : 'y
 const { form, fromPackage, add, edit, discard } = own;
 const format = useAmountFormat();
 
-const MARKS = {
-  exact: 'by definition',
-  published: 'published',
-  memory: 'from memory',
-  practice: 'common practice',
-  ours: 'ours',
-} as const;
 const isOpen = ref(false);
 const wasOpened = ref(false);
 whenever(
@@ -111,7 +105,7 @@ const columns = computed<readonly DataColumn<Ingredient>[]>(() => [
     minPx: 60,
   },
   { key: 'density', label: 'g/mL', text: density, isNumber: true, minPx: 96 },
-  { key: 'source', label: 'Source', by: ({ mark }) => MARKS[mark], minPx: 120 },
+  { key: 'source', label: 'Source', by: ({ mark }) => markText(mark), minPx: 120 },
 ]);
 </script>
 
@@ -192,7 +186,7 @@ const columns = computed<readonly DataColumn<Ingredient>[]>(() => [
         />
       </template>
       <template #source-cell="{ row }">
-        <HintText :hint="row.source">{{ MARKS[row.mark] }}</HintText>
+        <HintText :hint="row.source">{{ markText(row.mark) }}</HintText>
       </template>
     </DataTable>
     <p v-if="rows.length === 0" class="none">

@@ -1,20 +1,11 @@
-import { daysLeft, localDate, useBy } from '@ratio/core/calendar';
+import { localDate, useBy } from '@ratio/core/calendar';
 import type { Caution } from '@ratio/core/caution';
 import { isPourable, pouredIds, type Drink } from '@ratio/core/drink';
-import { openedCautions, resolvePantry } from '@ratio/core/pantry';
+import { openedCautions, openLife, resolvePantry, type OpenLife } from '@ratio/core/pantry';
 import { defineStore } from 'pinia';
 import { computed } from 'vue';
 import { usePantryDocuments } from './pantryDocuments.ts';
 import { useShop } from '../shop/index.ts';
-
-/** How what stands open is doing. */
-interface OpenLife {
-  readonly at: Date;
-  /** The last day on which it is used, as 2026-06-19. */
-  readonly lastDay: string;
-  /** 0 on the last day, negative when past. */
-  readonly daysLeft: number;
-}
 
 /** What the shop can pour: built in, its own, and made from house recipes. */
 export const usePantry = defineStore('pantry', () => {
@@ -30,19 +21,14 @@ export const usePantry = defineStore('pantry', () => {
     Object.fromEntries(documents.opened.map(({ id, at }) => [id, at])),
   );
 
-  /** How what stands open is doing; null where it is not open, or keeps. */
-  function lifeOf(id: string): OpenLife | null {
-    const at = openedAt.value[id];
-    const days = resolved.value.pantry[id]?.openedDays;
-    if (at === undefined || !days) return null;
-    const fromMs = Date.parse(at);
-    const { lastDay } = useBy({ fromMs, days, zone: shop.zone });
-    return {
-      lastDay,
-      daysLeft: daysLeft({ lastDay, today: today.value }),
-      at: new Date(fromMs),
-    };
-  }
+  /** How long what stands open is still used; null where it is not open, or keeps. */
+  const lifeOf = (id: string): OpenLife | null =>
+    openLife({
+      at: openedAt.value[id],
+      openedDays: resolved.value.pantry[id]?.openedDays,
+      today: today.value,
+      zone: shop.zone,
+    });
 
   /** The last day of what is opened or made now, as 2026-06-19. */
   const lastDayOf = (days: number): string =>

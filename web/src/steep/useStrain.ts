@@ -1,4 +1,5 @@
 import {
+  inputG,
   countedActuals,
   strainTiming,
   type Batch,
@@ -138,13 +139,12 @@ export function useStrain(batch: Readonly<Ref<Batch>>) {
   }
 
   const expected = computed<StrainExpected>(() => {
-    const { doseG, waterG, filtration } = batch.value.plan;
     return {
       strengthFrac: predicted.value.strengthFrac,
       brewMl: predicted.value.brewMl,
       timingText: timingText.value,
       isFarOff: timing.value.isFarOff,
-      mostG: doseG + waterG + filtration.rinseG,
+      mostG: inputG(batch.value.plan),
       wholeMl: wholeMl.value,
       densityGPerMl: densityGPerMl.value,
     };
