@@ -1,4 +1,4 @@
-import AxeBuilder from '@axe-core/playwright';
+import { axeFindings } from './axe.ts';
 import type { Page } from '@playwright/test';
 import { expect, lookingTest, test, type Lido } from './lido.ts';
 
@@ -247,8 +247,7 @@ for (const [width, height] of [
       expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(
         width,
       );
-      const { violations } = await new AxeBuilder({ page }).analyze();
-      expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)).toEqual([]);
+      expect(await axeFindings(page)).toEqual([]);
     },
   );
 

@@ -1,7 +1,8 @@
-import AxeBuilder from '@axe-core/playwright';
+import { axeFindings } from './axe.ts';
 import { expect, lookingTest, stands, test } from './lido.ts';
+import { misfits } from './misfits.ts';
 import { noteShifts } from './noteShifts.ts';
-import { PAGES } from './pages.ts';
+import { PAGES, SIZES } from './pages.ts';
 
 /** What is held in one hand. */
 const AT_THE_BENCH = [
@@ -24,42 +25,44 @@ const ALSO = {
 /** What axe judges by colours. */
 const OF_COLOURS = ['color-contrast', 'link-in-text-block'];
 
-for (const name of PAGES) {
-  lookingTest(`${name}: axe finds nothing, by day and by night`, async ({ page, lido }) => {
-    await page.goto(`${lido.url}/${name}`);
-    await expect(page.getByRole('link', { name: /^Jugs/ })).toContainText('3 jugs');
-    await expect(page.locator('main h1').first()).toBeAttached();
-    await stands(page);
-    const found = async (axe: AxeBuilder): Promise<string[]> =>
-      (await axe.analyze()).violations.map(
-        ({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html).join('\n')}`,
-      );
-    expect(await found(new AxeBuilder({ page }).options(ALSO)), 'by day').toEqual([]);
-    await page.getByRole('button', { name: 'Night colours' }).click();
-    await expect(page.locator('html')).toHaveAttribute('data-theme', 'night');
-    // The night changes colours and nothing else.
-    expect(await found(new AxeBuilder({ page }).withRules(OF_COLOURS)), 'by night').toEqual([]);
-  });
+lookingTest.describe('every page', () => {
+  // Fingers need larger buttons than a mouse: what fits them fits both.
+  lookingTest.use({ hasTouch: true });
 
-  lookingTest(
-    `${name}: nothing is cut off sideways at the sizes that it promises, nor moves while it opens`,
-    async ({ page, lido }) => {
-      await page.addInitScript(noteShifts);
-      const widths = AT_THE_BENCH.includes(name) ? [1280, 768, 390] : [1280, 768];
-      for (const width of widths) {
-        await page.setViewportSize({ width, height: width === 1280 ? 800 : 1024 });
-        await page.goto(`${lido.url}/${name}`);
-        await expect(page.getByRole('link', { name: /^Jugs/ })).toContainText('3 jugs');
+  for (const name of PAGES)
+    lookingTest(
+      `${name}: stands clear and still at every size, in both systems; axe finds nothing, by day and by night`,
+      async ({ page, lido }) => {
+        await page.addInitScript(noteShifts);
+        for (const size of SIZES) {
+          await page.setViewportSize(size);
+          await page.goto(`${lido.url}/${name}`);
+          await expect(page.locator('main h1').first()).toBeAttached();
+          await expect(page.getByRole('link', { name: /^Jugs/ })).toContainText('3 jugs');
+          await stands(page);
+          await page.evaluate(() => document.fonts.ready);
+          if (size.width > 390 || AT_THE_BENCH.includes(name)) {
+            const moved = await page.evaluate(() => shifts);
+            expect(moved.filter(({ by }) => by > MOST_SHIFT)).toEqual([]);
+            const widthPx = await page.evaluate(() => document.documentElement.scrollWidth);
+            expect(widthPx, 'sideways').toBeLessThanOrEqual(size.width);
+          }
+          expect(await misfits(page), `${size.width} px, metric`).toEqual([]);
+          await page.getByRole('button', { name: /^Units: metric/ }).click();
+          await stands(page);
+          expect(await misfits(page), `${size.width} px, us`).toEqual([]);
+          await page.getByRole('button', { name: /^Units: us/ }).click();
+        }
+        await page.setViewportSize(SIZES[0]!);
         await stands(page);
-        expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(
-          width,
-        );
-        const moved = await page.evaluate(() => shifts);
-        expect(moved.filter(({ by }) => by > MOST_SHIFT)).toEqual([]);
-      }
-    },
-  );
-}
+        expect(await axeFindings(page, (axe) => axe.options(ALSO)), 'by day').toEqual([]);
+        await page.getByRole('button', { name: 'Night colours' }).click();
+        await expect(page.locator('html')).toHaveAttribute('data-theme', 'night');
+        // The night changes colours and nothing else.
+        expect(await axeFindings(page, (axe) => axe.withRules(OF_COLOURS)), 'by night').toEqual([]);
+      },
+    );
+});
 
 lookingTest(
   'the main job of Plan and Pour needs no scrolling at 1280 × 800',
