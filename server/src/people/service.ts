@@ -14,6 +14,7 @@ import type { Remove } from '../database/documents.ts';
 import type { StoredPerson } from '../database/tables.ts';
 import { addressesOf } from '../machineAddresses.ts';
 import { ProblemError } from '../problem.ts';
+import { createThrottle } from './throttle.ts';
 import { digestOf, newCode, newToken, hashSecret, verifySecret } from './secrets.ts';
 
 /** Whence a request comes, as far as it says who stands there. */
@@ -29,9 +30,6 @@ export type Standing = Omit<Session, 'people' | 'signInHere'>;
 
 const SESSION_MS = 12 * 3_600_000;
 const PAIRING_MS = 10 * 60_000;
-/** Tries that are free; each one after that makes the next wait twice as long. */
-const FREE_TRIES = 5;
-const LONGEST_WAIT_MS = 15 * 60_000;
 
 /** The people of a shop, their tablets, and who is signed in where. */
 export type PeopleService = ReturnType<typeof createPeopleService>;
@@ -48,7 +46,7 @@ export function createPeopleService(given: {
   const { people, devices, sessions } = db;
   const own: Caller = { shopId, author: UNSIGNED };
   const pairings = new Map<string, { role: Role; untilMs: number }>();
-  const failures = new Map<string, { times: number; atMs: number }>();
+  const throttle = createThrottle();
 
   const personOf = ({ pin, password, ...person }: StoredPerson): Person => ({
     ...person,
@@ -68,22 +66,6 @@ export function createPeopleService(given: {
     if (device) return { ...at, name: device.name, role: device.role };
     const asked = !isLocal || (await signInHere());
     return { ...at, needsSignIn: asked, name: UNSIGNED, role: asked ? 'pours' : 'leads' };
-  }
-
-  /** Refuses a try that comes too soon after others that failed. */
-  function throttle(key: string): void {
-    const { times = 0, atMs = 0 } = failures.get(key) ?? {};
-    if (times < FREE_TRIES) return;
-    const waitMs = Math.min(LONGEST_WAIT_MS, 1000 * 2 ** (times - FREE_TRIES)) - (now() - atMs);
-    if (waitMs > 0)
-      throw new ProblemError(
-        'too_many',
-        `That was wrong too often. Try again in ${Math.ceil(waitMs / 1000)} s.`,
-      );
-  }
-  function note(key: string, isRight: boolean): void {
-    if (isRight) failures.delete(key);
-    else failures.set(key, { times: (failures.get(key)?.times ?? 0) + 1, atMs: now() });
   }
 
   async function requireOneLead(without: string): Promise<void> {
@@ -117,19 +99,19 @@ export function createPeopleService(given: {
       const all = await people.list(shopId);
       const isPin = 'pin' in request;
       const key = isPin ? request.personId : `name ${request.name.toLowerCase()}`;
-      throttle(key);
+      await throttle.begin(key);
       const isShared = origin.isLocal || (await standing(origin)).device !== null;
       const person = all.find(({ id, name }) =>
         isPin ? id === request.personId : name.toLowerCase() === request.name.toLowerCase(),
       );
       const kept = isPin ? (isShared ? person?.pin : null) : person?.password;
       const isRight = await verifySecret(isPin ? request.pin : request.password, kept ?? null);
-      note(key, isRight && person !== undefined);
       if (!isRight || !person)
         throw new ProblemError(
           'wrong_secret',
           isPin ? 'That PIN is not theirs.' : 'No such name and password.',
         );
+      await throttle.succeed(key);
       for (const { id, version, untilMs } of await sessions.list(shopId))
         if (untilMs <= now()) await sessions.remove(own, { id, seenVersion: version });
       const token = newToken();
@@ -160,13 +142,12 @@ export function createPeopleService(given: {
     /** @returns the token that the tablet keeps; @throws {ProblemError} wrong_secret, too_many */
     pair: async (input: { code: string; device: string; from: string }): Promise<string> => {
       const key = `pair ${input.from}`;
-      throttle(key);
+      await throttle.begin(key);
       const code = input.code.trim().toUpperCase();
       const found = pairings.get(code);
-      const isRight = found !== undefined && found.untilMs > now();
-      note(key, isRight);
-      if (!isRight)
+      if (found === undefined || found.untilMs <= now())
         throw new ProblemError('wrong_secret', 'That code is not known, or it has expired.');
+      await throttle.succeed(key);
       pairings.delete(code);
       const token = newToken();
       const pairedAt = new Date(now()).toISOString();
