@@ -4,7 +4,7 @@ import {
   predictStrain,
   startedBatch,
   type Batch,
-  type BatchActual,
+  type ObservationRow,
   type Plan,
 } from '@ratio/core/batch';
 import {
@@ -31,7 +31,7 @@ import {
 /** The lido's season before the demo's morning: two months of batches and pours that nobody noted by hand. */
 export interface Season {
   readonly batches: readonly (Batch & { readonly author: string })[];
-  readonly actuals: readonly BatchActual[];
+  readonly observations: readonly ObservationRow[];
   readonly jugs: readonly SeasonJug[];
 }
 
@@ -101,20 +101,28 @@ export function lidoSeason(): Season {
   const random = createRandom(1406);
   const between = (low: number, high: number): number => low + (high - low) * random.uniform();
   const batches: Season['batches'][number][] = [];
-  const actuals: BatchActual[] = [];
+  const observations: ObservationRow[] = [];
   const jugs: (SeasonJug & { leftG: number; rows: SeasonJug['rows'][number][] })[] = [];
   const steeping: { batch: Batch; date: string; trueModel: BrewModel }[] = [];
   let count = 0;
 
   function noted(
     batch: Batch,
-    kind: BatchActual['kind'],
+    kind: ObservationRow['kind'],
     atMs: number,
-    more: Partial<BatchActual>,
+    more: Partial<ObservationRow>,
   ): void {
-    const id = `${batch.id}-${kind}-${actuals.length}`;
+    const id = `${batch.id}-${kind}-${observations.length}`;
     const author = Number(iso(atMs).slice(11, 13)) < 13 ? 'Early shift' : 'Late shift';
-    actuals.push({ ...NOTHING_NOTED, id, batchId: batch.id, kind, at: iso(atMs), author, ...more });
+    observations.push({
+      ...NOTHING_NOTED,
+      id,
+      batchId: batch.id,
+      kind,
+      at: iso(atMs),
+      author,
+      ...more,
+    });
   }
 
   function start(date: string): void {
@@ -174,7 +182,7 @@ export function lidoSeason(): Season {
 
   function strain({ batch, date, trueModel }: (typeof steeping)[number]): void {
     const endMs = Date.parse(batch.endsAt) + between(-0.2, 0.9) * HOUR_MS;
-    const own = actuals.filter(({ batchId }) => batchId === batch.id);
+    const own = observations.filter(({ batchId }) => batchId === batch.id);
     const steepS = (endMs - Date.parse(batch.startedAt)) / 1000;
     const { warmFridge, wrongMill } = SEASON_TRUTH;
     const tempC = isIn(date, warmFridge) ? warmFridge.tempC : 4 + between(-0.6, 0.6);
@@ -204,7 +212,7 @@ export function lidoSeason(): Season {
     const isRead = random.uniform() < 0.85;
     const read = rounded(truth.strengthFrac * (1 + 0.01 * random.normal()));
     const massG = 10 * Math.round((truth.brewG + 15 * random.normal()) / 10);
-    const predicted = predictStrain({ batch, actuals: own, strainedAt: iso(endMs) });
+    const predicted = predictStrain({ batch, observations: own, strainedAt: iso(endMs) });
     noted(batch, 'strained', endMs, { massG, step: 'strain' });
     if (isRead) noted(batch, 'read', endMs + 600_000, { strengthFrac: read, step: 'read' });
     noted(batch, 'done', endMs + 1_200_000, { step: 'clean' });
@@ -282,7 +290,7 @@ export function lidoSeason(): Season {
   for (const jug of jugs)
     if (jug.leftG > 0)
       take(jug, { kind: 'discarded', massG: jug.leftG, note: 'closing count' }, endMs);
-  return { batches, actuals, jugs };
+  return { batches, observations, jugs };
 }
 
 const rounded = (frac: number): number => Math.round(frac * 1e4) / 1e4;

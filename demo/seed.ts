@@ -92,12 +92,12 @@ async function leaveEvening(db: Database): Promise<void> {
 
 /** The season, row by row as the services would have written it. */
 async function seedSeason(db: Database): Promise<void> {
-  const { batches, actuals, jugs } = lidoSeason();
+  const { batches, observations, jugs } = lidoSeason();
   await db.write(async (transaction) => {
     for (const { id, version: _, author, ...body } of batches)
       await db.batches.save({ ...LIDO, author }, { id, seenVersion: 0, body }, transaction);
-    for (const { author, ...row } of actuals)
-      await db.batchActuals.add({ ...LIDO, author }, row, transaction);
+    for (const { author, ...row } of observations)
+      await db.observations.add({ ...LIDO, author }, row, transaction);
     for (const jug of jugs) await seedJug(db, jug, transaction);
   });
 }

@@ -8,10 +8,10 @@ import { medianMs } from './timed.ts';
 
 const COUNT = 200;
 
-const { batches, actuals } = lidoSeason();
+const { batches, observations: noted } = lidoSeason();
 const seen = batches.flatMap((batch) => {
-  const own = actuals.filter(({ batchId }) => batchId === batch.id);
-  return observationOf({ batch, actuals: own }) ?? [];
+  const own = noted.filter(({ batchId }) => batchId === batch.id);
+  return observationOf({ batch, observations: own }) ?? [];
 });
 /** The season's batches, and the same again where it has too few. */
 const observations: readonly Observation[] = Array.from({ length: COUNT }, (_, i) => {

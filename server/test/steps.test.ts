@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { expect } from 'chai';
 import request from 'supertest';
-import type { BatchActual, BatchInFull } from '@ratio/core/batch';
+import type { ObservationRow, BatchInFull } from '@ratio/core/batch';
 import { LIDO_MORNING } from '../../demo/lido.ts';
 import { seedLido } from '../../demo/seed.ts';
 import { openDatabase } from '../src/database/database.ts';
@@ -260,7 +260,7 @@ describe('steps and a pulled plug', () => {
         await Promise.all([dying, server.ended]);
       }
       const again = await openDatabase(dataDir);
-      const rows = (await again.batchActuals.about('lido', BATCH)) as BatchActual[];
+      const rows = (await again.observations.about('lido', BATCH)) as ObservationRow[];
       await again.close();
       const ids = rows.map(({ id }) => id).filter((id) => !id.startsWith('lido'));
       expect(ids).to.deep.equal(acknowledged);

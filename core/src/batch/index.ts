@@ -1,6 +1,6 @@
 export { CLEAN_STEP, filterUse, isUncleaned, leavesToClean, uncleanedAfter } from './cleaning.ts';
 export { NOTHING_NOTED } from './nothingNoted.ts';
-export { countedActuals } from './countedActuals.ts';
+export { countedObservations } from './countedObservations.ts';
 export { type Draft, draftSchema, saveDraftRequest, type SaveDraftRequest } from './draftSchema.ts';
 export { type Explained, explainPlan } from './explain.ts';
 export { measuredSteep, pouredAt } from './measuredSteep.ts';
@@ -22,16 +22,16 @@ export {
 } from './schedule.ts';
 export {
   type Batch,
-  type BatchActual,
+  type ObservationRow,
   type BatchInFull,
   batchInFullSchema,
-  batchActualSchema,
+  observationRowSchema,
   batchSchema,
   batchesQuery,
   MOST_LISTED,
-  noteActualRequest,
+  noteRequest,
   type Observation,
-  type NoteActualRequest,
+  type NoteRequest,
   type Plan,
   planSchema,
   type Prediction,

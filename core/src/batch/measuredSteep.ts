@@ -1,4 +1,4 @@
-import { countedActuals } from './countedActuals.ts';
+import { countedObservations } from './countedObservations.ts';
 import { placesAsTheyWere, type ProbeHistory } from './places.ts';
 import type { Batch, Observation } from './schema.ts';
 
@@ -38,15 +38,15 @@ const PREPARING_MS = 2 * 3_600_000;
 /**
  * When a steep really began: with its first pour, where that was noted as it was done.
  *
- * @param input.actuals those that count
+ * @param input.observations those that count
  * @returns ISO instant of the pour; null where nobody noted it in time
  */
 export function pouredAt(input: {
   batch: Pick<Batch, 'startedAt'>;
-  actuals: readonly Observation[];
+  observations: readonly Observation[];
 }): string | null {
   const startedMs = Date.parse(input.batch.startedAt);
-  const pours = input.actuals
+  const pours = input.observations
     .filter(({ kind, step }) => kind === 'poured' && step !== null)
     .toSorted((a, b) => Date.parse(a.at) - Date.parse(b.at));
   const first = pours[0];
@@ -58,12 +58,12 @@ export function pouredAt(input: {
 /**
  * When the clock of a steep runs from: its first pour, or its start where nobody noted that.
  *
- * @param input.actuals those that count
+ * @param input.observations those that count
  * @returns ms since 1970 UTC
  */
 export const steepBeganMs = (input: {
   batch: Pick<Batch, 'startedAt'>;
-  actuals: readonly Observation[];
+  observations: readonly Observation[];
 }): number => Date.parse(pouredAt(input) ?? input.batch.startedAt);
 
 /** A batch as far as its steep is measured against it. */
@@ -72,22 +72,22 @@ type Steeped = Pick<Batch, 'startedAt'> & Partial<Pick<Batch, 'plan'>>;
 /**
  * What was measured of a batch's steep, from the rows that were noted.
  *
- * @param input.actuals in the order of writing; what was taken back does not count
+ * @param input.observations in the order of writing; what was taken back does not count
  * @param input.probes how warm its places really were, as far as it was measured
  * @returns pieces that the forward computation takes in place of the plan's; what nobody noted is not
  *   in it
  */
 export function measuredSteep(input: {
   batch: Steeped;
-  actuals: readonly Observation[];
+  observations: readonly Observation[];
   probes?: readonly ProbeHistory[];
 }): MeasuredSteep {
   const { batch, probes = [] } = input;
-  const actuals = countedActuals(input.actuals);
-  const beganMs = steepBeganMs({ batch, actuals });
+  const observations = countedObservations(input.observations);
+  const beganMs = steepBeganMs({ batch, observations });
   const secondsOf = ({ at }: Observation): number => Math.max(0, (Date.parse(at) - beganMs) / 1000);
   const of = (kind: Observation['kind']) =>
-    actuals
+    observations
       .filter((one) => one.kind === kind)
       .map((one) => ({ ...one, atS: secondsOf(one) }))
       .sort((a, b) => a.atS - b.atS);

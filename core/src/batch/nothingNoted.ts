@@ -1,7 +1,7 @@
-import type { BatchActual } from './schema.ts';
+import type { ObservationRow } from './schema.ts';
 
 /** What a row says where nothing was measured and nothing else stated. */
-export const NOTHING_NOTED: Omit<BatchActual, 'id' | 'batchId' | 'kind' | 'at' | 'author'> =
+export const NOTHING_NOTED: Omit<ObservationRow, 'id' | 'batchId' | 'kind' | 'at' | 'author'> =
   Object.freeze({
     massG: null,
     tempC: null,

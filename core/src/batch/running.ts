@@ -2,7 +2,7 @@ import { brew, brewCurve, type BrewPoint } from '../brew/brew.ts';
 import type { Range } from '../brew/range.ts';
 import { brewByReadings, slurryStrengthFrac } from '../brew/readings.ts';
 import { findRoot } from '../numeric/findRoot.ts';
-import { countedActuals } from './countedActuals.ts';
+import { countedObservations } from './countedObservations.ts';
 import { measuredSteep, steepBeganMs } from './measuredSteep.ts';
 import type { ProbeHistory } from './places.ts';
 import { planInput } from './plan.ts';
@@ -62,15 +62,15 @@ const MINUTE_S = 60;
  */
 export function runningSteep(input: {
   batch: Pick<Batch, 'plan' | 'model' | 'startedAt' | 'endsAt' | 'predicted'>;
-  actuals: readonly Observation[];
+  observations: readonly Observation[];
   probes?: readonly ProbeHistory[];
   nowMs: number;
 }): RunningSteep {
-  const { batch, actuals, probes = [], nowMs } = input;
-  const counted = countedActuals(actuals);
-  const beganMs = steepBeganMs({ batch, actuals: counted });
+  const { batch, observations, probes = [], nowMs } = input;
+  const counted = countedObservations(observations);
+  const beganMs = steepBeganMs({ batch, observations: counted });
   const secondsOf = (atMs: number): number => Math.max(1, (atMs - beganMs) / 1000);
-  const { strainedS: _, ...measured } = measuredSteep({ batch, actuals, probes });
+  const { strainedS: _, ...measured } = measuredSteep({ batch, observations, probes });
   const drawn = counted.find(({ step }) => step === 'strain');
   const endMs = drawn ? Date.parse(drawn.at) : Math.max(nowMs, Date.parse(batch.endsAt));
   const steep = { ...planInput(batch.plan, measured), steepS: secondsOf(endMs) };

@@ -145,7 +145,7 @@ const BATCH_ACTUAL_KINDS = [
   'undone',
 ] as const;
 
-const actualFields = {
+const observationFields = {
   /** Coffee weighed, water poured or rinsed with, slurry that was spilled, or brew that came out, g. */
   massG: z.number().positive().max(BATCH_LIMITS.waterG).nullable(),
   /** Of the water poured, or of the slurry, °C. */
@@ -168,12 +168,12 @@ const actualFields = {
 };
 
 /** One thing that really happened to a batch: a row that nothing overwrites. */
-export const batchActualSchema = z.object({
+export const observationRowSchema = z.object({
   id: idSchema,
   batchId: idSchema,
   kind: z.enum(BATCH_ACTUAL_KINDS),
   at: instantSchema,
-  ...actualFields,
+  ...observationFields,
   author: authorSchema,
 });
 
@@ -187,7 +187,7 @@ export const batchesQuery = z.strictObject({
 
 /** A batch with what really happened to it, in the order of writing. */
 export const batchInFullSchema = batchSchema.extend({
-  actuals: z.array(batchActualSchema),
+  actuals: z.array(observationRowSchema),
   /** Its photographs, in the order in which they were taken. */
   photos: z.array(z.object({ id: idSchema, at: instantSchema, author: authorSchema })).default([]),
   /** How warm its places were while it steeped, where probes measured it. */
@@ -204,15 +204,15 @@ export const batchInFullSchema = batchSchema.extend({
 const seen = {
   id: idSchema,
   at: instantSchema.optional(),
-  note: actualFields.note.default(''),
-  step: actualFields.step,
-  instrumentId: actualFields.instrumentId,
+  note: observationFields.note.default(''),
+  step: observationFields.step,
+  instrumentId: observationFields.instrumentId,
 };
-const massG = actualFields.massG.unwrap();
-const tempC = actualFields.tempC.unwrap();
+const massG = observationFields.massG.unwrap();
+const tempC = observationFields.tempC.unwrap();
 
 /** Noting what happened; without a time it happened now. Straining has an endpoint of its own. */
-export const noteActualRequest = z.discriminatedUnion('kind', [
+export const noteRequest = z.discriminatedUnion('kind', [
   z.strictObject({ ...seen, kind: z.literal('weighed'), massG }),
   z.strictObject({ ...seen, kind: z.literal('poured'), massG, tempC }),
   z.strictObject({ ...seen, kind: z.literal('temperature'), tempC }),
@@ -220,26 +220,26 @@ export const noteActualRequest = z.discriminatedUnion('kind', [
   z.strictObject({
     ...seen,
     kind: z.literal('read'),
-    strengthFrac: actualFields.strengthFrac.unwrap(),
+    strengthFrac: observationFields.strengthFrac.unwrap(),
   }),
   z.strictObject({ ...seen, kind: z.literal('moved'), place: z.enum(STEEP_PLACES), tempC }),
   z.strictObject({
     ...seen,
     kind: z.literal('decanted'),
     vesselId: idSchema,
-    note: actualFields.note.min(1, 'Say why.'),
+    note: observationFields.note.min(1, 'Say why.'),
   }),
   z.strictObject({ ...seen, kind: z.literal('spilled'), massG }),
   z.strictObject({
     ...seen,
     kind: z.literal('abandoned'),
-    note: actualFields.note.min(1, 'Say why.'),
+    note: observationFields.note.min(1, 'Say why.'),
   }),
   z.strictObject({ ...seen, kind: z.literal('strain-moved'), until: instantSchema }),
   z.strictObject({
     ...seen,
     kind: z.literal('remarked'),
-    note: actualFields.note.min(1, 'Say what.'),
+    note: observationFields.note.min(1, 'Say what.'),
   }),
   z.strictObject({ ...seen, kind: z.literal('rinsed'), massG }),
   z.strictObject({ ...seen, kind: z.literal('came-out'), massG }),
@@ -254,7 +254,7 @@ export const splitBatchRequest = z.strictObject({
   id: idSchema,
   vesselId: idSchema,
   shareFrac: z.number().min(0.05).max(0.95),
-  note: actualFields.note.min(1, 'Say why.'),
+  note: observationFields.note.min(1, 'Say why.'),
   at: instantSchema.optional(),
 });
 
@@ -268,11 +268,11 @@ export const startBatchRequest = z.strictObject({
 
 export type Plan = z.infer<typeof planSchema>;
 export type Batch = z.infer<typeof batchSchema>;
-export type BatchActual = z.infer<typeof batchActualSchema>;
+export type ObservationRow = z.infer<typeof observationRowSchema>;
 /** One thing that was observed of a batch, without who noted it. */
-export type Observation = Omit<BatchActual, 'author'>;
+export type Observation = Omit<ObservationRow, 'author'>;
 export type BatchInFull = z.infer<typeof batchInFullSchema>;
-export type NoteActualRequest = z.infer<typeof noteActualRequest>;
+export type NoteRequest = z.infer<typeof noteRequest>;
 export type Prediction = z.infer<typeof predictionSchema>;
 export type SplitBatchRequest = z.infer<typeof splitBatchRequest>;
 export type StartBatchRequest = z.infer<typeof startBatchRequest>;

@@ -1,6 +1,6 @@
 import { brew } from '../brew/brew.ts';
 import { brewRange } from '../brew/range.ts';
-import { countedActuals } from './countedActuals.ts';
+import { countedObservations } from './countedObservations.ts';
 import { measuredSteep, steepBeganMs } from './measuredSteep.ts';
 import type { ProbeHistory } from './places.ts';
 import { planInput } from './plan.ts';
@@ -18,15 +18,18 @@ import type { Batch, Observation, Prediction } from './schema.ts';
  */
 export function predictStrain(input: {
   batch: Pick<Batch, 'plan' | 'model' | 'startedAt'>;
-  actuals: readonly Observation[];
+  observations: readonly Observation[];
   probes?: readonly ProbeHistory[];
   drawnOffG?: number;
   strainedAt: string;
 }): Prediction {
-  const { batch, actuals, probes = [], drawnOffG = 0, strainedAt } = input;
-  const beganMs = steepBeganMs({ batch, actuals: countedActuals(actuals) });
+  const { batch, observations, probes = [], drawnOffG = 0, strainedAt } = input;
+  const beganMs = steepBeganMs({ batch, observations: countedObservations(observations) });
   const strainedS = Math.max(1, (Date.parse(strainedAt) - beganMs) / 1000);
-  const steep = planInput(batch.plan, { ...measuredSteep({ batch, actuals, probes }), strainedS });
+  const steep = planInput(batch.plan, {
+    ...measuredSteep({ batch, observations, probes }),
+    strainedS,
+  });
   const prediction = predictionOf({
     outcome: brew(steep, batch.model),
     range: brewRange(steep, batch.model),

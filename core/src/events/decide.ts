@@ -1,4 +1,4 @@
-import type { NoteActualRequest, SplitBatchRequest, StartBatchRequest } from '../batch/schema.ts';
+import type { NoteRequest, SplitBatchRequest, StartBatchRequest } from '../batch/schema.ts';
 import type { JugEntryRequest, NewJugRequest } from '../jug/schema.ts';
 import { addJug } from './addJug.ts';
 import { changeJug } from './changeJug.ts';
@@ -12,7 +12,7 @@ import { strain, type StrainInput } from './strain.ts';
 /** Everything that can happen to batches and jugs, as it is requested. */
 export type ShopEvent =
   | { readonly kind: 'start'; readonly request: StartBatchRequest }
-  | { readonly kind: 'note'; readonly batchId: string; readonly request: NoteActualRequest }
+  | { readonly kind: 'note'; readonly batchId: string; readonly request: NoteRequest }
   | { readonly kind: 'split'; readonly batchId: string; readonly request: SplitBatchRequest }
   | ({ readonly kind: 'strain' } & StrainInput)
   | { readonly kind: 'add-jug'; readonly request: NewJugRequest }

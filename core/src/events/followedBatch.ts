@@ -1,5 +1,5 @@
 import { CLEAN_STEP, leavesToClean } from '../batch/cleaning.ts';
-import { countedActuals } from '../batch/countedActuals.ts';
+import { countedObservations } from '../batch/countedObservations.ts';
 import { pouredAt } from '../batch/measuredSteep.ts';
 import type { Batch, Observation } from '../batch/schema.ts';
 import { steepHoursOf } from '../batch/steepHours.ts';
@@ -21,8 +21,8 @@ export function followedBatch(input: {
   context: EventContext;
 }): Batch | null {
   const { batch, rows, context } = input;
-  const counted = countedActuals(rows);
-  const poured = pouredAt({ batch, actuals: counted });
+  const counted = countedObservations(rows);
+  const poured = pouredAt({ batch, observations: counted });
   const movedUntil = counted.findLast(({ kind }) => kind === 'strain-moved')?.until ?? null;
   const steepsFromMs = Date.parse(poured ?? batch.startedAt);
   const plannedEnd = new Date(steepsFromMs + steepHoursOf(batch.plan) * HOUR_MS).toISOString();

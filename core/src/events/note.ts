@@ -1,5 +1,5 @@
 import { NOTHING_NOTED } from '../batch/nothingNoted.ts';
-import type { Batch, NoteActualRequest, Observation } from '../batch/schema.ts';
+import type { Batch, NoteRequest, Observation } from '../batch/schema.ts';
 import { BATCH_LIMITS } from '../brew/limits.ts';
 import { isEqual } from '../document/isEqual.ts';
 import { decided, refuse, REPEATED, type Decision, type EventContext } from './decision.ts';
@@ -18,13 +18,13 @@ const HOUR_MS = 3_600_000;
  */
 export const note = (
   state: EventState,
-  input: { readonly batchId: string; readonly request: NoteActualRequest },
+  input: { readonly batchId: string; readonly request: NoteRequest },
   context: EventContext,
 ): Decision => decided(state, () => noteRows(state, input, context));
 
 function noteRows(
   state: EventState,
-  { batchId, request }: { batchId: string; request: NoteActualRequest },
+  { batchId, request }: { batchId: string; request: NoteRequest },
   context: EventContext,
 ): EventRows {
   const batch = batchIn(state, batchId);
@@ -55,7 +55,7 @@ function noteRows(
 function requireNotable(input: {
   state: EventState;
   batch: Batch;
-  request: NoteActualRequest;
+  request: NoteRequest;
   rows: readonly Observation[];
   context: EventContext;
 }): void {

@@ -70,7 +70,7 @@ function strainRows(
 export const predictedStrain = (state: EventState, batch: Batch, strainedAt: string): Prediction =>
   predictStrain({
     batch,
-    actuals: state.observations.get(batch.id) ?? [],
+    observations: state.observations.get(batch.id) ?? [],
     probes: state.probes.get(batch.id) ?? [],
     drawnOffG: drawnOffG(state, batch),
     strainedAt,

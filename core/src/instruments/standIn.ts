@@ -1,9 +1,9 @@
 import { brew } from '../brew/brew.ts';
 import { slurryStrengthFrac } from '../brew/readings.ts';
-import { countedActuals } from '../batch/countedActuals.ts';
+import { countedObservations } from '../batch/countedObservations.ts';
 import { measuredSteep, steepBeganMs } from '../batch/measuredSteep.ts';
 import { planInput, scoopByTablesG } from '../batch/plan.ts';
-import type { Batch, BatchActual } from '../batch/schema.ts';
+import type { Batch, ObservationRow } from '../batch/schema.ts';
 import type { Step } from '../steps/stepsOf.ts';
 import { hiddenModel, scoopTimes } from './simulate.ts';
 
@@ -29,19 +29,19 @@ export interface Found {
  */
 export function foundAt(input: {
   batch: Pick<Batch, 'plan' | 'model' | 'startedAt'>;
-  actuals: readonly BatchActual[];
+  observations: readonly ObservationRow[];
   step: Pick<Step, 'note' | 'amountG'> | null;
   nowMs: number;
   seed: number;
 }): Found {
-  const { batch, actuals, step, nowMs, seed } = input;
+  const { batch, observations, step, nowMs, seed } = input;
   const model = hiddenModel({ model: batch.model, coffeeId: batch.plan.coffeeId, seed });
-  const counted = countedActuals(actuals);
-  const beganMs = steepBeganMs({ batch, actuals: counted });
+  const counted = countedObservations(observations);
+  const beganMs = steepBeganMs({ batch, observations: counted });
   const drawn = counted.find((row) => row.step === 'strain');
   const endMs = drawn ? Date.parse(drawn.at) : nowMs;
   const steepS = Math.max(1, (endMs - beganMs) / 1000);
-  const steep = { ...planInput(batch.plan, measuredSteep({ batch, actuals })), steepS };
+  const steep = { ...planInput(batch.plan, measuredSteep({ batch, observations })), steepS };
   const strained = brew(steep, model);
   function massOf(): number | null {
     if (step?.note === 'came-out') return strained.brewG;

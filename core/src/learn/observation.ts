@@ -1,8 +1,8 @@
-import { countedActuals } from '../batch/countedActuals.ts';
+import { countedObservations } from '../batch/countedObservations.ts';
 import { measuredSteep, steepBeganMs } from '../batch/measuredSteep.ts';
 import type { ProbeHistory } from '../batch/places.ts';
 import { planInput, scoopByTablesG } from '../batch/plan.ts';
-import type { Batch, BatchActual } from '../batch/schema.ts';
+import type { Batch, ObservationRow } from '../batch/schema.ts';
 import type { BrewInput } from '../brew/brew.ts';
 import { modelOf, type BrewModel } from '../brew/model.ts';
 
@@ -33,16 +33,16 @@ export interface Observation {
  */
 export function observationOf(input: {
   batch: Batch;
-  actuals: readonly BatchActual[];
+  observations: readonly ObservationRow[];
   probes?: readonly ProbeHistory[];
 }): Observation | null {
-  const { batch, actuals, probes = [] } = input;
+  const { batch, observations, probes = [] } = input;
   const { plan, coffee, coffeeName, strainedAt } = batch;
   if (batch.status !== 'strained' || strainedAt === null) return null;
-  const counted = countedActuals(actuals);
-  const beganMs = steepBeganMs({ batch, actuals: counted });
+  const counted = countedObservations(observations);
+  const beganMs = steepBeganMs({ batch, observations: counted });
   const strainedMs = Date.parse(strainedAt);
-  const measured = measuredSteep({ batch, actuals, probes });
+  const measured = measuredSteep({ batch, observations, probes });
   const steepS = Math.max(1, (strainedMs - beganMs) / 1000);
   const slurry = counted.flatMap(({ kind, at, strengthFrac }) => {
     const atS = (Date.parse(at) - beganMs) / 1000;

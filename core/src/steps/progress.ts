@@ -1,14 +1,14 @@
-import { countedActuals } from '../batch/countedActuals.ts';
+import { countedObservations } from '../batch/countedObservations.ts';
 import { steepHoursOf } from '../batch/steepHours.ts';
 import { steepBeganMs } from '../batch/measuredSteep.ts';
-import type { Batch, BatchActual } from '../batch/schema.ts';
+import type { Batch, ObservationRow } from '../batch/schema.ts';
 import type { Step } from './stepsOf.ts';
 
 /** How a step stands. */
 export interface StepState {
   readonly step: Step;
   /** The row that noted it; null where nobody did. */
-  readonly noted: BatchActual | null;
+  readonly noted: ObservationRow | null;
   /** Done or left out, passed over without a note, the one in hand, or still to come. */
   readonly state: 'noted' | 'passed' | 'now' | 'next';
   /** When it is to be done, or its wait is over, ms since 1970 UTC; null where it has no time. */
@@ -33,20 +33,20 @@ const BEGUN_MS = 3_600_000;
  * Where a batch stands: after the last step that was noted, whatever was passed over before it.
  *
  * @param input.steps in order
- * @param input.actuals in the order of writing; rows that come twice or were taken back do not count
+ * @param input.observations in the order of writing; rows that come twice or were taken back do not count
  * @param input.nowMs ms since 1970 UTC
  */
 export function progressOf(input: {
   batch: Pick<Batch, 'startedAt' | 'status'> & Partial<Pick<Batch, 'endsAt' | 'plan'>>;
   steps: readonly Step[];
-  actuals: readonly BatchActual[];
+  observations: readonly ObservationRow[];
   nowMs: number;
 }): Progress {
   const { batch, steps, nowMs } = input;
-  const counted = countedActuals(input.actuals);
+  const counted = countedObservations(input.observations);
   const noted = new Map(counted.flatMap((row) => (row.step === null ? [] : [[row.step, row]])));
-  const beganMs = steepBeganMs({ batch, actuals: counted });
-  const rowOf = ({ key }: Step): BatchActual | null => noted.get(key) ?? null;
+  const beganMs = steepBeganMs({ batch, observations: counted });
+  const rowOf = ({ key }: Step): ObservationRow | null => noted.get(key) ?? null;
 
   let lastIndex = steps.findLastIndex((step) => rowOf(step) !== null);
   const isOld = nowMs - Date.parse(batch.startedAt) > BEGUN_MS;

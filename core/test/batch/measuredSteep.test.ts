@@ -5,7 +5,7 @@ import { predictPlan } from '../../src/batch/predict.ts';
 import { brew } from '../../src/brew/brew.ts';
 import { USUAL_MODEL as model } from '../../src/brew/model.ts';
 import { expectNear } from '../near.ts';
-import { actualOf } from './actuals.ts';
+import { actualOf } from './observations.ts';
 import { TWO_PLACES_PLAN as plan } from './plans.ts';
 
 const batch = { startedAt: '2026-06-12T18:00:00.000Z' };
@@ -13,7 +13,7 @@ const row = actualOf;
 
 describe('measuredSteep', () => {
   it('is empty where nobody noted anything, so that the plan stands', () => {
-    const nothing = measuredSteep({ batch, actuals: [] });
+    const nothing = measuredSteep({ batch, observations: [] });
     expect(nothing).to.deep.equal({});
     expect(brew(planInput(plan, nothing), model)).to.deep.equal(brew(planInput(plan), model));
   });
@@ -21,7 +21,7 @@ describe('measuredSteep', () => {
   it('reads what was weighed, poured, measured, stirred and strained, in seconds', () => {
     const measured = measuredSteep({
       batch,
-      actuals: [
+      observations: [
         row('weighed', '17:58', { massG: 910 }),
         row('poured', '18:10', { massG: 3000, tempC: 20 }),
         row('poured', '18:02', { massG: 1500, tempC: 14 }),
@@ -45,7 +45,7 @@ describe('measuredSteep', () => {
   it('takes the last weighing, and leaves a row without its figures out', () => {
     const { doseG, pours } = measuredSteep({
       batch,
-      actuals: [
+      observations: [
         row('weighed', '17:50', { massG: 800 }),
         row('weighed', '17:55', { massG: 850 }),
         row('poured', '18:00', { massG: 4000 }),
@@ -116,10 +116,10 @@ describe('a measured history in place of the plan', () => {
       row('weighed', '17:58', { massG: 910 }),
       row('poured', '18:02', { massG: 4500, tempC: 14 }),
     ];
-    const whole = measuredSteep({ batch, actuals: went });
+    const whole = measuredSteep({ batch, observations: went });
     const spilled = measuredSteep({
       batch,
-      actuals: [...went, row('spilled', '19:00', { massG: 541 })],
+      observations: [...went, row('spilled', '19:00', { massG: 541 })],
     });
     expectNear(spilled.keptFrac!, 0.9, 1e-12);
     const [all, less] = [whole, spilled].map((measured) => brew(planInput(plan, measured), model));
@@ -131,7 +131,7 @@ describe('a measured history in place of the plan', () => {
   it('counts what went over and what was spilled after it, of what went in', () => {
     const kept = measuredSteep({
       batch: { ...batch, plan: { ...plan, doseG: 1000, waterG: 4000 } },
-      actuals: [
+      observations: [
         row('split-off', '19:00', { shareFrac: 0.5 }),
         row('spilled', '20:00', { massG: 500 }),
       ],
@@ -140,7 +140,7 @@ describe('a measured history in place of the plan', () => {
     expectNear(kept!, 0.4, 1e-12);
     const nearly = measuredSteep({
       batch: { ...batch, plan },
-      actuals: [row('spilled', '20:00', { massG: 50_000 })],
+      observations: [row('spilled', '20:00', { massG: 50_000 })],
     });
     expect(nearly.keptFrac).to.equal(0.01);
   });

@@ -6,10 +6,10 @@ import { slurryStrengthFrac } from '../../src/brew/readings.ts';
 import { planInput } from '../../src/batch/plan.ts';
 import { predictionOf, predictPlan } from '../../src/batch/predict.ts';
 import { runningSteep } from '../../src/batch/running.ts';
-import type { BatchActual } from '../../src/batch/schema.ts';
+import type { ObservationRow } from '../../src/batch/schema.ts';
 import { hiddenModel } from '../../src/instruments/simulate.ts';
 import { expectNear } from '../near.ts';
-import { actualOf } from './actuals.ts';
+import { actualOf } from './observations.ts';
 import { FRIDGE_PLAN, TWO_PLACES_PLAN } from './plans.ts';
 
 const HOUR_MS = 3_600_000;
@@ -19,22 +19,22 @@ const vessel = { brimMl: 8000, shaken: false };
 
 /** The fridge plan as it runs, with what was noted of it. */
 function running(of: {
-  actuals?: BatchActual[];
+  observations?: ObservationRow[];
   afterHours: number;
   plan?: typeof FRIDGE_PLAN;
   probes?: Parameters<typeof runningSteep>[0]['probes'];
 }) {
-  const { actuals = [], afterHours, plan = FRIDGE_PLAN, probes = [] } = of;
+  const { observations = [], afterHours, plan = FRIDGE_PLAN, probes = [] } = of;
   const predicted = predictionOf(predictPlan({ plan, model, vessel, horizonHours: 1 }));
   const endsAt = new Date(startMs + 18 * HOUR_MS).toISOString();
   return runningSteep({
     batch: { plan, model, startedAt, endsAt, predicted },
-    actuals,
+    observations,
     probes,
     nowMs: startMs + afterHours * HOUR_MS,
   });
 }
-const readAt = (hours: number, strengthFrac: number): BatchActual =>
+const readAt = (hours: number, strengthFrac: number): ObservationRow =>
   actualOf('read', new Date(startMs + hours * HOUR_MS).toISOString(), { strengthFrac });
 
 describe('runningSteep', () => {
@@ -71,7 +71,7 @@ describe('runningSteep', () => {
     const probed = running({ afterHours: 7, probes: [{ place: 'slurry', samples: hourly }] });
     const noted = running({
       afterHours: 7,
-      actuals: hourly.map(({ atMs, tempC }) =>
+      observations: hourly.map(({ atMs, tempC }) =>
         actualOf('temperature', new Date(atMs).toISOString(), { tempC }),
       ),
     });
@@ -95,7 +95,7 @@ describe('runningSteep', () => {
     for (const times of [0.9, 1.1]) {
       const { atEnd, readings } = running({
         afterHours: 6,
-        actuals: [readAt(6, times * planned)],
+        observations: [readAt(6, times * planned)],
       });
       expect(Math.sign(atEnd.strengthFrac - before.atEnd.strengthFrac)).to.equal(
         Math.sign(times - 1),
@@ -107,15 +107,15 @@ describe('runningSteep', () => {
   });
 
   it('mends by the clock or by water: both come to the planned strength', () => {
-    const actuals = [readAt(6, 0.034)];
-    const { atEnd, mends, beganMs } = running({ afterHours: 6, actuals });
+    const observations = [readAt(6, 0.034)];
+    const { atEnd, mends, beganMs } = running({ afterHours: 6, observations });
     const aimFrac = brew(planInput(FRIDGE_PLAN), model).strengthFrac;
     expect(mends.map(({ way }) => way)).to.deep.equal(['strain-at', 'thin']);
     for (const mend of mends) {
       if (mend.way === 'strain-at') {
         const sooner = running({
           afterHours: (mend.atMs - beganMs) / HOUR_MS,
-          actuals,
+          observations,
         });
         // What there is at that minute, before the grounds hold some back.
         expectNear(sooner.strengthNowFrac, aimFrac, 2e-3);
@@ -127,7 +127,7 @@ describe('runningSteep', () => {
   });
 
   it('of a coffee that gives too little says how far it could come', () => {
-    const { mends } = running({ afterHours: 6, actuals: [readAt(6, 0.022)] });
+    const { mends } = running({ afterHours: 6, observations: [readAt(6, 0.022)] });
     expect(mends[0]).to.have.property('way', 'too-weak');
   });
 
@@ -141,7 +141,7 @@ describe('runningSteep', () => {
   it('a spill is in the balance: less water, stronger brew', () => {
     const spilt = running({
       afterHours: 1,
-      actuals: [actualOf('poured', '18:00', { massG: 4000, tempC: 12, step: 'pour' })],
+      observations: [actualOf('poured', '18:00', { massG: 4000, tempC: 12, step: 'pour' })],
     });
     expect(spilt.atEnd.strengthFrac).to.be.above(running({ afterHours: 1 }).atEnd.strengthFrac);
     expectNear(running({ afterHours: 1 }).atEnd.brewG - spilt.atEnd.brewG, 500 - 0, 0.03);
@@ -151,13 +151,13 @@ describe('runningSteep', () => {
     const at = '18:20';
     const poured = running({
       afterHours: 2,
-      actuals: [actualOf('poured', at, { massG: 4500, tempC: 12, step: 'pour' })],
+      observations: [actualOf('poured', at, { massG: 4500, tempC: 12, step: 'pour' })],
     });
     expect(poured.beganMs).to.equal(startMs + 20 * 60_000);
     // Noted in the evening, it was poured in the morning all the same.
     const noted = running({
       afterHours: 5,
-      actuals: [actualOf('poured', '22:00', { massG: 4500, tempC: 12, step: 'pour' })],
+      observations: [actualOf('poured', '22:00', { massG: 4500, tempC: 12, step: 'pour' })],
     });
     expect(noted.beganMs).to.equal(startMs);
   });
@@ -172,8 +172,8 @@ describe('runningSteep', () => {
       const trueFrac = brew(planInput(FRIDGE_PLAN), truth).strengthFrac;
       const reading = slurryStrengthFrac({ ...planInput(FRIDGE_PLAN), steepS: 6 * 3600 }, truth);
       for (const key of ['without', 'with'] as const) {
-        const actuals = key === 'with' ? [readAt(6, reading)] : [];
-        const { low, high } = running({ afterHours: 6, actuals }).atEnd.range.strengthFrac;
+        const observations = key === 'with' ? [readAt(6, reading)] : [];
+        const { low, high } = running({ afterHours: 6, observations }).atEnd.range.strengthFrac;
         if (trueFrac >= low && trueFrac <= high) held[key] += 1;
       }
     }

@@ -4,7 +4,7 @@ import {
   predictStrain,
   strainTiming,
   vesselInUse,
-  type BatchActual,
+  type ObservationRow,
   type Plan,
 } from '../../src/batch/index.ts';
 import { brew, modelOf } from '../../src/brew/index.ts';
@@ -26,7 +26,7 @@ const after = (hours: number) => new Date(START + hours * 3_600_000).toISOString
 
 describe('a strain', () => {
   it('on time is what was planned', () => {
-    const found = predictStrain({ batch, actuals: [], strainedAt: batch.endsAt });
+    const found = predictStrain({ batch, observations: [], strainedAt: batch.endsAt });
     expectNear(found.strengthFrac, brew(planInput(PLAN), model).strengthFrac, 1e-9);
     expect(strainTiming({ batch, strainedAt: batch.endsAt })).to.deep.equal({
       lateHours: 0,
@@ -35,10 +35,10 @@ describe('a strain', () => {
   });
 
   it('is predicted for the hours that it really had: a minute gives no concentrate', () => {
-    const minute = predictStrain({ batch, actuals: [], strainedAt: after(1 / 60) });
-    const short = predictStrain({ batch, actuals: [], strainedAt: after(6) });
-    const planned = predictStrain({ batch, actuals: [], strainedAt: after(18) });
-    const long = predictStrain({ batch, actuals: [], strainedAt: after(30) });
+    const minute = predictStrain({ batch, observations: [], strainedAt: after(1 / 60) });
+    const short = predictStrain({ batch, observations: [], strainedAt: after(6) });
+    const planned = predictStrain({ batch, observations: [], strainedAt: after(18) });
+    const long = predictStrain({ batch, observations: [], strainedAt: after(30) });
     expect(minute.strengthFrac).to.be.below(0.25 * planned.strengthFrac);
     const all = [minute, short, planned, long].map(({ strengthFrac }) => strengthFrac);
     expect(all).to.deep.equal(all.toSorted((a, b) => a - b));
@@ -58,8 +58,8 @@ describe('a strain', () => {
       strengthFrac: null,
       note: '',
       author: 'unsigned',
-    } as BatchActual;
-    const found = predictStrain({ batch, actuals: [weighed], strainedAt: batch.endsAt });
+    } as ObservationRow;
+    const found = predictStrain({ batch, observations: [weighed], strainedAt: batch.endsAt });
     const less = brew(planInput({ ...PLAN, doseG: 600 }), model);
     expectNear(found.strengthFrac, less.strengthFrac, 2e-3);
     expectNear(found.brewG, less.brewG, 1e-9);

@@ -11,7 +11,7 @@ import { fitLog } from '../../src/learn/fit.ts';
 import { measureNext } from '../../src/learn/measureNext.ts';
 import { observationOf } from '../../src/learn/observation.ts';
 import { stepsOf } from '../../src/steps/stepsOf.ts';
-import { actualOf } from '../batch/actuals.ts';
+import { actualOf } from '../batch/observations.ts';
 import { usualPlan } from '../usualPlan.ts';
 
 const scooped = usualPlan({ scooped: true });
@@ -53,8 +53,8 @@ describe('a scooped batch', () => {
 
   it('teaches by what its scoop weighed, though nothing else was read', () => {
     const weighed = actualOf('weighed', '06:00', { step: 'scoop', massG: 901 });
-    const of = (batch: ReturnType<typeof begun>, actuals: ReturnType<typeof actualOf>[]) =>
-      observationOf({ batch: strained(batch), actuals })?.scoop;
+    const of = (batch: ReturnType<typeof begun>, observations: ReturnType<typeof actualOf>[]) =>
+      observationOf({ batch: strained(batch), observations })?.scoop;
     expect(of(begun(), [weighed])).to.deep.equal({ expectedG: 850, foundG: 901 });
     expect(of(begun(usualPlan()), [weighed])).to.equal(undefined);
     expect(of(begun(), [])).to.equal(undefined);
@@ -71,7 +71,7 @@ describe('a scooped batch', () => {
     const at = (plan = scooped) =>
       foundAt({
         batch: begun(plan),
-        actuals: [],
+        observations: [],
         step: stepsOf({ plan }).find(({ note }) => note === 'weighed')!,
         nowMs: Date.parse('2026-06-12T06:01:00.000Z'),
         seed: 4,

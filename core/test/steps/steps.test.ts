@@ -1,11 +1,11 @@
 import { expect } from 'chai';
 import { FILTRATION_METHODS } from '../../src/brew/filtration.ts';
 import { WETTING_NAMES } from '../../src/brew/wetting.ts';
-import type { BatchActual, Plan } from '../../src/batch/schema.ts';
+import type { ObservationRow, Plan } from '../../src/batch/schema.ts';
 import type { ShopStep } from '../../src/shop/stepsSchema.ts';
 import { progressOf } from '../../src/steps/progress.ts';
 import { stepsOf } from '../../src/steps/stepsOf.ts';
-import { actualOf } from '../batch/actuals.ts';
+import { actualOf } from '../batch/observations.ts';
 import { FRIDGE_PLAN, TWO_PLACES_PLAN } from '../batch/plans.ts';
 
 const keysOf = (over: Partial<Plan> = {}, shopSteps: ShopStep[] = []): string[] =>
@@ -121,20 +121,20 @@ describe('progressOf', () => {
   const minutes = (count: number): number => startMs + count * 60_000;
   const steps = stepsOf({ plan: { ...TWO_PLACES_PLAN, agitationHours: [1] } });
   const at = (count: number): string => new Date(minutes(count)).toISOString();
-  const step = (key: string, count: number, over: Partial<BatchActual> = {}): BatchActual =>
+  const step = (key: string, count: number, over: Partial<ObservationRow> = {}): ObservationRow =>
     actualOf('done', at(count), { id: key, step: key, ...over });
   const of = (
-    actuals: BatchActual[],
+    observations: ObservationRow[],
     atMinutes: number,
     status: 'steeping' | 'strained' | 'abandoned' = 'steeping',
-  ) => progressOf({ batch: { startedAt, status }, steps, actuals, nowMs: minutes(atMinutes) });
+  ) => progressOf({ batch: { startedAt, status }, steps, observations, nowMs: minutes(atMinutes) });
 
   it('the strain is due where it was moved to, and no other step with it', () => {
     const plan = { ...TWO_PLACES_PLAN, agitationHours: [1] };
     const moved = progressOf({
       batch: { startedAt, status: 'steeping', plan, endsAt: at(9000) },
       steps,
-      actuals: [],
+      observations: [],
       nowMs: minutes(1),
     });
     const due = Object.fromEntries(moved.states.map(({ step: { key }, dueMs }) => [key, dueMs]));

@@ -1,4 +1,4 @@
-import { batchActualSchema, batchSchema, draftSchema, sampleSetSchema } from '@ratio/core/batch';
+import { observationRowSchema, batchSchema, draftSchema, sampleSetSchema } from '@ratio/core/batch';
 import { vesselSchema } from '@ratio/core/brew';
 import { coffeeSchema } from '@ratio/core/coffee';
 import { authorSchema, idSchema, instantSchema } from '@ratio/core/document';
@@ -69,7 +69,7 @@ export const LINE_SCHEMAS: Readonly<Record<ShopTable, z.ZodType>> = {
     tempC: z.number(),
   }),
   batches: of(batchSchema),
-  batch_actuals: batchActualSchema,
+  batch_actuals: observationRowSchema,
   batch_photos: photoSchema.extend({ batchId: idSchema }),
   step_photos: photoSchema.extend({ stepKey: idSchema }),
   jugs: of(jugSchema).extend({ filled: filledSchema, request: z.unknown().optional() }),

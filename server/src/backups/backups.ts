@@ -15,7 +15,8 @@ export interface Backup {
   readonly bytes: number;
 }
 
-const DAY_MS = 20 * 3_600_000;
+/** A daily copy is made when the last one is older than this: less than a day, so that a later start counts. */
+const LEAST_APART_MS = 20 * 3_600_000;
 /** How many of each kind are kept, the latest ones. */
 const KEPT: Readonly<Record<Backup['by'], number>> = { day: 14, hand: 20, update: 5, restore: 5 };
 const NAME =
@@ -131,13 +132,13 @@ export async function takeRestored(dataDir: string, at: Date): Promise<string | 
   return before;
 }
 
-/** Makes the copy of the day, unless there is one. */
+/** Makes the daily copy. @returns null where the last one is less than 20 hours old */
 export async function backUpTheDay(input: {
   db: Pick<Database, 'sequelize' | 'dataDir'>;
   at: Date;
 }): Promise<Backup | null> {
   const last = (await listBackups(input.db.dataDir)).find(({ by }) => by === 'day');
-  if (last && input.at.getTime() - Date.parse(last.at) < DAY_MS) return null;
+  if (last && input.at.getTime() - Date.parse(last.at) < LEAST_APART_MS) return null;
   return makeBackup({ ...input, by: 'day' });
 }
 

@@ -2,7 +2,7 @@ import {
   batchesQuery,
   batchInFullSchema,
   batchSchema,
-  noteActualRequest,
+  noteRequest,
   splitBatchRequest,
   startBatchRequest,
   strainBatchRequest,
@@ -51,7 +51,7 @@ export const batchEndpoints = (batches: BatchService): readonly Endpoint[] => [
     path: '/api/batches/{id}/actuals',
     summary:
       'Note what really happened: coffee weighed, water poured, a temperature, a stir, a reading; sent again with the same id it counts once',
-    body: noteActualRequest,
+    body: noteRequest,
     answer: batchInFullSchema,
     status: 201,
     handle: ({ caller, body, params }) => batches.note(caller, { id: idOf(params), request: body }),

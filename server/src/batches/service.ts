@@ -3,7 +3,7 @@ import {
   MOST_LISTED,
   type Batch,
   type BatchInFull,
-  type NoteActualRequest,
+  type NoteRequest,
   type SplitBatchRequest,
   type StartBatchRequest,
   type StrainBatchRequest,
@@ -26,7 +26,7 @@ export interface BatchService {
   readonly start: (caller: Caller, request: StartBatchRequest) => Promise<Batch>;
   readonly note: (
     caller: Caller,
-    input: { id: string; request: NoteActualRequest },
+    input: { id: string; request: NoteRequest },
   ) => Promise<BatchInFull>;
   /** @returns the new batch */
   readonly split: (
@@ -53,7 +53,7 @@ export function createBatchService(needs: Needs): BatchService {
 
   async function inFull({ shopId }: Caller, id: string): Promise<BatchInFull> {
     const batch = await batches.get(shopId, id);
-    const actuals = await db.batchActuals.about(shopId, id);
+    const actuals = await db.observations.about(shopId, id);
     const untilMs = batch.strainedAt ? Date.parse(batch.strainedAt) : clock.now().getTime();
     const probes = await probesOf(db, { shopId, batch, untilMs });
     const photos = await db.batchPhotos.briefly(shopId, id);

@@ -3,7 +3,7 @@ import {
   draftSchema,
   sampleSetSchema,
   type Batch,
-  type BatchActual,
+  type ObservationRow,
   type Draft,
   type SampleSet,
 } from '@ratio/core/batch';
@@ -153,7 +153,7 @@ export function defineTables(input: {
       schema: deviceSchema,
     }),
     sessions: createDocuments<StoredSession>(input, { name: 'sessions', what: 'session' }),
-    batchActuals: createRows<Omit<BatchActual, 'author'>>(input, {
+    observations: createRows<Omit<ObservationRow, 'author'>>(input, {
       name: 'batch_actuals',
       of: 'batchId',
       columns: {

@@ -37,7 +37,7 @@ export async function loadState(
       id === null ? null : db.batches.find(shopId, id, transaction),
     ),
   );
-  const rows = await db.batchActuals.about(shopId, batchId, transaction);
+  const rows = await db.observations.about(shopId, batchId, transaction);
   const filled = await db.jugs.list(shopId, { above: { onHandG: 0 } }, transaction);
   const jugs = await findJugs(source, [...jugIdsOf(event), onGroundsId(batchId)]);
   const batch = named[0];

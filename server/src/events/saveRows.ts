@@ -24,7 +24,7 @@ export async function saveRows(
   for (const { id, version: _, ...body } of rows.jugs ?? [])
     if (before.jugs.has(id)) await db.jugs.update(caller, { id, body }, transaction);
     else await db.jugs.save(caller, { id, seenVersion: 0, body }, transaction);
-  for (const row of rows.observations ?? []) await db.batchActuals.add(caller, row, transaction);
+  for (const row of rows.observations ?? []) await db.observations.add(caller, row, transaction);
   for (const row of rows.entries ?? []) await db.jugEntries.add(caller, row, transaction);
   for (const row of rows.recalculated ?? []) {
     const { id, strengthFrac, caffeineMgPerG, pricePerKg, useBy } = row;

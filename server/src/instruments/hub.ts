@@ -1,4 +1,4 @@
-import { countedActuals } from '@ratio/core/batch';
+import { countedObservations } from '@ratio/core/batch';
 import { CONSTANTS } from '@ratio/core/constants';
 import {
   calibrated,
@@ -186,18 +186,18 @@ export function createInstrumentHub(needs: {
     const found = async (batchId: string) => {
       const [batch, rows, shop] = await Promise.all([
         db.batches.find(shopId, batchId),
-        db.batchActuals.about(shopId, batchId),
+        db.observations.about(shopId, batchId),
         db.shops.get(shopId, shopId),
       ]);
       if (!batch || batch.status === 'abandoned') return null;
-      const actuals = rows.map(answered);
+      const observations = rows.map(answered);
       const nowMs = clock.now().getTime();
       const steps = stepsOf({ plan: batch.plan, shopSteps: shop.steps ?? [] });
-      const step = progressOf({ batch, steps, actuals, nowMs }).now?.step ?? null;
+      const step = progressOf({ batch, steps, observations, nowMs }).now?.step ?? null;
       // A step that is taken back is done anew.
-      const times = countedActuals(actuals).length;
+      const times = countedObservations(observations).length;
       return {
-        ...foundAt({ batch, actuals, step, nowMs, seed }),
+        ...foundAt({ batch, observations, step, nowMs, seed }),
         stepKey: `${step?.key ?? 'none'} ${times}`,
       };
     };

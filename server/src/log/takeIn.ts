@@ -6,7 +6,7 @@ import {
   steepHoursOf,
   usualPlan,
   type Batch,
-  type BatchActual,
+  type ObservationRow,
   type Plan,
 } from '@ratio/core/batch';
 import { anyVessel, ANY_VESSEL_ID, slurryMl } from '@ratio/core/brew';
@@ -81,7 +81,7 @@ async function keep(
     .filter(({ id }) => !taken.has(id))
     .map((old) => ({ old, id: old.id, body: asBatch({ old, shop, coffees }) }));
   await db.batches.addAll(caller, fresh, transaction);
-  const happened = fresh.flatMap(({ old, id, body }): BatchActual[] => {
+  const happened = fresh.flatMap(({ old, id, body }): ObservationRow[] => {
     const row = { ...NOTHING_NOTED, batchId: id, at: body.strainedAt!, author: caller.author };
     return [
       ...(old.brewG === null
@@ -92,7 +92,7 @@ async function keep(
         : [{ ...row, id: derivedId(id, 'note'), kind: 'remarked' as const, note: old.note }]),
     ];
   });
-  await db.batchActuals.addAll(caller, happened, transaction);
+  await db.observations.addAll(caller, happened, transaction);
   return fresh.length;
 }
 

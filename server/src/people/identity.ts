@@ -11,7 +11,7 @@ const NAMES = { session: 'ratio_session', device: 'ratio_device' } as const;
 export type CookieName = keyof typeof NAMES;
 const YEAR_MS = 365 * 86_400_000;
 
-/** @returns whence a request comes: its cookies, and whether it is the machine's own */
+/** @returns the tokens of a request, and whether it was sent from the machine itself */
 export function originOf(request: Request): Origin {
   const cookies = parse(request.get('Cookie') ?? '');
   return {
@@ -21,7 +21,7 @@ export function originOf(request: Request): Origin {
   };
 }
 
-/** @returns keeps a token in the browser, or takes it away: out of reach of scripts and of other sites */
+/** @returns a function that sets a token's cookie, or clears it; scripts and other sites cannot read it */
 export const cookieKeeper =
   (request: Request, response: Response) =>
   (name: CookieName, token: string | null): void => {
@@ -36,7 +36,7 @@ export const cookieKeeper =
   };
 
 /**
- * Who asks, as far as what they ask for takes somebody.
+ * Identifies the sender of a request and checks the right that it needs.
  *
  * @throws {ProblemError} sign_in where nobody is known; not_allowed where their role is not enough
  */
@@ -47,7 +47,7 @@ export async function callerFor(input: {
   right: Right;
 }): Promise<RoledCaller> {
   const { people, shopId, origin, right } = input;
-  const { needsSignIn, name, role } = await people.standing(origin);
+  const { needsSignIn, name, role } = await people.identityOf(origin);
   if (right !== 'anyone') {
     if (needsSignIn)
       throw new ProblemError('sign_in', 'Sign in, or pair this tablet, before anything else.');

@@ -17,7 +17,7 @@ import { ProblemError } from '../problem.ts';
 import { createThrottle } from './throttle.ts';
 import { digestOf, newCode, newToken, hashSecret, verifySecret } from './secrets.ts';
 
-/** Whence a request comes, as far as it says who stands there. */
+/** Where a request comes from, and the tokens that it carries. */
 export interface Origin {
   /** Sent from the machine itself. */
   readonly isLocal: boolean;
@@ -25,8 +25,8 @@ export interface Origin {
   readonly deviceToken: string | null;
 }
 
-/** Who asks, or that somebody has to sign in first. */
-export type Standing = Omit<Session, 'people' | 'signInHere'>;
+/** Who sends a request, or that somebody has to sign in first. */
+export type Identity = Omit<Session, 'people' | 'signInHere'>;
 
 const SESSION_MS = 12 * 3_600_000;
 const PAIRING_MS = 10 * 60_000;
@@ -56,7 +56,7 @@ export function createPeopleService(given: {
   const signInHere = async (): Promise<boolean> =>
     (await db.shops.get(shopId, shopId)).signInHere ?? false;
 
-  async function standing({ isLocal, sessionToken, deviceToken }: Origin): Promise<Standing> {
+  async function identityOf({ isLocal, sessionToken, deviceToken }: Origin): Promise<Identity> {
     const session = sessionToken && (await sessions.find(shopId, idOf(sessionToken)));
     const person =
       session && session.untilMs > now() ? await people.find(shopId, session.personId) : null;
@@ -81,14 +81,14 @@ export function createPeopleService(given: {
   }
 
   return {
-    standing,
+    identityOf,
 
     session: async (origin: Origin): Promise<Session> => {
-      const stands = await standing(origin);
-      const isShared = origin.isLocal || stands.device !== null;
+      const identity = await identityOf(origin);
+      const isShared = origin.isLocal || identity.device !== null;
       const all = isShared ? await people.list(shopId) : [];
       return {
-        ...stands,
+        ...identity,
         people: all.filter(({ pin }) => pin !== null).map(({ id, name }) => ({ id, name })),
         signInHere: await signInHere(),
       };
@@ -100,7 +100,7 @@ export function createPeopleService(given: {
       const isPin = 'pin' in request;
       const key = isPin ? request.personId : `name ${request.name.toLowerCase()}`;
       await throttle.begin(key);
-      const isShared = origin.isLocal || (await standing(origin)).device !== null;
+      const isShared = origin.isLocal || (await identityOf(origin)).device !== null;
       const person = all.find(({ id, name }) =>
         isPin ? id === request.personId : name.toLowerCase() === request.name.toLowerCase(),
       );

@@ -17,12 +17,12 @@ describe('createRows', () => {
   before(async () => (server = await openLidoServer()));
   after(() => server.close());
   const add = (caller: typeof LIDO, row: ReturnType<typeof stir>) =>
-    server.db.write((transaction) => server.db.batchActuals.add(caller, row, transaction));
+    server.db.write((transaction) => server.db.observations.add(caller, row, transaction));
 
   it('keeps rows in the order of writing, with their author, whatever time they tell', async () => {
     await add(LIDO, stir('late', '2026-06-13T09:00:00.000Z'));
     await add({ ...LIDO, author: 'mara' }, stir('early'));
-    const rows = await server.db.batchActuals.about('lido', 'a-batch');
+    const rows = await server.db.observations.about('lido', 'a-batch');
     expect(rows.map(({ id }) => id)).to.deep.equal(['late', 'early']);
     expect(rows.map(({ author }) => author)).to.deep.equal(['unsigned', 'mara']);
   });
@@ -33,13 +33,13 @@ describe('createRows', () => {
       (error: { problem: { code: string } }) => error.problem?.code ?? String(error),
     );
     expect(String(again)).to.match(/already_exists|done already/);
-    expect(await server.db.batchActuals.find('lido', 'once')).to.include({ note: '' });
+    expect(await server.db.observations.find('lido', 'once')).to.include({ note: '' });
   });
 
   it('shows a shop nothing of another', async () => {
     await add(PIER, stir('theirs'));
     await add(PIER, stir('once'));
-    expect(await server.db.batchActuals.find('lido', 'theirs')).to.equal(null);
-    expect(await server.db.batchActuals.about('pier', 'a-batch')).to.have.length(2);
+    expect(await server.db.observations.find('lido', 'theirs')).to.equal(null);
+    expect(await server.db.observations.about('pier', 'a-batch')).to.have.length(2);
   });
 });

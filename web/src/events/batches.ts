@@ -4,9 +4,9 @@ import {
   uncleanedAfter,
   vesselInUse,
   type Batch,
-  type BatchActual,
+  type ObservationRow,
   type BatchInFull,
-  type NoteActualRequest,
+  type NoteRequest,
   type Plan,
   type SplitBatchRequest,
   type StartBatchRequest,
@@ -84,7 +84,7 @@ export const useBatches = defineStore('batches', () => {
   });
 
   /** Notes what happened; kept here while the server is away, in the order in which it was noted. */
-  async function note(id: string, request: NoteActualRequest, what: string): Promise<void> {
+  async function note(id: string, request: NoteRequest, what: string): Promise<void> {
     const timed = { ...request, at: request.at ?? nowIso() };
     const sent = await outbox.write(post(`${pathOf(id)}/actuals`, timed, what), keepInFull);
     if (!sent.kept) await load(id);
@@ -158,7 +158,7 @@ export const useBatches = defineStore('batches', () => {
     loadInFull,
     loadRunning,
     /** What was observed of a batch, acknowledged or not. */
-    observationsOf: (id: string): BatchActual[] =>
+    observationsOf: (id: string): ObservationRow[] =>
       (state.now.observations.get(id) ?? []).map((row) => ({ author: '', ...row })),
     /** What comes out of a batch that is strained at an instant, by all that was observed of it. */
     predictedStrain: (batch: Batch, strainedAt: string) =>

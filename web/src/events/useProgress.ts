@@ -11,7 +11,7 @@ export function useProgress(): (batch: Batch, nowMs: number) => Progress {
     progressOf({
       batch,
       steps: stepsOf({ plan: batch.plan, shopSteps: shop.document?.steps ?? [] }),
-      actuals: batches.observationsOf(batch.id),
+      observations: batches.observationsOf(batch.id),
       nowMs,
     });
 }

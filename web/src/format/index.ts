@@ -1,4 +1,4 @@
-export { actualText } from './actualText.ts';
+export { observationText } from './observationText.ts';
 export { addressReader, numberFrom, oneOf } from './addressReader.ts';
 export { amountFormat, type AmountFormat } from './amountFormat.ts';
 export {

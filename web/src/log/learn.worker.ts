@@ -13,7 +13,7 @@ const worker = {
   /** What the batches teach. */
   learn(batches: readonly BatchInFull[]): Learning {
     const observations = batches.flatMap(
-      (batch) => observationOf({ batch, actuals: batch.actuals, probes: batch.probes }) ?? [],
+      (batch) => observationOf({ batch, observations: batch.actuals, probes: batch.probes }) ?? [],
     );
     return { fit: fitLog(observations), batchCount: observations.length };
   },

@@ -59,7 +59,7 @@ export function useComparePage() {
   );
 
   const sideOf = (batch: BatchInFull): Compared | null => {
-    const seen = observationOf({ batch, actuals: batch.actuals, probes: batch.probes });
+    const seen = observationOf({ batch, observations: batch.actuals, probes: batch.probes });
     return (
       seen && {
         plan: batch.plan,

@@ -1,4 +1,4 @@
-import { countedActuals } from '@ratio/core/batch';
+import { countedObservations } from '@ratio/core/batch';
 import { stepsOf } from '@ratio/core/steps';
 import { nextTime, type NextTime } from '@ratio/core/learn';
 import { batchFacts, batchText } from '@ratio/core/log';
@@ -10,7 +10,7 @@ import { useLog } from './log.ts';
 import { useBatches } from '../events/index.ts';
 import { authorOf, dateAndTime } from '../format/index.ts';
 import { useOpenPlan } from '../plan/index.ts';
-import { useActualText, useAmountFormat, useShop } from '../shop/index.ts';
+import { useObservationText, useAmountFormat, useShop } from '../shop/index.ts';
 import { useLoaded } from '../sync/index.ts';
 import { saveFile } from '../ui/browser/index.ts';
 
@@ -55,11 +55,11 @@ export function useEntryPage() {
   watch([id, () => batches.batches], load, { immediate: true });
 
   const when = (instant: string): string => dateAndTime({ at: new Date(instant), zone: shop.zone });
-  const textOf = useActualText();
+  const textOf = useObservationText();
   const rows = computed(() => {
     const { actuals = [], plan } = batch.value ?? {};
     const steps = plan ? stepsOf({ plan, shopSteps: shop.document?.steps ?? [] }) : [];
-    return countedActuals(actuals).map((row) => ({
+    return countedObservations(actuals).map((row) => ({
       id: row.id,
       when: when(row.at),
       text: textOf(row, steps),

@@ -43,7 +43,7 @@ const step = computed(() => inHand.value?.step ?? null);
 const measured = useStepValue({ batchId, step });
 const filling = useFilling(batch);
 const nights = useNights(running);
-const noted = useNoted(bench.actuals);
+const noted = useNoted(bench.observations);
 const { firstRefused } = useRefusals();
 
 // A screen that went dark is no use to wet hands; where the browser cannot, it is set at the tablet.
@@ -86,7 +86,7 @@ const free = computed(() => {
   );
 });
 const place = computed(() => {
-  const last = bench.actuals.value.findLast(({ kind }) => kind === 'moved')?.place;
+  const last = bench.observations.value.findLast(({ kind }) => kind === 'moved')?.place;
   return last ?? props.batch.plan.steep[0]!.place;
 });
 

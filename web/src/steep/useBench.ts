@@ -1,5 +1,5 @@
 import type { StepState } from '@ratio/core/steps';
-import { runningSteep, type Batch, type NoteActualRequest } from '@ratio/core/batch';
+import { runningSteep, type Batch, type NoteRequest } from '@ratio/core/batch';
 import { computed, ref, type Ref } from 'vue';
 import { useBatches, useProgress } from '../events/index.ts';
 import { useSecondsMs, useShop } from '../shop/index.ts';
@@ -11,7 +11,7 @@ export type AskedBeside =
   'read' | 'temperature' | 'decanted' | 'split' | 'spilled' | 'abandoned' | 'remarked';
 
 /** What a note of a step holds, but who it is and when. */
-export type Noted = NoteActualRequest extends infer R
+export type Noted = NoteRequest extends infer R
   ? R extends unknown
     ? Omit<R, 'id' | 'at' | 'step' | 'note' | 'instrumentId'> & {
         note?: string;
@@ -28,7 +28,7 @@ export function useBench(batch: Readonly<Ref<Batch>>) {
   const batches = useBatches();
   const notice = useNotice();
   const nowMs = useSecondsMs();
-  const actuals = computed(() => batches.observationsOf(batch.value.id));
+  const observations = computed(() => batches.observationsOf(batch.value.id));
   const progressAt = useProgress();
   const progress = computed(() => progressAt(batch.value, nowMs.value));
   /** The step that somebody tapped; null for the one that is due. */
@@ -45,14 +45,14 @@ export function useBench(batch: Readonly<Ref<Batch>>) {
     const atMs = strainedAt ? Date.parse(strainedAt) : halfMinute.value;
     return runningSteep({
       batch: batch.value,
-      actuals: actuals.value,
+      observations: observations.value,
       probes: batches.inFull.get(batch.value.id)?.probes ?? [],
       nowMs: Math.max(atMs, Date.parse(startedAt) + 1000),
     });
   });
 
   const nowIso = (): string => new Date(shop.readMs()).toISOString();
-  async function write(request: NoteActualRequest, what: string): Promise<boolean> {
+  async function write(request: NoteRequest, what: string): Promise<boolean> {
     try {
       await batches.note(batch.value.id, request, `${batch.value.coffeeName}: ${what}`);
       return true;
@@ -62,7 +62,7 @@ export function useBench(batch: Readonly<Ref<Batch>>) {
       return false;
     }
   }
-  const noteOf = (noted: Noted, step: string | null): NoteActualRequest =>
+  const noteOf = (noted: Noted, step: string | null): NoteRequest =>
     ({
       note: '',
       instrumentId: null,
@@ -70,11 +70,11 @@ export function useBench(batch: Readonly<Ref<Batch>>) {
       id: newId(),
       at: nowIso(),
       step,
-    }) as NoteActualRequest;
+    }) as NoteRequest;
 
   return {
     nowMs,
-    actuals,
+    observations,
     progress,
     inHand,
     running,

@@ -1,18 +1,18 @@
-import { countedActuals, type BatchActual } from '@ratio/core/batch';
+import { countedObservations, type ObservationRow } from '@ratio/core/batch';
 import { computed, type Ref } from 'vue';
 import { authorOf, clockTime } from '../format/index.ts';
-import { useActualText, useShop } from '../shop/index.ts';
+import { useObservationText, useShop } from '../shop/index.ts';
 
 /** What the steps themselves say. */
-const OF_STEPS: readonly BatchActual['kind'][] = ['done', 'skipped', 'strained'];
+const OF_STEPS: readonly ObservationRow['kind'][] = ['done', 'skipped', 'strained'];
 
 /** Rows that stand beside the steps, in words, the last one first. */
-export function useNoted(actuals: Readonly<Ref<readonly BatchActual[]>>) {
+export function useNoted(observations: Readonly<Ref<readonly ObservationRow[]>>) {
   const shop = useShop();
-  const textOf = useActualText();
+  const textOf = useObservationText();
 
   return computed(() =>
-    countedActuals(actuals.value)
+    countedObservations(observations.value)
       .filter(({ step, kind }) => step === null && !OF_STEPS.includes(kind))
       .map((row) => ({
         id: row.id,

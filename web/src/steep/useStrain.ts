@@ -1,6 +1,6 @@
 import {
   inputG,
-  countedActuals,
+  countedObservations,
   strainTiming,
   type Batch,
   type StrainBatchRequest,
@@ -68,7 +68,7 @@ export function useStrain(batch: Readonly<Ref<Batch>>) {
 
   /** What the steps of the batch noted of its strain. */
   const observed = computed(() => {
-    const counted = countedActuals(batches.observationsOf(batch.value.id));
+    const counted = countedObservations(batches.observationsOf(batch.value.id));
     const byStep = (key: string) => counted.find(({ step }) => step === key);
     const drawn = byStep('strain');
     return {

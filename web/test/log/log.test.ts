@@ -133,7 +133,7 @@ describe('pages of the log', () => {
         useLearningPage((all) =>
           Promise.resolve({
             fit: fitLog(
-              all.flatMap((batch) => observationOf({ batch, actuals: batch.actuals }) ?? []),
+              all.flatMap((batch) => observationOf({ batch, observations: batch.actuals }) ?? []),
             ),
             batchCount: all.length,
           }),

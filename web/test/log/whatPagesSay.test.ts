@@ -1,4 +1,4 @@
-import type { BatchActual, BatchInFull } from '@ratio/core/batch';
+import type { ObservationRow, BatchInFull } from '@ratio/core/batch';
 import { learnedModel } from '@ratio/core/brew';
 import { fitLog, observationOf } from '@ratio/core/learn';
 import type { LogRow } from '@ratio/core/log';
@@ -26,7 +26,7 @@ const season = lidoSeason();
 /** The season's batches, as the log answers them. */
 const lately: readonly BatchInFull[] = season.batches.map((batch) => ({
   ...batch,
-  actuals: season.actuals.filter(({ batchId }) => batchId === batch.id),
+  actuals: season.observations.filter(({ batchId }) => batchId === batch.id),
   photos: [],
   probes: [],
 }));
@@ -36,7 +36,7 @@ const settled = async (): Promise<void> => {
 };
 const nothing = { value: 0, sigma: 0.1 };
 const UNLEARNED = { yieldLog: nothing, rateLog: nothing, correlationFrac: 0 };
-const actual = (part: Partial<BatchActual>): BatchActual => ({
+const actual = (part: Partial<ObservationRow>): ObservationRow => ({
   ...lately[0]!.actuals[0]!,
   step: null,
   massG: null,
@@ -299,7 +299,9 @@ describe('what the log’s pages say', () => {
 
   describe('what it teaches', () => {
     const learn = (batches: readonly BatchInFull[]) => {
-      const seen = batches.flatMap((one) => observationOf({ batch: one, ...one }) ?? []);
+      const seen = batches.flatMap(
+        (one) => observationOf({ batch: one, observations: one.actuals, probes: one.probes }) ?? [],
+      );
       return Promise.resolve({ fit: fitLog(seen), batchCount: seen.length });
     };
     const open = (batches: readonly BatchInFull[] = lately.slice(0, 40)) =>

@@ -1,4 +1,4 @@
-import { NOTHING_NOTED, type BatchActual } from '@ratio/core/batch';
+import { NOTHING_NOTED, type ObservationRow } from '@ratio/core/batch';
 import { progressOf, stepsOf } from '@ratio/core/steps';
 import { expect } from 'chai';
 import { computed, shallowRef } from 'vue';
@@ -14,7 +14,7 @@ import { batchOf } from '../documents.ts';
 import { withApp } from '../withApp.ts';
 
 const MORNING = Date.parse(LIDO_MORNING);
-const row = (step: string, over: Partial<BatchActual> = {}): BatchActual => ({
+const row = (step: string, over: Partial<ObservationRow> = {}): ObservationRow => ({
   id: step,
   batchId: 'b',
   kind: 'done',
@@ -37,7 +37,7 @@ describe('what stands around the steps', () => {
   });
 
   /** Filling a batch of which another tablet has noted something. */
-  const filling = async (actuals: BatchActual[]) => {
+  const filling = async (actuals: ObservationRow[]) => {
     const batch = batchOf();
     const { batches, ...rest } = await withApp({
       browser,
@@ -76,14 +76,16 @@ describe('what stands around the steps', () => {
     });
   });
 
-  const drawnAt = (actuals: BatchActual[], key: string, comingG = 0) =>
+  const drawnAt = (actuals: ObservationRow[], key: string, comingG = 0) =>
     withApp({
       browser,
       path: '/steep/steeping',
       use: () => {
         const batch = batchOf({ startedAt: LIDO_MORNING });
         const steps = stepsOf({ plan: batch.plan });
-        const progress = computed(() => progressOf({ batch, steps, actuals, nowMs: MORNING }));
+        const progress = computed(() =>
+          progressOf({ batch, steps, observations: actuals, nowMs: MORNING }),
+        );
         return useVesselDrawn({
           batch: shallowRef(batch),
           progress,
@@ -151,7 +153,7 @@ describe('what stands around the steps', () => {
       use: () =>
         useNights(
           shallowRef(
-            runningSteep({ batch, actuals: [], nowMs: Date.parse(batch.startedAt) + 1000 }),
+            runningSteep({ batch, observations: [], nowMs: Date.parse(batch.startedAt) + 1000 }),
           ),
         ),
     });

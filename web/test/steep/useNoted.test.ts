@@ -1,11 +1,11 @@
-import { NOTHING_NOTED, type BatchActual } from '@ratio/core/batch';
+import { NOTHING_NOTED, type ObservationRow } from '@ratio/core/batch';
 import { expect } from 'chai';
 import { ref } from 'vue';
 import { useNoted } from '../../src/steep/useNoted.ts';
 import { installBrowser } from '../browser.ts';
 import { withApp } from '../withApp.ts';
 
-const row = (kind: BatchActual['kind'], over: Partial<BatchActual> = {}): BatchActual => ({
+const row = (kind: ObservationRow['kind'], over: Partial<ObservationRow> = {}): ObservationRow => ({
   id: kind,
   batchId: 'b',
   kind,
@@ -20,9 +20,9 @@ describe('useNoted', () => {
   before(() => {
     browser = installBrowser();
   });
-  const of = (rows: BatchActual[]) =>
+  const of = (rows: ObservationRow[]) =>
     withApp({ browser, path: '/steep/b', use: () => useNoted(ref(rows)) });
-  const texts = async (rows: BatchActual[]) =>
+  const texts = async (rows: ObservationRow[]) =>
     (await of(rows)).value.map(({ text }) => text.replaceAll(/\s/gu, ' '));
 
   for (const [kind, over, text] of [

@@ -1,11 +1,11 @@
-import type { BatchActual } from '@ratio/core/batch';
+import type { ObservationRow } from '@ratio/core/batch';
 import type { Step } from '@ratio/core/steps';
 import { clockTime } from './formatClock.ts';
 import type { AmountFormat } from './amountFormat.ts';
 import { listText } from './listText.ts';
 
 /** What a row names by its identity, and how a page writes. */
-interface ActualNames {
+interface ObservationNames {
   readonly format: AmountFormat;
   readonly zone: string;
   /** @returns what a vessel is called */
@@ -15,7 +15,7 @@ interface ActualNames {
 }
 
 /** @returns what was noted of a batch, in words: "poured 2.00 kg at 12 °C" */
-export function actualText(row: BatchActual, names: ActualNames): string {
+export function observationText(row: ObservationRow, names: ObservationNames): string {
   const text = withoutNote(row, names);
   if (row.note === '') return text;
   return text === '' ? row.note : `${text}: ${row.note}`;
@@ -25,7 +25,7 @@ const DONE = 'Done';
 /** A step that the batch has no more, by its key. */
 const wordsOf = (key: string | null): string => key?.replaceAll('-', ' ') ?? 'done';
 
-function withoutNote(row: BatchActual, names: ActualNames): string {
+function withoutNote(row: ObservationRow, names: ObservationNames): string {
   const { kind, massG, tempC, strengthFrac, place, vesselId, shareFrac, step } = row;
   const { format, zone, vesselOf, stepOf } = names;
   switch (kind) {

@@ -1,13 +1,13 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { countedActuals } from '../../src/batch/countedActuals.ts';
-import { actualOf } from './actuals.ts';
+import { countedObservations } from '../../src/batch/countedObservations.ts';
+import { actualOf } from './observations.ts';
 
 const done = (id: string, step: string) => actualOf('done', '18:00', { id, step });
 const undone = (id: string, undoes: string) => actualOf('undone', '18:01', { id, undoes });
-const ids = (rows: ReturnType<typeof actualOf>[]) => countedActuals(rows).map(({ id }) => id);
+const ids = (rows: ReturnType<typeof actualOf>[]) => countedObservations(rows).map(({ id }) => id);
 
-describe('countedActuals', () => {
+describe('countedObservations', () => {
   for (const { name, rows, expected } of [
     {
       name: 'a step that two tablets noted counts as it was noted first',
@@ -82,7 +82,7 @@ describe('countedActuals', () => {
   it('each step counts at most once, and nothing counts that was not written', () => {
     fc.assert(
       fc.property(written, (rows) => {
-        const counted = countedActuals(rows);
+        const counted = countedObservations(rows);
         const steps = counted.map(({ step }) => step);
         expect(new Set(steps).size).to.equal(steps.length);
         counted.forEach((row) => expect(rows).to.include(row));

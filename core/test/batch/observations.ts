@@ -1,12 +1,12 @@
 import { NOTHING_NOTED } from '../../src/batch/nothingNoted.ts';
-import type { BatchActual } from '../../src/batch/schema.ts';
+import type { ObservationRow } from '../../src/batch/schema.ts';
 
 /** A row of what happened to a batch on 12 June, changed as a test needs it. */
 export const actualOf = (
-  kind: BatchActual['kind'],
+  kind: ObservationRow['kind'],
   at: string,
-  over: Partial<BatchActual> = {},
-): BatchActual => ({
+  over: Partial<ObservationRow> = {},
+): ObservationRow => ({
   id: `${kind}-${at}`.replaceAll(':', ''),
   batchId: 'b',
   kind,
