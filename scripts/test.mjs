@@ -1,5 +1,4 @@
-// Everything that must hold. What needs no page runs two at a time, the slowest first; the journeys
-// come last. The last line counts the tests of all runners.
+// Everything that must hold: the units, then the checks, then the journeys. The last line counts the tests of all runners.
 import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync, statfsSync } from 'node:fs';
 import { availableParallelism } from 'node:os';
@@ -9,7 +8,11 @@ import { bin, build, ensureChromium, ensureInstalled, ROOT } from './tools.mjs';
 const UNITS = [
   'units, and what of the code they reach',
   bin('c8'),
-  [bin('mocha'), '--reporter', 'scripts/mochaReporter.cjs'],
+  [
+    bin('mocha'),
+    ...['--reporter', 'scripts/mochaReporter.cjs'],
+    ...['--parallel', '--jobs', String(availableParallelism())],
+  ],
 ];
 const CHECKS = [
   ['types of the pages', bin('vue-tsc'), ['-p', 'web']],
@@ -79,7 +82,9 @@ if (process.argv.includes('--checks')) {
   finish();
 }
 
-await runTogether([UNITS, ...CHECKS]);
+// The units take all processors: beside something else some would wait longer than they may.
+await runTogether([UNITS]);
+await runTogether(CHECKS);
 const mocha = report('mocha.json');
 passed += mocha?.passed ?? 0;
 // That the runner failed is counted already; each test beyond the first counts too.

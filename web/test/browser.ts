@@ -1,5 +1,8 @@
 import { Thread } from './threads.ts';
 
+/** As it was before any test replaced it. */
+export const nativeFetch = globalThis.fetch;
+
 /** What every problem document has; a test says what is its own. */
 const PROBLEM = { type: 'about:blank', title: 'A problem', code: 'problem', detail: 'A problem.' };
 

@@ -6,10 +6,7 @@ import { useEventState } from '../src/events/eventState.ts';
 import { useJugs } from '../src/events/jugs.ts';
 import { useOutbox } from '../src/sync/outbox.ts';
 import { useShop } from '../src/shop/shop.ts';
-import { installBrowser } from './browser.ts';
-
-// Other tests replace it while they run.
-const native = globalThis.fetch;
+import { installBrowser, nativeFetch } from './browser.ts';
 
 /** How a request fares on the way: it arrives, it does not, or its answer is lost. */
 type Line = 'up' | 'down' | 'answer lost';
@@ -45,7 +42,7 @@ export async function openTablets(): Promise<Tablets> {
     ask: async (path, body) => {
       const sent = body && { method: 'POST', body: JSON.stringify(body) };
       const headers = { 'Content-Type': 'application/json' };
-      return (await native(`${base}${path}`, { ...sent, headers })).json();
+      return (await nativeFetch(`${base}${path}`, { ...sent, headers })).json();
     },
     clear: async () => {
       const running = (await tablets.ask('/api/running')) as { id: string }[];
@@ -67,12 +64,12 @@ export async function openTablets(): Promise<Tablets> {
       listening.closeAllConnections();
       listening.close();
       await server.close();
-      globalThis.fetch = native;
+      globalThis.fetch = nativeFetch;
     },
   };
   globalThis.fetch = async (path, init) => {
     if (tablets.line === 'down') throw new TypeError('network down');
-    const answer = await native(`${base}${String(path)}`, init);
+    const answer = await nativeFetch(`${base}${String(path)}`, init);
     const isLost = tablets.line === 'answer lost';
     tablets.line = isLost ? 'up' : tablets.line;
     if (isLost) throw new TypeError('answer lost');

@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import 'fake-indexeddb/auto';
+import { indexedDB } from 'fake-indexeddb';
 import { createPinia, setActivePinia } from 'pinia';
 import { useNotice } from '../../src/sync/notice.ts';
 import { useOutbox } from '../../src/sync/outbox.ts';
@@ -17,6 +17,8 @@ describe('usePhotos', () => {
   let isThere: boolean;
   before(() => {
     browser = installBrowser();
+    // Not by its automatic import: that takes the window of an earlier file for the whole browser.
+    Object.assign(globalThis, { indexedDB });
   });
   beforeEach(async () => {
     isThere = true;
