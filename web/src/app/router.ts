@@ -5,7 +5,7 @@ import { whenIdle } from '../ui/browser/index.ts';
 
 export const router = createRouter({
   history: createWebHistory(),
-  // A page that opens is at its top already: to scroll it there would lay it out once more.
+  // A page that opens is at its top already; to scroll it there would cause one more layout.
   scrollBehavior: (_to, from, saved) => saved ?? (from === START_LOCATION ? false : { top: 0 }),
   routes: [
     { path: '/', redirect: '/bench' },
@@ -18,8 +18,8 @@ export const router = createRouter({
   ],
 });
 
-// A page that does not come: the program was updated meanwhile, and begins anew; or the server is away,
-// and whoever asked stays where they are. What is typed is kept either way.
+// A page cannot be loaded. If the server answers, the application was updated: reload. If it does not, stay on
+// the current page. Typed text is stored in both cases.
 router.onError(async (_error, to) => {
   const isThere = await fetch('/api/health').then(
     ({ ok }) => ok,
@@ -33,15 +33,15 @@ router.onError(async (_error, to) => {
     });
 });
 
-/** Keeps every file, so that pages open without the server. On plain HTTP no browser does that. */
+/** Registers the service worker, so that pages open without the server. Browsers do not allow it on plain HTTP. */
 const keepFiles = async (): Promise<ServiceWorkerRegistration | undefined> =>
   import.meta.env.PROD && 'serviceWorker' in navigator
     ? await navigator.serviceWorker.register('/sw.js').catch(() => undefined)
     : undefined;
 
 /**
- * Fetches every file that is not here yet, beside the page, so that it is here without the server. A page
- * is read once somebody is at work here, and stands at once when it is opened then.
+ * Fetches every file in the background, so that pages open without the server. The scripts of the other pages
+ * are loaded after the first touch or key, so that they open at once.
  */
 export function fetchAhead(): void {
   whenIdle(async () => {

@@ -37,7 +37,7 @@ export const useStart = defineStore('start', () => {
       // A draft may be one of the batches by now.
       await drafts.load();
       state.value = 'ready';
-      // What was kept from before may have got through behind what was read.
+      // Writes from before the reload may have arrived after this read.
       if (isSending) void outbox.send().then(refresh);
     } catch (error) {
       failure.value = sentenceOf(error);
@@ -46,7 +46,7 @@ export const useStart = defineStore('start', () => {
       endFirstAnswers();
     }
   }
-  /** Reads the shop again behind the page that stands. */
+  /** Reads the shop again while the page stays open. */
   async function refresh(): Promise<void> {
     await Promise.allSettled(first.map((store) => store.load()));
     // A draft may be one of the batches by now.

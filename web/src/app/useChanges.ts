@@ -14,10 +14,10 @@ import { firstReadAfter, useOutbox } from '../sync/index.ts';
 import { whenIdle } from '../ui/browser/index.ts';
 
 const OPEN_AGAIN_MS = 5000;
-/** What changes all day, a draft behind the batch that it has become. */
+/** Nouns that change all day. Batches come before drafts: a draft may have become a batch. */
 const SOON_STALE: readonly Noun[] = ['batches', 'drafts', 'jugs'];
 
-/** One document, or any of them where somebody was not there to hear. */
+/** A change of one document, or of any of a noun where changes were missed. */
 type SomethingChanged = Pick<Change, 'noun'> & Partial<Change>;
 
 /** Reads again what another page changed, and everything after a dropped connection. */
@@ -43,11 +43,11 @@ export function useChanges(isReady: () => boolean = () => true): void {
   const reloadAll = (): void => NOUNS.forEach((noun) => void reload(noun));
   let source: EventSource | null = null;
   let dropped = false;
-  /** The last change that was heard of here; null before the first where nobody knows it. */
+  /** The number of the last change that this page knows; null where it is not known. */
   let after: string | null = null;
 
   function open(): void {
-    // Not VueUse's: where two changes come at once it holds the second alone.
+    // Not useEventSource of VueUse: of two changes that arrive together it keeps the second only.
     const watches = feed.watching > 0;
     after ??= firstReadAfter();
     const query = new URLSearchParams({
@@ -62,12 +62,12 @@ export function useChanges(isReady: () => boolean = () => true): void {
     next.onmessage = ({ data, lastEventId }: MessageEvent<string>) => {
       if (lastEventId) after = lastEventId;
       const { noun, id } = JSON.parse(data) as SomethingChanged;
-      // A noun of a newer server is none of this page's.
+      // A newer server may have nouns that this page does not know.
       if (noun in stores) void reload(noun, id);
     };
     next.onerror = () => {
       dropped = true;
-      // A refusal ends a source for good; a dropped connection it mends itself.
+      // A refusal ends an event source; after a dropped connection it reconnects by itself.
       if (next.readyState === EventSource.CLOSED) again.start();
     };
     next.onopen = () => {
@@ -76,9 +76,9 @@ export function useChanges(isReady: () => boolean = () => true): void {
         void outbox.send().then(reloadAll);
         return;
       }
-      // What an instrument said before is on no stream.
+      // The stream does not repeat earlier states of instruments.
       if (watches) void reload('instruments');
-      // What changed since the first reading comes by the stream, where it is known when that was.
+      // Changes since the first read arrive on the stream, where its number is known.
       if (after === null) void reloadInOrder(SOON_STALE);
     };
     source = next;
@@ -97,7 +97,7 @@ export function useChanges(isReady: () => boolean = () => true): void {
     },
     { immediate: true },
   );
-  // One stream for all: a browser opens few of them at once.
+  // One stream for everything: a browser opens few connections at once.
   watch(
     () => feed.watching > 0,
     () => {

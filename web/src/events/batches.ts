@@ -19,11 +19,11 @@ import { useEventState } from './eventState.ts';
 import { useShop } from '../shop/index.ts';
 import { askOrLast, useOutbox, usePhotos } from '../sync/index.ts';
 
-/** All that steep, what is not clean after them, and as many others as a day at the bench and a look back take. */
+/** Batches that steep, those whose vessel is not clean, and the latest others. */
 export const LATELY_PATH = '/api/batches?count=40';
 const pathOf = (id: string): string => `/api/batches/${id}`;
 
-/** Batches at hand with the writes that wait for the server; the log has all. */
+/** The latest batches with the writes that wait for the server; the log has all batches. */
 export const useBatches = defineStore('batches', () => {
   const outbox = useOutbox();
   const photos = usePhotos();
@@ -32,7 +32,7 @@ export const useBatches = defineStore('batches', () => {
   const all = computed(() => [...state.now.batches.values()]);
 
   const keepInFull = (batch: BatchInFull): void => {
-    // Rows are only ever added: an answer with fewer of them was under way while one was noted.
+    // Rows are only added: an answer with fewer rows was sent before the last note.
     const known = state.inFull.get(batch.id);
     if (known && batch.actuals.length < known.actuals.length) return;
     state.inFull = new Map(state.inFull).set(batch.id, batch);
@@ -49,7 +49,7 @@ export const useBatches = defineStore('batches', () => {
   /** All that steep, with what was noted of each. */
   const loadRunning = (): Promise<void> =>
     read(askOrLast<BatchInFull[]>('/api/running').then((running) => running.forEach(keepInFull)));
-  /** Reads those again that are known in full; what is being read may be from before the change. */
+  /** Reads again the batches that are known in full; a read that has not ended may be older than the change. */
   async function loadOpen(changed?: string): Promise<void> {
     await Promise.allSettled(reading);
     const open = [...state.inFull.keys()].filter((id) => changed === undefined || id === changed);
@@ -74,7 +74,7 @@ export const useBatches = defineStore('batches', () => {
     { immediate: true },
   );
 
-  // What happened happened when it was entered, whenever it is sent.
+  // The time of an observation is when it was entered, not when it is sent.
   const nowIso = (): string => new Date(shop.readMs()).toISOString();
   const post = (path: string, body: object, what: string) => ({
     method: 'POST' as const,
@@ -83,7 +83,7 @@ export const useBatches = defineStore('batches', () => {
     what,
   });
 
-  /** Notes what happened; kept here while the server is away, in the order in which it was noted. */
+  /** Notes an observation. Without the server it waits, in the order of entry. */
   async function note(id: string, request: NoteRequest, what: string): Promise<void> {
     const timed = { ...request, at: request.at ?? nowIso() };
     const sent = await outbox.write(post(`${pathOf(id)}/actuals`, timed, what), keepInFull);
@@ -149,7 +149,7 @@ export const useBatches = defineStore('batches', () => {
       }),
     /** The batch after which a vessel was not cleaned; null where it is clean. */
     uncleaned: (vesselId: string): Batch | null => uncleanedAfter({ batches: all.value, vesselId }),
-    /** Those that steep no more, strained or given up; the last one first. */
+    /** Batches that have ended, strained or given up; the last one first. */
     past: computed(() => all.value.filter(({ status }) => status !== 'steeping').toReversed()),
     /** Bags or inserts that a plan takes, and how many are clean; null where it takes none of the shop's. */
     filterUse: (plan: Plan) =>

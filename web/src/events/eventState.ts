@@ -48,7 +48,7 @@ export const useEventState = defineStore('eventState', () => {
     if (waiting.value.length === 0 || !context.value) return lastRead.value;
     const known = context.value;
     return waiting.value.reduce<EventState>((state, event) => {
-      // What follows from observations is not decided without them.
+      // A decision that depends on observations is not made without them.
       if ('batchId' in event && !state.observations.has(event.batchId)) return state;
       const decision = decide(state, event, known);
       return decision.status === 'decided' ? decision.state : state;

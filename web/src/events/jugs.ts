@@ -26,13 +26,13 @@ export const onHandMl = ({
 }: Pick<Jug, 'onHandG' | 'strengthFrac'>): number =>
   storedCoffeeMl({ massG: onHandG, strengthFrac });
 
-/** Concentrate on hand, as the server's ledger has it, and the jug that is being poured from. */
+/** The jugs on hand by the server's ledger, and the jug that is chosen for pouring. */
 export const useJugs = defineStore('jugs', () => {
   const outbox = useOutbox();
   const shop = useShop();
   const state = useEventState();
   const chosenId = useStored('ratio.jug', null);
-  /** The oldest first; with what was done here and the server has not acknowledged yet. */
+  /** The oldest first, with the writes that wait for the server. */
   const jugs = computed<Jug[]>(() => {
     const listed = new Set(state.jugs.map(({ id }) => id));
     return [...state.now.jugs.values()]
@@ -91,7 +91,7 @@ export const useJugs = defineStore('jugs', () => {
       lastEntryId: null,
     };
   });
-  /** The one that was picked, or else the oldest, which should go first; an assumed one where there is none. */
+  /** The chosen jug, or else the oldest one; an assumed one where there is no jug. */
   const chosen = computed<Jug>(() => {
     if (chosenId.value === ABOUT_ID) return about.value;
     return onHand.value.find(({ id }) => id === chosenId.value) ?? onHand.value[0] ?? about.value;
@@ -102,7 +102,7 @@ export const useJugs = defineStore('jugs', () => {
   return {
     jugs,
     onHand,
-    /** The one that was picked, or else the oldest: it should go first. */
+    /** The chosen jug, or else the oldest one. */
     chosen,
     choose: (id: string) => (chosenId.value = id),
     aboutFrac,

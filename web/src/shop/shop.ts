@@ -30,7 +30,7 @@ type ShopNow = Shop & {
 export const useShop = defineStore('shop', () => {
   const outbox = useOutbox();
   const loaded = shallowRef<Shop | null>(null);
-  /** With what this tablet has written and the server has not acknowledged yet. */
+  /** With the writes that wait for the server. */
   const document = computed(() =>
     outbox.waiting
       .filter(({ path }) => path === SHOP_PATH)
@@ -54,7 +54,7 @@ export const useShop = defineStore('shop', () => {
     followClock(new Date(time), clockFrozen);
     loaded.value = own;
   }
-  /** What the log taught, the version in use first. */
+  /** What was learned from the log, the version in use first. */
   const learned = shallowRef<LearnedVersion[]>([]);
   async function loadLearned(): Promise<void> {
     learned.value = await askOrLast<LearnedVersion[]>('/api/learned');
@@ -62,12 +62,12 @@ export const useShop = defineStore('shop', () => {
   async function load(): Promise<void> {
     await Promise.all([loadShop(), coffees.load(), vessels.load(), loadLearned()]);
   }
-  /** What is predicted with, and which version of it; null for the handbook's. */
+  /** The learned constants in use, and their version; null for the handbook's. */
   const learnedInUse = computed(() => {
     const [inUse] = learned.value;
     return inUse?.learned ? { learned: inUse.learned, version: inUse.number } : null;
   });
-  /** What a coffee is taken for: by the handbook, and by what the shop's own log taught. */
+  /** The model of a coffee: by the handbook, corrected by what the shop's log taught. */
   function modelFor(coffee: Coffee): BrewModel {
     const model = modelOf(coffee);
     const inUse = learnedInUse.value;
@@ -83,14 +83,14 @@ export const useShop = defineStore('shop', () => {
   });
   function followClock(time: Date, frozen: boolean): void {
     isFrozen.value = frozen;
-    // What this tablet saw last is no clock.
+    // A stored answer does not tell the time.
     if (!connection.away) aheadMs.value = time.getTime() + waitedMs(SHOP_PATH) - Date.now();
     now.value = frozen ? time : new Date(Date.now() + aheadMs.value);
     if (frozen) ticking.pause();
     else ticking.resume();
   }
 
-  /** The shop itself, written as any document. */
+  /** The shop's own document, written like any other. */
   const shops: Pick<Documents<Shop>, 'load' | 'save'> = {
     load: loadShop,
     save: async (next) => {
@@ -114,7 +114,7 @@ export const useShop = defineStore('shop', () => {
     document,
     coffees: coffees.all,
     vessels: vessels.all,
-    /** What a batch can be brewed of: the shelf's coffees, and the usual ones for whoever has none there. */
+    /** Coffees that a batch can be brewed from: those of the shelf, then the usual ones. */
     brewable,
     learned,
     learnedInUse,

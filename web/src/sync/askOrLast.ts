@@ -2,14 +2,14 @@ import { isOurs, keptText, keptValue } from './ours.ts';
 import { useConnection } from './connection.ts';
 import { ask, Unreachable } from './client.ts';
 
-/** Behind what it was asked for: to write a long list down takes longer than a picture. */
+/** Stores an answer after the page has used it: a long list takes longer to write than a frame lasts. */
 const later = globalThis.requestIdleCallback ?? ((work: () => void) => work());
 
 const keyOf = (path: string): string => `ratio.last.${path}`;
 
 /**
- * Asks for something that pages cannot be without: where the server does not answer, what this tablet saw
- * last is taken, and the page says so.
+ * Reads something that pages need. Where the server does not answer, the last answer that this tablet stored
+ * is used, and the page says so.
  *
  * @throws {RequestProblem} with the server's problem document
  * @throws {Unreachable} where no answer came, and none is kept
@@ -33,12 +33,12 @@ function keep(path: string, answer: unknown): void {
   try {
     localStorage.setItem(keyOf(path), keptText(answer));
   } catch {
-    // A full store loses the memory of what was seen, never what was written.
+    // A full storage drops stored answers, never writes that wait.
     localStorage.removeItem(keyOf(path));
   }
 }
 
-/** What was seen last, by a program of these shapes. */
+/** The stored answer, where a program with the same shapes wrote it. */
 function kept<T>(path: string): T | undefined {
   const text = localStorage.getItem(keyOf(path));
   try {

@@ -4,7 +4,7 @@ import { v4 } from 'uuid';
 import { isObject } from './json.ts';
 import { firstAnswer } from './firstAnswers.ts';
 
-/** A problem, with the document as it is now for a stale write. */
+/** A problem document; for a stale write with the current document. */
 type Refusal = Problem & { readonly current?: unknown };
 
 /** A request that the server refused, with the reason in its own words. */
@@ -36,11 +36,11 @@ export interface Asking {
 }
 
 /**
- * Asks the server. It checks what it is sent and fills in what it answers: an answer is what its address
- * says, and pages carry no schema to see.
+ * Sends a request. The server validates requests and fills in answers, so pages trust the type of an
+ * answer and ship no schemas to check it.
  *
  * @throws {RequestProblem} with the server's problem document
- * @throws {Unreachable} where no answer came, or one that is none of the server's
+ * @throws {Unreachable} where no answer came, or one that is not the server's
  */
 export async function ask<T>(path: string, options: Asking = {}): Promise<T> {
   const { method = 'GET', body, version } = options;
@@ -70,12 +70,12 @@ export async function ask<T>(path: string, options: Asking = {}): Promise<T> {
 const isRefusal = (answer: unknown): answer is Refusal =>
   isObject(answer) && 'code' in answer && typeof answer['detail'] === 'string';
 
-/** @returns a sentence for whoever stands at the page */
+/** @returns a sentence for the reader of the page */
 export const sentenceOf = (error: unknown): string =>
   error instanceof Error ? error.message : 'Something went wrong.';
 
 /**
- * A new identity, made here so that a repeated request is known again. By random values: a tablet on
- * plain HTTP is no secure context, and has nothing else.
+ * A new identity. The page makes it, so that the server recognizes a repeated request. It uses
+ * getRandomValues: a tablet on plain HTTP is no secure context and has no randomUUID.
  */
 export const newId = (): string => v4();

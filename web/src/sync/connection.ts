@@ -1,9 +1,9 @@
 import { defineStore } from 'pinia';
 import { ref } from 'vue';
 
-/** Whether what pages show is the server's, or what this tablet saw last. */
+/** Whether pages show answers of the server, or the last ones that this tablet stored. */
 export const useConnection = defineStore('connection', () => {
-  /** The server did not answer when something was read last. */
+  /** Whether the last read got no answer. */
   const away = ref(false);
   return { away };
 });

@@ -1,21 +1,21 @@
 const START_PATH = '/api/start';
 
-/** What the server answered of what a page reads first, by address; each is taken once. */
+/** The answers to what a page reads first, by address; each is used once. */
 let answers: Promise<Map<string, unknown>> | null = null;
-/** After which change they were read. */
+/** The number of the last change that they include. */
 let readAfter: string | null = null;
-/** When they came, ms of the page. */
+/** When they arrived, ms since the page began. */
 let cameMs = 0;
 /** How long each of them waited for the script that took it, ms. */
 const waited = new Map<string, number>();
-/** The browser asks for the first ones with the page, before a script runs. */
+/** The document preloads them, before a script runs. */
 let isAskedAhead = true;
 
-/** Asks for all that a page reads first; where no answer comes, each is asked for by itself. */
+/** Requests everything that a page reads first at once; without an answer, each read sends its own request. */
 export function beginFirstAnswers(): void {
   readAfter = null;
   const wasAskedAhead = isAskedAhead;
-  // Where they do not come, whatever is asked for next is asked for here.
+  // Without them, the next read sends its own request.
   isAskedAhead = false;
   answers = fetch(START_PATH)
     .then(async (response) => {
@@ -27,13 +27,13 @@ export function beginFirstAnswers(): void {
     .catch(() => new Map());
 }
 
-/** From here on everything is asked for anew. */
+/** From now on every read sends a request. */
 export function endFirstAnswers(): void {
   answers = null;
   waited.clear();
 }
 
-/** @returns the first answer of an address; undefined where there is none, or none any more */
+/** @returns the first answer to an address; undefined where there is none, or it was used */
 export async function firstAnswer(path: string): Promise<unknown> {
   const all = await answers;
   const one = all?.get(path);
@@ -45,10 +45,10 @@ export async function firstAnswer(path: string): Promise<unknown> {
 /** @returns for how long the answer of an address was here before it was taken, ms; 0 for one that was just sent */
 export const waitedMs = (path: string): number => waited.get(path) ?? 0;
 
-/** @returns after which change the first answers were read; null where nothing says so */
+/** @returns the number of the last change that the first answers include; null where it is not known */
 export const firstReadAfter = (): string | null => readAfter;
 
-/** When the browser had what it asked for ahead, ms of the page. */
+/** When the preloaded answer had arrived, ms since the page began. */
 function aheadCameMs(): number | undefined {
   const asked = performance.getEntriesByType('resource') as PerformanceResourceTiming[];
   return asked.find(({ name }) => name.endsWith(START_PATH))?.responseEnd;

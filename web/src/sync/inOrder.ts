@@ -1,8 +1,8 @@
 /**
- * Writes that run one after another, so that each can build on what the one before left: two fields
- * that somebody leaves quickly are two writes of one document.
+ * Runs writes one after another, so that each starts from the result of the one before: two fields that
+ * are left quickly are two writes of one document.
  *
- * @returns runs a job once all before it have ended, well or not
+ * @returns a function that runs a job after all jobs before it have ended, also where they failed
  */
 export function inOrder(): <T>(job: () => Promise<T>) => Promise<T> {
   let last: Promise<unknown> = Promise.resolve();

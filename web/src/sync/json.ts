@@ -1,4 +1,4 @@
-/** @returns what a text says; undefined where it is no JSON */
+/** @returns the parsed text; undefined where it is no JSON */
 export function readJson(text: string): unknown {
   try {
     return JSON.parse(text);
@@ -7,10 +7,10 @@ export function readJson(text: string): unknown {
   }
 }
 
-/** @returns whether something has keys, a list too */
+/** @returns whether a value is an object or a list */
 export const isObject = (value: unknown): value is Record<string, unknown> =>
   typeof value === 'object' && value !== null;
 
-/** @returns whether something has keys of its own, and is no list */
+/** @returns whether a value is an object and no list */
 export const isRecord = (value: unknown): value is Record<string, unknown> =>
   isObject(value) && !Array.isArray(value);

@@ -8,7 +8,7 @@ import { rebased } from './rebased.ts';
 import { isObject, readJson } from './json.ts';
 import { useSetAside } from './setAside.ts';
 
-/** A write, as it is kept until the server has acknowledged it. */
+/** A write that waits until the server has acknowledged it. */
 export interface Write {
   readonly id: string;
   readonly method: 'POST' | 'PUT' | 'DELETE';
@@ -16,13 +16,13 @@ export interface Write {
   readonly body?: unknown;
   /** The version that was seen. */
   readonly version?: number;
-  /** The document that a change was made on, without who it is: what the change left alone is not written. */
+  /** The document that a change started from, without identity and version: unchanged fields are not written. */
   readonly before?: unknown;
-  /** What it is about, for whoever stands at the page. */
+  /** What it is about, for the reader of the page. */
   readonly what: string;
   /**
-   * An earlier write to the same address that has not been sent is replaced by it. What is written is kept
-   * elsewhere on the tablet too: nobody decides about it where the server refuses it after a reload.
+   * It replaces an earlier write to the same address that has not been sent. The tablet stores its content
+   * elsewhere too, so a refusal after a reload is not shown for a decision.
    */
   readonly replaces?: true;
 }
@@ -58,13 +58,13 @@ const isKept = (value: unknown): value is Kept =>
   Array.isArray(value['held']) &&
   value['held'].every(isHeld);
 
-/** How a write ended for now: acknowledged with an answer, or kept until the server is back. */
+/** The result of a write so far: acknowledged with an answer, or waiting for the server. */
 export type Sent<T> = { readonly kept: false; readonly answer: T } | { readonly kept: true };
 
 const KEY = 'ratio.outbox';
 const FIRST_RETRY_MS = 2000;
 const LONGEST_RETRY_MS = 30_000;
-/** Answers by which nothing was decided: the same write can be sent again. */
+/** Statuses that decide nothing: the same write can be sent again. */
 const UNDECIDED = [401, 408, 429];
 
 const isDecided = (error: unknown): error is RequestProblem =>
@@ -73,21 +73,21 @@ const isDecided = (error: unknown): error is RequestProblem =>
   !UNDECIDED.includes(error.problem.status);
 
 interface Waiter {
-  /** Takes the answer in before the write leaves what is shown. */
+  /** Stores the answer before the write stops being shown as waiting. */
   readonly arrive: (answer: unknown) => void;
   readonly resolve: (sent: Sent<unknown>) => void;
   readonly reject: (error: unknown) => void;
 }
 
 /**
- * Every write of this page, in order. Each is kept in the browser before it is sent, under an identity of
- * its own, and leaves when the server has acknowledged it: a reload, a closed tablet and a lost answer
- * lose nothing and do nothing twice.
+ * Every write of this page, in order. Each is stored in the browser before it is sent, with its own identity,
+ * and removed when the server has acknowledged it: a reload, a closed tablet and a lost answer lose
+ * nothing and repeat nothing.
  */
 export const useOutbox = defineStore('outbox', () => {
   const aside = useSetAside();
   const kept = shallowRef<Kept>({ waiting: [], held: [] });
-  /** Why nothing gets through; empty while it does. */
+  /** Why writes do not reach the server; empty while they do. */
   const stopped = ref('');
   const waiters = new Map<string, Waiter>();
 
@@ -101,7 +101,7 @@ export const useOutbox = defineStore('outbox', () => {
     return { waiting: [], held: [] };
   }
 
-  // Another tab of this browser keeps its writes here too: what is stored is read anew before each change.
+  // Another tab of this browser stores its writes here too: read the storage again before each change.
   function change(next: (now: Kept) => Kept): void {
     kept.value = next(read());
     localStorage.setItem(KEY, JSON.stringify(kept.value));
@@ -118,10 +118,10 @@ export const useOutbox = defineStore('outbox', () => {
     { immediate: false },
   );
   let sending: Promise<void> | null = null;
-  /** The write that is on its way. */
+  /** The write that is being sent. */
   let sentId: string | null = null;
 
-  /** Sends what waits, the oldest first, as long as it gets through. */
+  /** Sends waiting writes, the oldest first, until one does not reach the server. */
   function send(): Promise<void> {
     sending ??= sendAll().finally(() => (sending = null));
     return sending;
@@ -157,14 +157,14 @@ export const useOutbox = defineStore('outbox', () => {
       change(without(id));
       const waiter = waiters.get(id);
       waiters.delete(id);
-      // Whoever waits for it says so; nobody does after a reload.
+      // The caller shows the refusal; after a reload there is no caller.
       if (waiter) waiter.reject(error);
       else if (!write.replaces) hold({ write, reason: problem.detail, fields: [] });
       return true;
     }
   }
 
-  /** Hears of each write that the server took, before it leaves what is shown as waiting. */
+  /** Runs for each acknowledged write, before it stops being shown as waiting. */
   const acknowledged = createEventHook<Write>();
 
   function done(write: Write, answer: unknown): true {
@@ -188,7 +188,7 @@ export const useOutbox = defineStore('outbox', () => {
 
   const hold = (held: Held): void => change((now) => ({ ...now, held: [...now.held, held] }));
 
-  /** A write that somebody else came before: made on what is there now, where both can stand. */
+  /** A stale write: rebased on the current document, where both changes can stand. */
   function settled(write: Write, current: unknown, error: RequestProblem): boolean {
     const { id: _, version: now, ...there } = (current ?? {}) as Record<string, unknown>;
     const { id, method, body, before } = write;
@@ -196,7 +196,7 @@ export const useOutbox = defineStore('outbox', () => {
       method === 'DELETE'
         ? (current ?? null) === null
         : method === 'PUT' && isEqual(sameKeys(there, body), body);
-    // Its answer was lost, or somebody did the very same.
+    // Its answer was lost, or somebody made the same change.
     if (isDone) return done(write, current);
     const fields =
       method === 'PUT' && current && before !== undefined
@@ -216,7 +216,7 @@ export const useOutbox = defineStore('outbox', () => {
     const waiter = waiters.get(id);
     waiters.delete(id);
     waiter?.reject(error);
-    // What both changed is shown with both versions; for the rest, whoever waits for it says so.
+    // Fields that both changed are shown in both versions; the caller shows any other refusal.
     if (!write.replaces && (fields || !waiter))
       hold({ write, reason: error.problem.detail, current, fields: fields ?? [] });
     return true;
@@ -233,9 +233,9 @@ export const useOutbox = defineStore('outbox', () => {
     send,
     onAcknowledged: acknowledged.on,
     /**
-     * Writes: kept here first, then sent after all that wait.
+     * Stores a write, then sends it after all that wait.
      *
-     * @param arrive takes the answer in, at the moment at which the write stops being shown as waiting
+     * @param arrive stores the answer, when the write stops being shown as waiting
      * @throws {RequestProblem} where the server refuses it
      */
     async write<T>(
@@ -256,12 +256,12 @@ export const useOutbox = defineStore('outbox', () => {
           arrive: (answer) => arrive(answer as T),
         }),
       );
-      // One under way takes this one along, unless it has just looked for the last time.
+      // A loop that is sending takes this one too, unless it has just ended.
       void send().then(() => (waiters.has(id) ? send() : undefined));
       const ended = await sent;
       return ended.kept ? ended : { kept: false, answer: ended.answer as T };
     },
-    /** Sends a held write again, over what is there now. */
+    /** Sends a held write again, over the current document. */
     insist(held: Held): void {
       const { write, current } = held;
       const version = (current as { version?: number } | null | undefined)?.version ?? 0;
@@ -274,12 +274,12 @@ export const useOutbox = defineStore('outbox', () => {
       }));
       void send();
     },
-    /** Discards a held write: what is there now stays. */
+    /** Discards a held write; the current document stays. */
     discard: ({ write }: Held): void =>
       change((now) => ({ ...now, held: now.held.filter((one) => one.write.id !== write.id) })),
   };
 });
 
-/** Of a stored document the keys that a write has: the server keeps more of some, such as when it was saved. */
+/** The keys of a stored document that a write has too: the server adds some, such as the time of saving. */
 const sameKeys = (stored: Record<string, unknown>, body: unknown): object =>
   Object.fromEntries(Object.keys(isObject(body) ? body : {}).map((key) => [key, stored[key]]));

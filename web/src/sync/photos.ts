@@ -20,8 +20,8 @@ interface WaitingPhoto {
 const RETRY_MS = 10_000;
 
 /**
- * Photographs on their way: each is kept in the browser before it is sent, and leaves when the server has
- * acknowledged it. They go behind every other write, because their batch may still be one.
+ * Photographs that wait for the server. Each is stored in the browser before it is sent, and removed when the
+ * server has acknowledged it. They are sent after every other write, because their batch may be one.
  */
 export const usePhotos = defineStore('photos', () => {
   const outbox = useOutbox();
@@ -62,7 +62,7 @@ export const usePhotos = defineStore('photos', () => {
     waiting.value = [...byAge.filter(isNew), ...waiting.value];
     await send();
   }
-  // A browser that keeps nothing has kept nothing.
+  // A browser without storage has stored nothing.
   void readKept().catch(() => undefined);
   useEventListener('online', () => void send());
   watch(

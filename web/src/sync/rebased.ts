@@ -2,8 +2,8 @@ import { isEqual } from '@ratio/core/document';
 import { isRecord } from './json.ts';
 
 /**
- * A change of a document, made on what it has become meanwhile: what the change left as it was stays
- * as it is now, in nested parts and in lists of the same length too.
+ * Applies a change to the current version of a document. Fields that the change did not touch keep their
+ * current value, also in nested parts and in lists of the same length.
  *
  * @param input.before the document that the change was made on
  * @param input.after the same, changed

@@ -6,7 +6,7 @@ import { askOrLast } from './askOrLast.ts';
 
 const PATH = '/api/session';
 
-/** Who stands at this page, and what they may do; the server asks again at every request. */
+/** Who is signed in at this page, and what they may do; the server checks each request again. */
 export const useSession = defineStore('session', () => {
   const session = shallowRef<Session | null>(null);
 
@@ -20,7 +20,7 @@ export const useSession = defineStore('session', () => {
     load: async (): Promise<void> => {
       session.value = await askOrLast<Session>(PATH);
     },
-    /** Whether what takes at least a role can be done by whoever stands here. */
+    /** Whether the person who is signed in has at least this role. */
     can: (least: Role): boolean => mayDo(session.value?.role ?? 'leads', least),
     signIn: (request: SignInRequest): Promise<void> => change('POST', PATH, request),
     signOut: (): Promise<void> => change('DELETE', PATH),

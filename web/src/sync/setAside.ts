@@ -10,7 +10,7 @@ export interface SetAside {
 
 const KEY = 'ratio.setAside';
 
-/** What this browser kept in a shape of before: shown, exported or discarded, never guessed at. */
+/** Stored values of an older shape that cannot be read: they are shown, exported or discarded, never guessed. */
 export const useSetAside = defineStore('setAside', () => {
   const all = shallowRef<readonly SetAside[]>(kept());
 

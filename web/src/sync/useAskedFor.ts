@@ -3,8 +3,8 @@ import { useRoute } from 'vue-router';
 import { useNotice } from './notice.ts';
 
 /**
- * Takes into hand what the address asks for, by its id under a key; where there is no such thing, or
- * not any more, that is said.
+ * Selects what the query of the address names by its identity; says so where it does not exist, or not any
+ * more.
  */
 export function useAskedFor(input: {
   key: string;
@@ -23,7 +23,7 @@ export function useAskedFor(input: {
     },
     { immediate: true },
   );
-  // Once for each address: what is let go later was there.
+  // Once for each address: something that is removed later did exist.
   watch(
     [() => route.query[input.key], () => input.ids().length > 0],
     ([asked, isKnown]) => {

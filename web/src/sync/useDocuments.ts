@@ -66,7 +66,7 @@ export function useDocuments<T extends Identified>(path: string): Documents<T> {
   };
 }
 
-/** @returns a document without who it is; undefined for none */
+/** @returns a document without identity and version; undefined for none */
 export function bodyOf(document: Identified | undefined): object | undefined {
   if (document === undefined) return undefined;
   const { id: _, version: __, ...body } = document;
@@ -88,7 +88,7 @@ function applied<T extends Identified>(
   return withOne(documents, written);
 }
 
-/** Documents with one of them as it is now, or a new one at the end. */
+/** Documents with one of them replaced by its current version, or a new one added. */
 function withOne<T extends Identified>(documents: T[], now: T): T[] {
   return documents.some(({ id }) => id === now.id)
     ? documents.map((one) => (one.id === now.id ? now : one))

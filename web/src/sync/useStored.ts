@@ -15,14 +15,14 @@ export function useStored<K extends keyof Kept>(key: K, initial: Kept[K]): Ref<K
   const aside = useSetAside();
   return useStorage<Kept[K]>(key, initial, localStorage, {
     writeDefaults: false,
-    // Another tab of this tablet is another hand: what it changes comes by the server.
+    // Another tab is treated as another tablet: its changes arrive from the server.
     listenToStorageChanges: false,
     serializer: {
       read: (text) => {
         try {
           if (isOurs(text)) return keptValue(text) as Kept[K];
         } catch {
-          // Cut off: as good as foreign.
+          // A text that is cut off is set aside, like one of another shape.
         }
         aside.add({ key, text });
         return initial;

@@ -1,4 +1,4 @@
-/** Gives a text or a picture to whoever sits at the page, as a file. */
+/** Downloads a text or a picture as a file. */
 export function saveFile(input: { name: string; data: string | Blob; type?: string }): void {
   const { name, data, type = 'application/json' } = input;
   const href = URL.createObjectURL(new Blob([data], { type }));

@@ -2,8 +2,8 @@ import { onClickOutside, useEventListener } from '@vueuse/core';
 import { nextTick, toRef, watch, type ShallowRef } from 'vue';
 
 /**
- * A panel that is open beside what was touched: a touch elsewhere or Escape closes it, and the keys go in
- * with it and come back.
+ * A panel beside the element that opened it. A touch elsewhere or Escape closes it; the focus moves into it and
+ * returns.
  *
  * @param of.shown what is in it; undefined while it is closed
  * @param of.anchor what was touched; a touch on it is its own
@@ -27,7 +27,7 @@ export function usePanelBeside(input: {
     async (now, last) => {
       await nextTick();
       if (now !== undefined) panel.value?.focus({ preventScroll: true });
-      // Whoever was in it goes on from where they asked; whoever touched something else is there.
+      // Focus inside the panel returns to the opener; focus that moved elsewhere stays there.
       else if (last !== undefined && panel.value?.contains(document.activeElement))
         anchor()?.focus({ preventScroll: true });
     },

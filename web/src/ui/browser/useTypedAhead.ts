@@ -2,8 +2,8 @@ import { useEventListener } from '@vueuse/core';
 import type { Ref } from 'vue';
 
 /**
- * Takes what is typed while a field is still on its way, so that its first letters are neither lost nor
- * taken for keys of the page.
+ * Collects what is typed before a field has loaded, so that the first letters are neither lost nor read as
+ * shortcuts of the page.
  *
  * @param of.waits whether the field is asked for
  * @param of.text what is typed into it
@@ -15,12 +15,12 @@ export function useTypedAhead(input: { waits: Readonly<Ref<boolean>>; text: Ref<
       return;
     const target = event.target as HTMLElement;
     if (target.closest('input, textarea')) return;
-    // A space presses the button that it stands on.
+    // A space presses the focused button.
     if (event.key === ' ' && target.closest('[role="dialog"] button')) return;
     event.preventDefault();
     event.stopImmediatePropagation();
     text.value += event.key;
   };
-  // Before the keys of the page hear of it.
+  // Before the shortcuts of the page.
   useEventListener(window, 'keydown', take, { capture: true });
 }

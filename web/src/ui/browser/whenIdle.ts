@@ -1,4 +1,4 @@
-/** A page that is busy all the time does the work after this long all the same. */
+/** On a page that is never idle the work runs after this time, ms. */
 const MOST_WAIT_MS = 1000;
 
 /**
