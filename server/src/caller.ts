@@ -1,16 +1,16 @@
 import type { Role } from '@ratio/core/shop';
 
-/** Who asks: in which shop, and under which name. */
+/** The sender of a request: shop and name. */
 export interface Caller {
   readonly shopId: string;
-  /** Who did it, as it is kept with every row. */
+  /** The author that is stored with every row. */
   readonly author: string;
 }
 
-/** Who asks, and what they may do. */
+/** The sender of a request, with the role. */
 export interface RoledCaller extends Caller {
   readonly role: Role;
 }
 
-/** Whoever stands at the machine itself while nobody has signed in. */
+/** The author of requests from the machine itself while nobody is signed in. */
 export const UNSIGNED = 'unsigned';

@@ -4,7 +4,7 @@ import { ProblemError } from './problem.ts';
 /** The server's one clock. */
 export interface Clock {
   readonly now: () => Date;
-  /** Whether time stands still. */
+  /** Whether the clock is frozen. */
   readonly frozen: boolean;
   /**
    * How far the machine's clock is behind what was written last, ms; 0 as it should be. It is above where
@@ -22,11 +22,11 @@ export interface Clock {
   readonly momentOf: (at: string | undefined) => Date;
 }
 
-/** Clocks are corrected by this much every day; nobody need hear of it. */
+/** Clocks are corrected by this much every day; that needs no message. */
 const UNSAID_MS = 60_000;
 
 /**
- * A clock that runs, or stands still.
+ * A clock that runs, or is frozen.
  *
  * @param input.frozenAt instant at which it stands, or null to run
  * @param input.offsetMs added to the machine's time while it runs: a demo keeps its own morning

@@ -35,7 +35,7 @@ export interface Config {
   readonly dataDir: string;
   /** The shop to serve; null for the only one. */
   readonly shopId: string | null;
-  /** Instant at which the clock stands still, for pictures and tests. */
+  /** Instant at which the clock is frozen, for pictures and tests. */
   readonly frozenAt: Date | null;
   readonly logLevel: string;
   readonly tls: Tls;

@@ -59,7 +59,7 @@ interface Needs {
   readonly clock: Clock;
   readonly changes: Changes;
   readonly log: Logger;
-  /** Their drivers, where whoever calls it closes them; its own where left out. */
+  /** Drivers of the instruments, if the caller closes them; the application's own where left out. */
   readonly instruments?: InstrumentHub;
   /** What the shop calls the machine, besides its own names and addresses. */
   readonly names?: readonly string[];
@@ -74,7 +74,7 @@ interface Needs {
   readonly authority?: string | null;
 }
 
-/** Builds the application; whoever calls it listens. */
+/** Builds the application; the caller listens. */
 export function createApp(needs: Needs): Express {
   const { db, shopId, clock, changes, log, names = [], webDir } = needs;
   const { instruments = createInstrumentHub({ db, shopId, clock, changes, log }) } = needs;
@@ -84,8 +84,8 @@ export function createApp(needs: Needs): Express {
   app.disable('x-powered-by');
   app.use(
     helmet({
-      // Where tablets come by plain HTTP, browsers complain of these on every page. An own certificate
-      // may be given up again, so that nobody is held to HTTPS by it.
+      // On plain HTTP browsers log an error about these on every page. No Strict-Transport-Security: a shop
+      // may give up its own certificate again.
       strictTransportSecurity: isSecure && authority === null,
       crossOriginOpenerPolicy: isSecure,
       originAgentCluster: isSecure,

@@ -14,14 +14,14 @@ import { bodyProblem, ProblemError } from './problem.ts';
 /** What a handler gets of a request, checked. */
 export interface Call<B, Q = unknown> {
   readonly caller: RoledCaller;
-  /** Whence it comes, before anybody has signed in. */
+  /** Where the request comes from, before anybody has signed in. */
   readonly origin: Origin;
-  /** Address of whoever asks. */
+  /** Address of the sender. */
   readonly from: string;
-  /** Keeps a token in the asking browser, or takes it away. */
+  /** Sets a token's cookie in the browser, or clears it. */
   readonly keep: (name: CookieName, token: string | null) => void;
   readonly body: B;
-  /** What stands behind the path, checked; nothing where an endpoint asks for nothing. */
+  /** The validated query; empty where the endpoint has none. */
   readonly query: Q;
   /** Parts of the path by name; every name of the path is there. */
   readonly params: Readonly<Record<string, string>>;
@@ -39,7 +39,7 @@ export interface Endpoint<B = unknown, Q = unknown> {
   readonly query?: z.ZodType<Q>;
   readonly answer: z.ZodType;
   readonly status?: number;
-  /** It answers what is stored, the same to all of a role: until a write, that is written out once. */
+  /** The answer depends on stored data and the role only: it is serialized once until the next write. */
   readonly isStored?: boolean;
   readonly handle: (call: Call<B, Q>) => unknown;
 }
@@ -59,7 +59,7 @@ export function idOf(params: Call<unknown>['params']): string {
   throw new ProblemError('bad_request', 'An id has small letters, digits and dashes, at most 64.');
 }
 
-/** @returns the schema of a document as it is sent to be written: all of it but who it is */
+/** @returns the schema of a document in a write: without identity and version */
 export const bodyOf = <S extends z.ZodObject<{ id: z.ZodType; version: z.ZodType }>>(schema: S) =>
   schema.omit({ id: true, version: true } as never).strict() as unknown as z.ZodType<
     Omit<z.infer<S>, 'id' | 'version'>

@@ -4,7 +4,7 @@ import type { Database } from './database/database.ts';
 import { endpoint } from './endpoint.ts';
 import { VERSION } from './version.ts';
 
-/** Room below which somebody should clear up before writes fail, bytes. */
+/** Free space below which writes may soon fail, bytes. */
 const LOW_BYTES = 50e6;
 
 /** Whether the server answers, and whether its database can be written to. */

@@ -16,7 +16,7 @@ export const keepDocuments = <T extends Identified>(input: {
   documents: Documents<T>;
   changes: Changes;
   noun: Noun;
-  /** Keys that somebody who leads may change alone. */
+  /** Keys that only a lead may change. */
   prices?: readonly (keyof T & string)[];
 }): KeptDocuments<T> => {
   const { documents, changes, noun, prices = [] } = input;

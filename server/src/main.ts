@@ -27,7 +27,7 @@ const RESTORE_EVERY_MS = 2000;
 /** A shop that is open: what answers, and how it closes. */
 interface OpenShop {
   readonly answer: RequestListener;
-  /** Ends what goes on by itself, so that the last requests are soon answered. */
+  /** Stops background work, so that the last requests are answered soon. */
   readonly stopBackground: () => void;
   readonly close: () => Promise<void>;
 }
@@ -133,7 +133,7 @@ async function start(): Promise<void> {
       .finally(() => (restarting = null));
   }
 
-  /** Answers what is under way, writes the log into the database, and goes. */
+  /** Answers open requests, merges the write-ahead log, and exits. */
   async function stop(signal: string): Promise<void> {
     log.info(`${signal}: stopping`);
     await restarting;
@@ -180,7 +180,7 @@ function cannotListen(error: Error, { host, port }: { host: string; port: number
   return sentence === undefined ? error : new StartError(sentence);
 }
 
-/** One sentence and no stack where it is known: whoever starts it need not be a programmer. */
+/** A known error is one sentence without a stack: the reader may not be a programmer. */
 function refuse(error: unknown): never {
   if (error instanceof StartError) console.error(`Ratio cannot start. ${error.message}`);
   else console.error('Ratio cannot start.', error);

@@ -3,7 +3,7 @@ import { DomainError } from '@ratio/core/errors';
 import type { z } from 'zod';
 import { isSqliteError } from './database/writeTransaction.ts';
 
-/** Every way in which a request can fail: the status, and what it says in short. */
+/** Every code of a problem, with its status and title. */
 export const PROBLEMS = {
   bad_json: { status: 400, title: 'The body is not JSON' },
   bad_body: { status: 400, title: 'The body does not fit' },
@@ -32,7 +32,7 @@ export const PROBLEMS = {
 export type ProblemCode = keyof typeof PROBLEMS;
 type Issues = NonNullable<Problem['issues']>;
 
-/** A failure with an answer for whoever asked. */
+/** A failure that is answered with a problem document. */
 export class ProblemError extends Error {
   override readonly name = 'ProblemError';
   readonly code: ProblemCode;
@@ -116,7 +116,7 @@ function nearness(branch: readonly Issue[]): number {
 /**
  * Makes a problem of whatever was thrown.
  *
- * @returns a problem to answer with; `internal` for what nobody foresaw
+ * @returns a problem to answer with; `internal` for an unexpected error
  */
 export function toProblem(error: unknown): ProblemError {
   if (error instanceof ProblemError) return error;

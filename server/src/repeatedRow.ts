@@ -20,7 +20,7 @@ export const momentOnce = (input: {
 };
 
 /**
- * Whether a row is there already: sent again it changes nothing, whoever sends it.
+ * Whether a row exists already: a repeated request changes nothing, from any sender.
  *
  * @param before what is written under its identity; null where nothing is
  * @throws {ProblemError} already_exists where something else is

@@ -26,7 +26,7 @@ const READ_FIRST = [
   '/api/jugs',
 ] as const;
 
-/** One request for all that a page reads first; what whoever asks may not read is left out. */
+/** One request for everything that a page reads first, without what the sender may not read. */
 export function startEndpoint(input: {
   endpoints: readonly Endpoint[];
   changes: Pick<Changes, 'latest'>;
@@ -41,7 +41,7 @@ export function startEndpoint(input: {
     if (!read || right === undefined) throw new Error(`Nobody answers ${path}.`);
     return { address, right, read, query: read.query?.parse(Object.fromEntries(searchParams)) };
   });
-  // Who asks is looked up once for each.
+  // The sender is identified once for each.
   const rights = [...new Set(reads.map(({ right }) => right))];
   return endpoint({
     method: 'get',

@@ -1,4 +1,4 @@
-/** Why Ratio cannot start, in one sentence for whoever started it, and what to do. */
+/** Why Ratio cannot start, in one sentence, and what to do. */
 export class StartError extends Error {
   override readonly name = 'StartError';
 }

@@ -45,9 +45,9 @@ const photoSchema = z.object({
 });
 const of = <S extends z.ZodObject>(schema: S) => schema.extend({ author: authorSchema });
 
-/** What each line of an archive is, by the file that it stands in. */
+/** The schema of a line, by the file of the archive. */
 export const LINE_SCHEMAS: Readonly<Record<ShopTable, z.ZodType>> = {
-  // A shop is called what the server that takes it in calls it.
+  // The importing server gives the shop its identity.
   shops: of(shopSchema.omit({ id: true }))
     .extend({ clockOffsetMs: z.number() })
     .loose(),

@@ -147,7 +147,7 @@ async function readLines(input: {
   return count;
 }
 
-/** Lines of a file; what is broken in it is refused like everything else, and no more than a line is held. */
+/** Lines of a file, one in memory at a time; a broken line is refused like any other wrong one. */
 async function* unpacked(stream: Readable, table: ShopTable): AsyncGenerator<string> {
   let held = '';
   try {
@@ -155,7 +155,7 @@ async function* unpacked(stream: Readable, table: ShopTable): AsyncGenerator<str
       const lines = (held + String(part)).split('\n');
       held = lines.pop()!;
       yield* lines;
-      // Whoever reads it refuses what is too long.
+      // The reader refuses a line that is too long.
       if (held.length > LONGEST_LINE) yield held;
     }
   } catch (error) {

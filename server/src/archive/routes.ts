@@ -22,7 +22,7 @@ export function mountArchive(
   input: {
     db: Database;
     changes: Changes;
-    /** Takes up what is another one now and runs by itself. */
+    /** Restarts background work on the new data. */
     taken: () => Promise<void>;
     callerOf: (request: Request) => Promise<RoledCaller>;
   },
@@ -43,7 +43,7 @@ export function mountArchive(
     try {
       const file = path.join(dir, 'archive.zip');
       await received(request, file);
-      // What is replaced is kept, whatever somebody meant to send.
+      // The replaced data is kept as a copy in any case.
       await makeBackup({ db, by: 'hand', at: new Date() });
       const { shopId } = caller;
       const isStopped = (): boolean => request.destroyed && !request.complete;

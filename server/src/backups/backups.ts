@@ -17,11 +17,11 @@ export interface Backup {
 
 /** A daily copy is made when the last one is older than this: less than a day, so that a later start counts. */
 const LEAST_APART_MS = 20 * 3_600_000;
-/** How many of each kind are kept, the latest ones. */
+/** How many copies of each kind are retained: the latest. */
 const KEPT: Readonly<Record<Backup['by'], number>> = { day: 14, hand: 20, update: 5, restore: 5 };
 const NAME =
   /^(\d{4}-\d\d-\d\dT\d\d-\d\d-\d\d-\d{3}Z)-(day|hand|before-update|before-restore)\.sqlite$/;
-/** A restored file that waits for the next start, which takes it before anything is opened. */
+/** A restored file. The next start uses it before it opens the database. */
 const WAITING = 'restore.sqlite';
 
 const stampOf = (at: Date): string => at.toISOString().replaceAll(/[:.]/g, '-');
@@ -51,7 +51,7 @@ export async function listBackups(dataDir: string): Promise<Backup[]> {
 }
 
 /**
- * Copies the database while it is in use, checks the copy by opening it, and lets go of the oldest.
+ * Copies the database while it is in use, checks the copy by opening it, and deletes the oldest.
  *
  * @returns the copy
  * @throws where there is no room for it, or it does not pass
@@ -66,7 +66,7 @@ export async function makeBackup(input: {
   return made;
 }
 
-/** Copies are made one after another: each lets go of what the next one would look at. */
+/** Copies are made one after another: each deletes files that the next one would list. */
 let underWay: Promise<unknown> = Promise.resolve();
 
 async function makeNext({ db, by, at }: Parameters<typeof makeBackup>[0]): Promise<Backup> {
@@ -90,7 +90,7 @@ async function removeOldBackups(dataDir: string): Promise<void> {
 }
 
 /**
- * Checks a copy and puts it where the next start takes it: what runs until then stays as it is.
+ * Checks a copy and stores it for the next start; until then nothing changes.
  *
  * @param file the copy, anywhere
  * @throws {StartError} where it is no sound database of Ratio's
@@ -110,9 +110,9 @@ export async function prepareRestore(input: { dataDir: string; file: string }): 
 }
 
 /**
- * Takes a restored file into use, before the database is opened; what was there is kept as a copy.
+ * Replaces the database by a restored file, before it is opened; the old database becomes a copy.
  *
- * @returns where what was there before is kept, '' where nothing was; null where no file waits
+ * @returns the file of the old database, '' where there was none; null where no restored file waits
  */
 export async function takeRestored(dataDir: string, at: Date): Promise<string | null> {
   const waiting = path.join(dataDir, WAITING);
@@ -127,7 +127,7 @@ export async function takeRestored(dataDir: string, at: Date): Promise<string | 
     await rename(file, before);
     for (const end of ['-wal', '-shm']) await rm(`${file}${end}`, { force: true });
   }
-  // A kill between the two renames is repaired by the next start, which comes here again.
+  // After a kill between the two renames the next start repeats this.
   await rename(waiting, file);
   return before;
 }

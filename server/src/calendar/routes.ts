@@ -22,7 +22,7 @@ interface Needs {
   readonly port: () => number;
 }
 
-/** What ended longer ago than this stands in no feed. */
+/** Events that ended longer ago are not in a feed. */
 const FEED_MS = 60 * 86_400_000;
 const FEED_PATH = '/api/calendar.ics';
 
@@ -80,7 +80,7 @@ export function calendarEndpoints({ db, scheme, port }: Needs): readonly Endpoin
   ];
 }
 
-/** Calendars: of one batch for whoever may see it, and of all of them behind the secret address. */
+/** Calendars: of one batch by right, and of all batches by the secret address. */
 export function mountCalendars(
   app: Express,
   input: Needs & { callerOf: (request: Request) => Promise<Caller> },

@@ -8,7 +8,7 @@ import { ProblemError } from '../problem.ts';
 /** Publishes to every open page what changed. */
 export interface Changes {
   readonly publish: (caller: Caller, change: Change) => void;
-  /** The name of this moment among the changes: whoever reads the shop from here on asks for what comes after it. */
+  /** The number of the latest change: a reader asks later for the changes after it. */
   readonly latest: () => string;
   /**
    * Server-sent events of the caller's shop, until the page goes away. `with=instruments` in the query:
@@ -71,7 +71,7 @@ export function createChanges(): Changes {
         'Content-Type': 'text/event-stream',
         'Cache-Control': 'no-cache, no-transform',
       });
-      // With an id a browser says that it comes again: its page reads everything then.
+      // The id makes a reconnecting browser recognizable: its page reads everything then.
       response.write(`retry: 2000\nid: ${latest()}\n\n`);
       if (typeof after === 'string' && request.get('Last-Event-ID') === undefined)
         for (const noun of changedAfter(shopId, after))

@@ -10,7 +10,7 @@ function dateOf(params: Readonly<Record<string, string>>): string {
   throw new ProblemError('bad_request', 'A day is written as 2026-06-13.');
 }
 
-/** Days: what was poured on them, and what was written down. */
+/** Days: their pours and their notes. */
 export const dayEndpoints = (days: DayService): readonly Endpoint[] => [
   endpoint({
     method: 'get',

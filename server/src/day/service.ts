@@ -14,7 +14,7 @@ import { answered } from '../database/rows.ts';
 import { ProblemError } from '../problem.ts';
 import { isRepeat, momentOnce } from '../repeatedRow.ts';
 
-/** What is written down of a day, and what was poured on each. */
+/** The notes of a day, and the pours of each. */
 export interface DayService {
   /** What was poured on each of the last weeks' days, by quarters of an hour. */
   readonly pours: (caller: Caller) => Promise<DayPours[]>;

@@ -4,7 +4,7 @@ import type { Transaction } from 'sequelize';
 import type { Clock } from '../clock.ts';
 import type { Database } from '../database/database.ts';
 
-/** Loads the shop, its shelf and what its log has taught, as they are in a transaction. */
+/** Loads the shop, its shelf and the learned constants in a transaction. */
 export async function loadContext(
   db: Database,
   { shopId, clock, transaction }: { shopId: string; clock: Clock; transaction: Transaction },

@@ -1,9 +1,9 @@
 import type { InstrumentActRequest, Line } from '@ratio/core/instruments';
 
-/** How a driver stands with what it drives. */
+/** The state of a driver's connection. */
 export type DriverState = 'connecting' | 'speaks' | 'gone';
 
-/** Where a driver says what it hears. */
+/** Receives what a driver reads. */
 export interface Hearing {
   readonly line: (line: Line) => void;
   readonly state: (state: DriverState, detail: string) => void;

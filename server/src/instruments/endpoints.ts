@@ -19,7 +19,7 @@ const historySchema = z.array(
   }),
 );
 
-/** Instruments: kept as documents, asked for what they say, told what to do. */
+/** Instruments: their documents, their readings, and their actions. */
 export const instrumentEndpoints = (input: {
   documents: KeptDocuments<Instrument>;
   hub: InstrumentHub;

@@ -25,7 +25,7 @@ import { tcpDriver } from './tcpDriver.ts';
 
 /** The instruments of a shop, each with its driver. */
 export interface InstrumentHub {
-  /** Takes up what was changed of them. */
+  /** Applies changes of the instruments' documents. */
   readonly refresh: () => Promise<void>;
   readonly states: () => InstrumentState[];
   /** @throws {ProblemError} not_found, or not_possible_now where it cannot do that */
@@ -46,7 +46,7 @@ interface Running {
   sample: Sample | null;
   heardMs: number;
   sentMs: number;
-  /** Of a probe: the minute that goes on. */
+  /** Of a probe: the current minute. */
   minute: { readonly at: number; sum: number; count: number } | null;
   /** The last degrees Brix, newest last. */
   recent: number[];

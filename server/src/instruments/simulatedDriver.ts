@@ -18,7 +18,7 @@ export interface Surroundings {
   readonly placeC: () => Promise<number>;
   /** Degrees Brix of a coffee strength, 0–1. */
   readonly brixOf: (strengthFrac: number) => number;
-  /** Whether anybody looks: a scale that nobody watches stands still. */
+  /** Whether a page watches: a simulated scale changes only then. */
   readonly isWatched: () => boolean;
 }
 
@@ -28,7 +28,7 @@ const LOOK_EVERY_MS = 400;
 const POUR_S = 4;
 const LEAST_G_PER_S = 40;
 
-/** A stand-in that behaves like the instrument, on a clock of its own. */
+/** A simulated instrument with its own clock. */
 export function simulatedDriver(
   { kind, driver }: Pick<Instrument, 'kind' | 'driver'>,
   around: Surroundings,

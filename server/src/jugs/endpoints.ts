@@ -15,7 +15,7 @@ import type { JugService } from './service.ts';
 /** What changes a jug's strength. */
 const BREWING: readonly JugEntryRequest['kind'][] = ['read', 'watered', 'blended', 'corrected'];
 
-/** Jugs: what is on hand, and each draw from it. */
+/** Jugs on hand, and the entries of their ledgers. */
 export const jugEndpoints = (jugs: JugService): readonly Endpoint[] => [
   endpoint({
     method: 'get',

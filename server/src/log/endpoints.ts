@@ -17,7 +17,7 @@ import { documentEndpoints, endpoint, idOf, type Endpoint } from '../endpoint.ts
 import type { KeptDocuments } from '../keepDocuments.ts';
 import type { LogService } from './service.ts';
 
-/** The log: lines found and sorted, what was learned from them, how batches tasted. */
+/** The log: search, learned constants, tastings. */
 export const logEndpoints = (
   log: LogService,
   blindTests: KeptDocuments<BlindTest>,

@@ -20,7 +20,7 @@ import { answered } from '../database/rows.ts';
 import { ProblemError } from '../problem.ts';
 import { isRepeat, momentOnce } from '../repeatedRow.ts';
 
-/** The log: its pages, what it taught, and how it tasted. */
+/** The log: pages of batches, learned constants, tastings. */
 export interface LogService {
   readonly page: (
     caller: Caller,
@@ -30,7 +30,7 @@ export interface LogService {
   readonly lately: (caller: Caller) => Promise<BatchInFull[]>;
   /** What coffee cost by the week, the latest first. */
   readonly weeks: (caller: Caller) => Promise<Week[]>;
-  /** Every version of what was learned, the one in use first. */
+  /** Every version of the learned constants, the one in use first. */
   readonly learned: (caller: Caller) => Promise<LearnedVersion[]>;
   readonly accept: (caller: Caller, request: AcceptLearnedRequest) => Promise<LearnedVersion[]>;
   readonly tastings: (caller: Caller, id: string) => Promise<Tasting[]>;

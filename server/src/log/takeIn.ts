@@ -24,10 +24,10 @@ import { ProblemError, toProblem } from '../problem.ts';
 const HOUR_MS = 3_600_000;
 const LONGEST_LINE = 4000;
 const MOST_LINES = 200_000;
-/** So many are written at once; then the page hears how far it is, and others get their turn. */
+/** Batches in one transaction; after each the page is told the progress, and other writes run. */
 const EVERY = 50;
 
-/** A batch of an old log as one of this: planned and predicted by what is written of it, strained since. */
+/** A batch of an old log as a strained batch of this one: planned and predicted from its line. */
 function asBatch(input: {
   old: OldBatch;
   shop: Shop;

@@ -14,7 +14,7 @@ import type { PeopleService } from './service.ts';
 
 const idAnswer = z.strictObject({ id: z.string() });
 
-/** Who may do what: people, their tablets, and signing in. */
+/** People, their tablets, and signing in. */
 export const peopleEndpoints = (people: PeopleService): readonly Endpoint[] => [
   endpoint({
     method: 'get',

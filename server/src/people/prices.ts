@@ -5,7 +5,7 @@ import { ProblemError } from '../problem.ts';
 type Priced = Readonly<Record<string, unknown>>;
 
 /**
- * Prices are the lead's: somebody else may write a document only with the price that it has.
+ * Only a lead sets prices: others may write a document only with its current price.
  *
  * @param input.before the document as it is; null for a new one, which has none
  * @throws {ProblemError} not_allowed

@@ -14,7 +14,7 @@ import { strippedImage } from './strippedImage.ts';
 const MOST_BYTES = 700_000;
 const MOST_OF_ONE = 30;
 
-/** Photographs: taken in by what they are, kept in the database, served as images and nothing else. */
+/** Photographs: recognized by content, stored in the database, served as images only. */
 export function mountPhotos(
   app: Express,
   input: {
@@ -77,11 +77,11 @@ export function mountPhotos(
   });
 }
 
-/** The same photograph sent again is kept once; another one under its id is refused. */
+/** A repeated photograph is stored once; another one under the same identity is refused. */
 async function keepOnce<R extends Row & { readonly data: string }>(input: {
   caller: Caller;
   rows: Rows<R>;
-  /** Key of what it is a photograph of. */
+  /** Key of the batch or step that it shows. */
   of: keyof R & string;
   row: R;
   transaction: Transaction;

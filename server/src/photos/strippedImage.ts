@@ -8,7 +8,7 @@ export interface StrippedImage {
 }
 
 const PNG_SIGNATURE = Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a]);
-/** What a picture needs to be drawn as it is; text, time, Exif are none of it. */
+/** Chunks that are needed to draw the picture; text, time and Exif are removed. */
 const PNG_KEPT = ['IHDR', 'PLTE', 'tRNS', 'gAMA', 'sRGB', 'cHRM', 'pHYs', 'IDAT', 'IEND'];
 const WEBP_DROPPED = ['EXIF', 'XMP '];
 /** Bits of VP8X that say that Exif and XMP follow. */
