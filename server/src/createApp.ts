@@ -84,8 +84,8 @@ export function createApp(needs: Needs): Express {
   app.disable('x-powered-by');
   app.use(
     helmet({
-      // On plain HTTP browsers log an error about these on every page. No Strict-Transport-Security: a shop
-      // may give up its own certificate again.
+      // On plain HTTP browsers log an error about these on every page. Strict-Transport-Security is not sent with
+      // the certificate of the shop's own authority, which it may give up again.
       strictTransportSecurity: isSecure && authority === null,
       crossOriginOpenerPolicy: isSecure,
       originAgentCluster: isSecure,
