@@ -11,7 +11,7 @@ import { useStart } from './start.ts';
 import { ElButton } from 'element-plus';
 import { useDueCall, useHands } from '../day/index.ts';
 import { authorOf } from '../format/index.ts';
-import { SignInPage } from '../people/index.ts';
+import { loadSignIn } from '../people/index.ts';
 import { useDraft } from '../plan/index.ts';
 import { useSettings } from '../shop/index.ts';
 import { useNotice, useSession, useSetAside } from '../sync/index.ts';
@@ -20,6 +20,7 @@ import { lazyComponent } from '../ui/lazy/index.ts';
 
 const FinderPage = lazyComponent(() => import('./FinderPage.vue'));
 const KeysHelp = lazyComponent(() => import('./KeysHelp.vue'));
+const SignInPage = lazyComponent(loadSignIn);
 const SetAsideStrip = lazyComponent(() => import('./SetAsideStrip.vue'));
 
 /** Stands until both the shop and the page are there; the document says the same before it is read. */

@@ -1,4 +1,1 @@
-import { lazyComponent } from '../ui/lazy/index.ts';
-
-export { peoplePages } from './pages.ts';
-export const SignInPage = lazyComponent(() => import('./SignInPage.vue'));
+export { loadSignIn, peoplePages } from './pages.ts';

@@ -1,5 +1,8 @@
 import type { Page } from '../ui/browser/index.ts';
 
+/** The page to sign in, which the application shows in place of any other. */
+export const loadSignIn = () => import('./SignInPage.vue');
+
 export const peoplePages: readonly Page[] = [
   {
     path: '/shelf/people',
@@ -7,5 +10,5 @@ export const peoplePages: readonly Page[] = [
     title: 'People',
     least: 'leads',
   },
-  { path: '/sign-in', load: () => import('./SignInPage.vue'), title: 'Sign in' },
+  { path: '/sign-in', load: loadSignIn, title: 'Sign in' },
 ];
