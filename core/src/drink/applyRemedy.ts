@@ -1,5 +1,4 @@
-import type { Remedy } from './remedy.ts';
-import { changeOf, type IceOfMass } from './remedy.ts';
+import { changeOf, type IceOfMass, type Remedy } from './remedy.ts';
 import type { Drink } from './schema.ts';
 
 /**

@@ -41,7 +41,9 @@ const props = defineProps<{
     isNew: boolean;
     keeping: boolean;
   };
-  ice: { ownName: string; other: { name: string; timeline: readonly DrinkPoint[] } | null };
+  ownIceName: string;
+  /** The same drink over the other ice, to compare. */
+  otherIce: { name: string; timeline: readonly DrinkPoint[] } | null;
   building: {
     build: readonly BuildRow[];
     rounding: string;
@@ -117,7 +119,8 @@ const unseenText = computed(() => {
       :drink-id="drink.id"
       :solved
       :minute
-      :ice
+      :own-ice-name
+      :other-ice
       :extra-lines
       :format
       @minute="emit('aim', { atMinutes: $event })"

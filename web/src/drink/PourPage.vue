@@ -125,6 +125,7 @@ useKeys({ n: startNew });
       <PourOutcome
         v-if="view === 'pour' && outcome"
         v-bind="outcome"
+        :other-ice="page.otherIce.value"
         @aim="page.aim"
         @apply="page.applyRemedy"
         @adjust="hand.adjust"

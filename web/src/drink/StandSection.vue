@@ -13,7 +13,8 @@ const props = defineProps<{
   solved: SolvedDrink;
   /** Minute at which it is to have its strength. */
   minute: number;
-  ice: { ownName: string; other: { name: string; timeline: readonly DrinkPoint[] } | null };
+  ownIceName: string;
+  otherIce: { name: string; timeline: readonly DrinkPoint[] } | null;
   /** Lines that the build takes beyond three: the chart leaves them its height. */
   extraLines: number;
   format: AmountFormat;
@@ -47,8 +48,8 @@ const height = computed(() =>
     <div class="room" :style="{ '--chart': height }">
       <StandChart
         :timeline
-        :other="ice.other"
-        :own-name="ice.ownName"
+        :other="otherIce"
+        :own-name="ownIceName"
         :window="drinkingWindowOf(solved)"
         :minute
         :last-sip-minutes="lastSip"

@@ -35,7 +35,7 @@ export function usePourOutcome(
         isNew: hand.isNew.value,
         keeping: hand.keeping.value,
       },
-      ice: { ownName: pour.ownIceName.value, other: pour.otherIce.value },
+      ownIceName: pour.ownIceName.value,
       building: {
         build: pour.build.value,
         rounding: texts.rounding.value,

@@ -5,6 +5,7 @@ import { CONSTANTS } from '@ratio/core/constants';
 import { waterDensityGPerMl } from '@ratio/core/matter';
 import type { Expected } from '@ratio/core/units';
 import { computed } from 'vue';
+import FieldPair from './FieldPair.vue';
 import { measuredKind, ratioKind, tempKind, type AmountFormat } from '../format/index.ts';
 import { LockButton } from '../ui/buttons/index.ts';
 import { AmountField, ChoiceRow } from '../ui/fields/index.ts';
@@ -62,7 +63,7 @@ const setDose = (value: number, quantity: Expected): void =>
     label="Water in"
     :note="`${format.volume(plan.waterG / waterDensity)}${plan.waterC >= 28 ? ', warm start: faster' : ''}`"
   >
-    <div class="pair">
+    <FieldPair between="at">
       <AmountField
         label="Water in"
         :value="plan.waterG"
@@ -70,15 +71,15 @@ const setDose = (value: number, quantity: Expected): void =>
         :refused="refusal('waterG')"
         @change="(value) => emit('amount', 'waterG', value)"
       />
-      <span class="soft at">at</span>
-      <AmountField
-        label="Water temperature"
-        class="temp"
-        :value="plan.waterC"
-        :kind="tempKind(format, { step: 1, min: 0, max: 95 })"
-        @change="(waterC) => emit('waterC', waterC)"
-      />
-    </div>
+      <template #narrow>
+        <AmountField
+          label="Water temperature"
+          :value="plan.waterC"
+          :kind="tempKind(format, { step: 1, min: 0, max: 95 })"
+          @change="(waterC) => emit('waterC', waterC)"
+        />
+      </template>
+    </FieldPair>
     <template #action>
       <LockButton what="water" v-bind="lockOf('waterG')" @lock="emit('lock', 'waterG')" />
     </template>
@@ -97,28 +98,3 @@ const setDose = (value: number, quantity: Expected): void =>
     </template>
   </ChoiceRow>
 </template>
-
-<style scoped>
-.pair {
-  display: flex;
-  align-items: center;
-  gap: 8px;
-}
-
-.pair > :first-child {
-  flex: 1 1 0;
-  min-width: 0;
-}
-
-.at {
-  font-size: var(--t13);
-}
-
-.temp {
-  flex: 0 0 64px;
-}
-
-.temp :deep(.el-input__inner) {
-  font-size: var(--t18);
-}
-</style>

@@ -13,6 +13,7 @@ import {
 import { GRIND_NAMES, GRINDS, type Coffee } from '@ratio/core/coffee';
 import { waterDensityGPerMl } from '@ratio/core/matter';
 import { computed } from 'vue';
+import FieldPair from './FieldPair.vue';
 import PlanAmounts from './PlanAmounts.vue';
 import PlanVessel from './PlanVessel.vue';
 import SteepPieces from './SteepPieces.vue';
@@ -175,7 +176,7 @@ const setRinse = (rinseG: number): void =>
       />
     </ChoiceRow>
     <ChoiceRow label="Strain" :note="FILTRATIONS[plan.filtration.method].reason">
-      <div class="pair">
+      <FieldPair between="rinse">
         <ChoiceField
           label="Strain"
           :model-value="plan.filtration.method"
@@ -184,9 +185,8 @@ const setRinse = (rinseG: number): void =>
             emit('change', { filtration: { ...plan.filtration, method: $event } })
           "
         />
-        <span class="soft at">rinse</span>
-        <AmountField class="temp" v-bind="rinse" @change="setRinse" />
-      </div>
+        <template #narrow><AmountField v-bind="rinse" @change="setRinse" /></template>
+      </FieldPair>
     </ChoiceRow>
   </form>
 </template>
@@ -194,28 +194,5 @@ const setRinse = (rinseG: number): void =>
 <style scoped>
 .choices {
   padding: 4px 20px 12px;
-}
-
-.pair {
-  display: flex;
-  align-items: center;
-  gap: 8px;
-}
-
-.pair > :first-child {
-  flex: 1 1 0;
-  min-width: 0;
-}
-
-.at {
-  font-size: var(--t13);
-}
-
-.temp {
-  flex: 0 0 64px;
-}
-
-.temp :deep(.el-input__inner) {
-  font-size: var(--t18);
 }
 </style>

@@ -195,13 +195,13 @@ describe('useDrinkInHand', () => {
       },
     });
     expect(outcome.value!.drink.name).to.equal('Milk tide');
-    expect([outcome.value!.edits.changes, outcome.value!.ice.ownName]).to.deep.equal([
+    expect([outcome.value!.edits.changes, outcome.value!.ownIceName]).to.deep.equal([
       null,
       'water ice',
     ]);
     page.hand.adjust('sweeter');
     expect(outcome.value!.edits.changes).to.have.length(1);
     page.hand.change({ ice: null });
-    expect(outcome.value!.ice.ownName).to.equal('without ice');
+    expect(outcome.value!.ownIceName).to.equal('without ice');
   });
 });
